@@ -1,0 +1,60 @@
+import { z } from 'zod';
+import { defineKind } from '../kind';
+import { planRequest } from '../planRequest';
+import { loadedReelShape, LONGEST_SEGMENT_M, refineUnknowns } from '../requestSchemas';
+
+const schema = z
+  .strictObject({
+    ...loadedReelShape,
+    levelBelowRimM: z.number().min(-0.02).max(0.1).default(0).describe('where the finished level lies under the rim (m)'),
+  })
+  .superRefine((request, context) => refineUnknowns(request.segments, context, [1]));
+
+export const loadPlan = defineKind({
+  name: 'load-plan',
+  summary: 'Solves the one unknown length of a segmented spool and gives the reading at which to stop for each segment.',
+  schema,
+  example: {
+    reel: { arborDiameterM: 0.032, widthM: 0.029, fullDiameterM: 0.062 },
+    counter: { lengthPerTurnM: 0.176, unitM: 1, digits: 3 },
+    segments: [
+      { name: 'nylon backing', lineDiameterM: 0.0004, packing: 0.68, lengthM: null },
+      { name: 'copper wire', lineDiameterM: 0.0007, packing: 0.62, lengthM: 45 },
+      { name: 'nylon top shot', lineDiameterM: 0.00035, packing: 0.68, lengthM: 20 },
+    ],
+  },
+  compute: (request) => {
+    const outcome = planRequest(request, request.levelBelowRimM);
+    if (!outcome.ok) return { ok: false, fields: [{ path: 'segments', message: outcome.message }] };
+    const plan = outcome.value;
+    const index = request.segments.findIndex((segment) => segment.lengthM === null);
+    const solved = plan.segments[index];
+    if (!solved) throw new RangeError('load-plan: the plan has no solved segment');
+    if (solved.lengthM.value > LONGEST_SEGMENT_M) {
+      const message = `it would take ${solved.lengthM.value.toFixed(0)} m: more than ${LONGEST_SEGMENT_M} m on one reel is not plausible`;
+      return { ok: false, fields: [{ path: `segments[${index}].lengthM`, message }] };
+    }
+    return {
+      ok: true,
+      value: {
+        solvedLengthM: solved.lengthM.value,
+        solvedLengthPlusMinusM: solved.lengthM.plusMinus,
+        mainlyFrom: solved.lengthM.mainlyFrom,
+        finalDiameterM: plan.finalDiameterM.value,
+        segments: plan.segments.map((segment) => ({
+          name: segment.name,
+          lengthM: segment.lengthM.value,
+          lengthPlusMinusM: segment.lengthM.plusMinus,
+          diameterAfterM: segment.diameterAfterM.value,
+          diameterAfterPlusMinusM: segment.diameterAfterM.plusMinus,
+          turns: segment.turns.value,
+          turnsPlusMinus: segment.turns.plusMinus,
+          counts: segment.counts?.value ?? null,
+          countsPlusMinus: segment.counts?.plusMinus ?? null,
+          stopReading: segment.stopReading,
+          naiveStopReading: segment.naiveStopReading,
+        })),
+      },
+    };
+  },
+});

@@ -1,0 +1,34 @@
+import { planLoad, type LoadPlan } from '../core/load/planLoad';
+import type { Known } from '../core/provenance/source';
+import type { Outcome } from '../core/result';
+import type { CounterRequest, ReelRequest, SegmentRequest } from './requestSchemas';
+
+export interface LoadedReelRequest {
+  readonly reel: ReelRequest;
+  readonly counter: CounterRequest | null;
+  readonly segments: readonly SegmentRequest[];
+}
+
+const measured = (value: number, sd: number): Known => ({ value, sd, source: 'measured' });
+
+/** Runs the core's plan on a request whose figures have been checked. */
+export function planRequest(request: LoadedReelRequest, levelBelowRimM: number): Outcome<LoadPlan, 'does-not-fit'> {
+  const { reel, counter, segments } = request;
+  return planLoad(
+    {
+      arborDiameterM: measured(reel.arborDiameterM, reel.diameterSdM),
+      widthM: measured(reel.widthM, reel.diameterSdM),
+      fullDiameterM: measured(reel.fullDiameterM, reel.diameterSdM),
+    },
+    segments.map((segment, index) => ({
+      id: String(index),
+      name: segment.name,
+      wound: segment.wound,
+      lineDiameterM: measured(segment.lineDiameterM, segment.lineDiameterSdM ?? 0.05 * segment.lineDiameterM),
+      packing: measured(segment.packing, segment.packingSd),
+      lengthM: segment.lengthM === null ? null : measured(segment.lengthM, 0),
+    })),
+    counter && { ...counter, lengthPerTurnM: measured(counter.lengthPerTurnM, counter.lengthPerTurnSdM) },
+    levelBelowRimM,
+  );
+}

@@ -1,0 +1,82 @@
+import { z } from 'zod';
+
+const positive = (max: number, what: string) =>
+  z
+    .number({ error: `${what} must be a number` })
+    .positive(`${what} must be above zero`)
+    .max(max, `${what} cannot be more than ${max}`);
+
+/** Limits are wide: they catch a wrong unit or a slipped digit, not an unusual reel. */
+export const reelSchema = z
+  .strictObject({
+    arborDiameterM: positive(0.4, 'the arbor diameter in metres').min(0.003, 'the arbor diameter is in metres'),
+    widthM: positive(0.4, 'the spool width in metres').min(0.002, 'the spool width is in metres'),
+    fullDiameterM: positive(0.6, 'the full diameter in metres').min(0.005, 'the full diameter is in metres'),
+    diameterSdM: z.number().min(0).max(0.02).default(0.0002).describe('SD of each caliper reading (m)'),
+  })
+  .refine((reel) => reel.fullDiameterM > reel.arborDiameterM, {
+    path: ['fullDiameterM'],
+    message: 'the full diameter must be above the arbor diameter',
+  });
+
+export const counterSchema = z.strictObject({
+  lengthPerTurnM: positive(2, 'the length per turn in metres').min(0.005, 'the length per turn is in metres'),
+  unitM: positive(10, 'the length of one count in metres').min(0.01, 'the length of one count is in metres'),
+  digits: z.int('digits must be a whole number').min(2).max(6),
+  display: z.enum(['rounds', 'truncates', 'unknown']).default('rounds'),
+  lengthPerTurnSdM: z.number().min(0).max(0.5).default(0).describe('SD of the length per turn (m)'),
+});
+
+export const LONGEST_SEGMENT_M = 5000;
+
+export const segmentSchema = z.strictObject({
+  name: z.string().trim().min(1, 'a segment needs a name').max(80),
+  lineDiameterM: positive(0.006, 'the line diameter in metres').min(0.00003, 'the line diameter is in metres'),
+  packing: positive(1, 'packing').min(0.2, 'packing is bare line area over area taken, at least 0.2'),
+  lengthM: positive(LONGEST_SEGMENT_M, 'the length in metres').nullable(),
+  wound: z.boolean().default(true).describe('false for what is let out by hand and never goes on the spool'),
+  lineDiameterSdM: z.number().min(0).max(0.003).optional().describe('SD of the line diameter (m); 5 % when left out'),
+  packingSd: z.number().min(0).max(0.3).default(0.045),
+});
+
+/** Segments from the arbor; a wound one cannot lie outside a hand-lined one. */
+export const segmentsSchema = z
+  .array(segmentSchema)
+  .min(1, 'at least one segment is needed')
+  .max(40, 'no more than 40 segments')
+  .superRefine((segments, context) => {
+    const firstHandLined = segments.findIndex((segment) => !segment.wound);
+    segments.forEach((segment, index) => {
+      if (segment.wound && firstHandLined >= 0 && index > firstHandLined) {
+        context.addIssue({ code: 'custom', path: [index, 'wound'], message: 'a wound segment cannot lie outside a hand-lined one' });
+      }
+      if (!segment.wound && segment.lengthM === null) {
+        context.addIssue({ code: 'custom', path: [index, 'lengthM'], message: 'a hand-lined segment needs a length' });
+      }
+    });
+  });
+
+/** One problem a bad field: no more than one length may be unknown. */
+export function refineUnknowns(
+  segments: readonly { readonly lengthM: number | null }[],
+  context: z.RefinementCtx,
+  allowed: readonly number[],
+): void {
+  const unknown = segments.flatMap((segment, index) => (segment.lengthM === null ? [index] : []));
+  if (allowed.includes(unknown.length)) return;
+  const message = allowed.includes(0)
+    ? 'no more than one segment may have a null length'
+    : 'exactly one segment must have a null length: the one to solve';
+  const paths = unknown.length === 0 ? [['segments']] : unknown.map((index) => ['segments', index, 'lengthM']);
+  for (const path of paths) context.addIssue({ code: 'custom', path, message });
+}
+
+export const loadedReelShape = {
+  reel: reelSchema,
+  counter: counterSchema.nullable().default(null),
+  segments: segmentsSchema,
+};
+
+export type ReelRequest = z.output<typeof reelSchema>;
+export type CounterRequest = z.output<typeof counterSchema>;
+export type SegmentRequest = z.output<typeof segmentSchema>;

@@ -1,0 +1,74 @@
+import { requirePositive } from '../result';
+
+/** A counter driven by the spool: it counts turns and calls them length. */
+export interface Counter {
+  /** Length that the counter takes one spool turn to be, k (m). Belongs to the reel, not to the line. */
+  readonly lengthPerTurnM: number;
+  /** Length of one count (m): 0.3048 for a counter in feet. */
+  readonly unitM: number;
+  /** Digits of the display; it wraps at 10^digits. */
+  readonly digits: number;
+  /** How the display makes whole counts; 'unknown' is read as rounding, with a wider ±. */
+  readonly display: 'rounds' | 'truncates' | 'unknown';
+}
+
+/** The number of counts after which the display starts again: 1000 for three digits. */
+export function countsPerWrap(counter: Counter): number {
+  return 10 ** counter.digits;
+}
+
+/**
+ * Counts that a number of spool turns make, neither wrapped nor rounded.
+ *
+ * @param turns spool turns since the counter was zeroed, positive paying out
+ */
+export function countsForTurns(turns: number, counter: Pick<Counter, 'lengthPerTurnM' | 'unitM'>): number {
+  requirePositive('countsForTurns', { lengthPerTurnM: counter.lengthPerTurnM, unitM: counter.unitM });
+  return (turns * counter.lengthPerTurnM) / counter.unitM;
+}
+
+/** Spool turns behind a number of unwrapped counts. */
+export function turnsForCounts(counts: number, counter: Pick<Counter, 'lengthPerTurnM' | 'unitM'>): number {
+  requirePositive('turnsForCounts', { lengthPerTurnM: counter.lengthPerTurnM, unitM: counter.unitM });
+  return (counts * counter.unitM) / counter.lengthPerTurnM;
+}
+
+/**
+ * What the display shows for an unwrapped number of counts, which may be negative (winding on runs
+ * the counter backwards through 999).
+ */
+export function shownReading(counts: number, counter: Counter): number {
+  const whole = counter.display === 'truncates' ? Math.floor(counts) : Math.round(counts);
+  const wrap = countsPerWrap(counter);
+  return ((whole % wrap) + wrap) % wrap;
+}
+
+/**
+ * Counts wound on behind a reading taken after zeroing and winding: the counter ran backwards from
+ * 000, so 920 on three digits means 80 counts. Longer windings wrap, so of the counts that fit the
+ * reading the one nearest to what is expected is meant.
+ *
+ * @param reading what the display shows, 0 to 10^digits − 1
+ * @param expectedCounts about how many counts were to be wound
+ */
+export function countsWoundOn(reading: number, counter: Counter, expectedCounts: number): number {
+  const wrap = countsPerWrap(counter);
+  const base = (wrap - reading) % wrap;
+  return base + wrap * Math.max(0, Math.round((expectedCounts - base) / wrap));
+}
+
+/**
+ * The reading at which to stop winding a segment of N turns, from zero at its start: what the
+ * display shows at −k·N counts.
+ */
+export function stopReading(turns: number, counter: Counter): number {
+  return shownReading(-countsForTurns(turns, counter), counter);
+}
+
+/**
+ * The figure that people work out in their head: 10^digits − length, as if the counter told true
+ * length. 80 ft → 920, 530 → 470, 60 → 940 (common practice).
+ */
+export function naiveStopReading(lengthM: number, counter: Counter): number {
+  return shownReading(-lengthM / counter.unitM, { ...counter, display: 'rounds' });
+}

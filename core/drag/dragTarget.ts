@@ -1,0 +1,52 @@
+import { PLUS_MINUS_SDS } from '../numerics/propagate';
+import type { Known } from '../provenance/source';
+import { failure, success, type Outcome } from '../result';
+import type { Figure } from '../provenance/figure';
+
+/** Fractions that the trade uses: 20 to 30 %, 25 % the usual middle (common practice, no source). */
+export const FRACTION_PRESETS = [0.2, 0.25, 0.3] as const;
+export const FRACTION_LIMITS = { min: 0.05, max: 0.4, warnAbove: 0.33 } as const;
+
+export type DragBasis = 'label' | 'tested' | 'weakest';
+
+export const DRAG_BASES: readonly DragBasis[] = ['label', 'tested', 'weakest'];
+
+export interface DragTarget {
+  readonly targetN: Figure;
+  /** Set when a limit, not the fraction, decides (N). */
+  readonly limitedToN: number | null;
+  readonly warnings: readonly ('high-fraction' | 'over-limit')[];
+}
+
+/**
+ * Drag to aim at, at the rod's tip: fraction × strength.
+ *
+ * @param strengthN strength that the fraction is taken of (N)
+ * @param fraction 0.05 to 0.40
+ * @param makerLimitN the reel maker's drag limit (N), or null when unknown
+ * @returns target with ±, capped at the maker's limit; 'fraction-out-of-range' otherwise
+ * @example 6 lb line at 25 % → 1.5 lb (common practice)
+ */
+export function dragTarget(
+  strengthN: Known,
+  fraction: number,
+  makerLimitN: number | null,
+): Outcome<DragTarget, 'fraction-out-of-range'> {
+  if (!(fraction >= FRACTION_LIMITS.min && fraction <= FRACTION_LIMITS.max)) {
+    return failure('fraction-out-of-range', 'Drag is set between 5 and 40 per cent of the strength.', FRACTION_LIMITS);
+  }
+  const wantedN = fraction * strengthN.value;
+  const over = makerLimitN !== null && wantedN > makerLimitN;
+  const warnings: DragTarget['warnings'][number][] = [];
+  if (fraction > FRACTION_LIMITS.warnAbove) warnings.push('high-fraction');
+  if (over) warnings.push('over-limit');
+  return success({
+    targetN: {
+      value: over ? makerLimitN : wantedN,
+      plusMinus: over ? 0 : PLUS_MINUS_SDS * fraction * strengthN.sd,
+      mainlyFrom: over ? "the maker's drag limit" : 'how well the strength is known',
+    },
+    limitedToN: over ? makerLimitN : null,
+    warnings,
+  });
+}

@@ -1,0 +1,37 @@
+import type { ForceSample } from '../force/forceSample';
+import { failure, success, type Outcome } from '../result';
+
+export interface DragPull {
+  /** Median force while line is moving (N). */
+  readonly movingN: number;
+  /** Peak before it starts to move (N). */
+  readonly breakawayN: number;
+}
+
+/** Breakaway over moving force above which a drag counts as sticky (common practice, about 1.3). */
+export const STICKY_RATIO = 1.3;
+
+/**
+ * Reads a drag pull from a trace: the first peak is the breakaway, the median of the last half is
+ * the moving pull. The first jerk is not the drag.
+ *
+ * @param samples trace of one pull in order of time, tared
+ * @returns moving and breakaway force, or 'too-short'/'no-pull'
+ */
+export function readDragPull(samples: readonly ForceSample[]): Outcome<DragPull, 'too-short' | 'no-pull'> {
+  if (samples.length < 10) return failure('too-short', 'The pull is too short to read: pull slowly for two seconds.');
+  const moving = samples.slice(Math.floor(samples.length / 2)).map((sample) => sample.forceN);
+  const movingN = median(moving);
+  if (!(movingN > 0)) return failure('no-pull', 'The scale shows no pull: is it hooked on, and was it tared slack?');
+  const breakawayN = Math.max(movingN, ...samples.slice(0, Math.floor(samples.length / 2)).map((s) => s.forceN));
+  return success({ movingN, breakawayN });
+}
+
+/** Median of at least one number. */
+export function median(values: readonly number[]): number {
+  const sorted = values.toSorted((a, b) => a - b);
+  const middle = Math.floor(sorted.length / 2);
+  const upper = sorted[middle];
+  if (upper === undefined) throw new RangeError('median: at least one value is needed');
+  return sorted.length % 2 === 1 ? upper : (upper + (sorted[middle - 1] ?? upper)) / 2;
+}

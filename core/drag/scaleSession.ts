@@ -1,0 +1,41 @@
+import type { DragPull } from './readPull';
+import { median, STICKY_RATIO } from './readPull';
+
+/** How near the median must be to the target, and the pulls to each other, as a share of the target. */
+export const DRAG_TOLERANCE = 0.05;
+
+/** Pulls that must agree before a setting is believed. */
+export const PULLS_THAT_MUST_AGREE = 3;
+
+export interface ScaleSession {
+  /** Median of the last pulls that are judged, at most three (N). */
+  readonly medianN: number;
+  /** Largest less smallest of them (N). */
+  readonly spreadN: number;
+  readonly breakawayRatio: number;
+  readonly sticky: boolean;
+  /** Target less median: positive means tighten (N). */
+  readonly toGoN: number;
+  readonly verdict: 'tighten' | 'ease' | 'pull-again' | 'scattered' | 'set';
+}
+
+/**
+ * Judges the pulls at the present setting against the target. Warm-up pulls are not passed in.
+ *
+ * @param pulls moving pulls through the bent rod since the drag was last turned, oldest first
+ * @param targetN pull wanted at the tip (N)
+ * @returns the judgement, or null before the first pull
+ */
+export function judgeScaleSession(pulls: readonly DragPull[], targetN: number): ScaleSession | null {
+  const last = pulls.slice(-PULLS_THAT_MUST_AGREE);
+  if (last.length === 0) return null;
+  const moving = last.map((pull) => pull.movingN);
+  const medianN = median(moving);
+  const spreadN = Math.max(...moving) - Math.min(...moving);
+  const toGoN = targetN - medianN;
+  const breakawayRatio = median(last.map((pull) => pull.breakawayN / pull.movingN));
+  const base = { medianN, spreadN, breakawayRatio, sticky: breakawayRatio > STICKY_RATIO, toGoN };
+  if (Math.abs(toGoN) > DRAG_TOLERANCE * targetN) return { ...base, verdict: toGoN > 0 ? 'tighten' : 'ease' };
+  if (last.length < PULLS_THAT_MUST_AGREE) return { ...base, verdict: 'pull-again' };
+  return { ...base, verdict: spreadN > 2 * DRAG_TOLERANCE * targetN ? 'scattered' : 'set' };
+}

@@ -1,0 +1,166 @@
+import {
+  countsForTurns,
+  naiveStopReading,
+  shownReading,
+  type Counter,
+} from '../counter/counter';
+import { PLUS_MINUS_SDS, propagate, type UncertainInput } from '../numerics/propagate';
+import type { Figure } from '../provenance/figure';
+import type { Known } from '../provenance/source';
+import { success, type Outcome } from '../result';
+import { buildLoadedLine, type LoadedLine } from '../spool/loadedLine';
+import { solveSegment, type SegmentToSolve } from '../spool/solveSegment';
+import { LAYER_STEP_RELATIVE_SD } from './defaults';
+
+export interface ReelToPlan {
+  readonly arborDiameterM: Known;
+  readonly widthM: Known;
+  /** Diameter of the rim that counts as full (m). */
+  readonly fullDiameterM: Known;
+}
+
+export interface SegmentToPlan {
+  readonly id: string;
+  readonly name: string;
+  readonly lineDiameterM: Known;
+  readonly packing: Known;
+  /** Null for the one segment that is solved. */
+  readonly lengthM: Known | null;
+  readonly wound: boolean;
+}
+
+export interface CounterToPlan extends Omit<Counter, 'lengthPerTurnM'> {
+  readonly lengthPerTurnM: Known;
+}
+
+export interface PlannedSegment {
+  readonly id: string;
+  readonly name: string;
+  readonly lengthM: Figure;
+  readonly diameterAfterM: Figure;
+  readonly turns: Figure;
+  /** Counts from zero to the end of the segment, not wrapped; null without a counter. */
+  readonly counts: Figure | null;
+  readonly stopReading: number | null;
+  readonly naiveStopReading: number | null;
+}
+
+export interface LoadPlan {
+  readonly line: LoadedLine;
+  readonly solvedSegmentId: string | null;
+  readonly segments: readonly PlannedSegment[];
+  /** Wound diameter when all is on (m). */
+  readonly finalDiameterM: Figure;
+}
+
+/** The inputs of a plan as a flat list, and the way back from a list of values to a plan. */
+function flatten(reel: ReelToPlan, segments: readonly SegmentToPlan[], counter: CounterToPlan | null) {
+  const inputs: UncertainInput[] = [];
+  const add = (name: string, known: Known): number => inputs.push({ name, value: known.value, sd: known.sd }) - 1;
+  const arbor = add('arbor diameter', reel.arborDiameterM);
+  const width = add('spool width', reel.widthM);
+  const full = add('full diameter', reel.fullDiameterM);
+  const constant = counter ? add("the counter's constant", counter.lengthPerTurnM) : null;
+  const rows = segments.map((segment) => ({
+    segment,
+    diameter: add(`thickness of ${segment.name}`, segment.lineDiameterM),
+    packing: add(`packing of ${segment.name}`, segment.packing),
+    length: segment.lengthM ? add(`length of ${segment.name}`, segment.lengthM) : null,
+  }));
+  const read = (values: readonly number[]) => {
+    const at = (index: number): number => values[index] ?? NaN;
+    return {
+      spool: { arborDiameterM: at(arbor), widthM: at(width) },
+      fullDiameterM: at(full),
+      lengthPerTurnM: constant === null ? null : at(constant),
+      segments: rows.map(
+        (row): SegmentToSolve => ({
+          id: row.segment.id,
+          name: row.segment.name,
+          wound: row.segment.wound,
+          lineDiameterM: at(row.diameter),
+          packing: at(row.packing),
+          lengthM: row.length === null ? null : at(row.length),
+        }),
+      ),
+    };
+  };
+  return { inputs, read };
+}
+
+/**
+ * Plans a load: solves the one unknown length (if any) for a level below the rim, and gives for each
+ * segment its length, the level after it, the spool turns, and the reading at which to stop.
+ *
+ * @param reel spool dimensions with their SDs (m)
+ * @param segments in order from the arbor, at most one without a length
+ * @param counter the reel's counter, or null when it has none
+ * @param levelBelowRimM depth of the finished level under the rim (m); negative is above it
+ * @returns the plan with a ± on every figure, or 'does-not-fit' (figures as in solveSegment)
+ * @throws RangeError when more than one length is unknown
+ */
+export function planLoad(
+  reel: ReelToPlan,
+  segments: readonly SegmentToPlan[],
+  counter: CounterToPlan | null,
+  levelBelowRimM: number,
+): Outcome<LoadPlan, 'does-not-fit'> {
+  const { inputs, read } = flatten(reel, segments, counter);
+  const solve = (values: readonly number[]): Outcome<LoadedLine, 'does-not-fit'> => {
+    const parts = read(values);
+    if (!parts.segments.some((segment) => segment.lengthM === null)) {
+      const known = parts.segments.map((segment) => ({ ...segment, lengthM: segment.lengthM ?? NaN }));
+      return success(buildLoadedLine(parts.spool, known));
+    }
+    const solved = solveSegment(parts.spool, parts.segments, parts.fullDiameterM - 2 * levelBelowRimM);
+    return solved.ok ? success(solved.value.line) : solved;
+  };
+  const centre = solve(inputs.map((input) => input.value));
+  if (!centre.ok) return centre;
+
+  const outputs = (values: readonly number[]): number[] => {
+    const outcome = solve(values);
+    // One SD off, a solved length can vanish; the step is then taken from the best plan itself,
+    // which keeps the ± finite and, by the other side's step, at least half of its true size.
+    const line = outcome.ok ? outcome.value : centre.value;
+    const lengthPerTurnM = read(values).lengthPerTurnM;
+    return line.segments.flatMap((segment) => [
+      segment.lengthM,
+      segment.outerDiameterM,
+      segment.turns,
+      counter && lengthPerTurnM !== null ? (segment.turns * lengthPerTurnM) / counter.unitM : 0,
+    ]);
+  };
+  const spread = propagate(inputs, outputs);
+  const figure = (index: number, extraSd = 0): Figure => ({
+    value: spread.values[index] ?? NaN,
+    plusMinus: PLUS_MINUS_SDS * Math.hypot(spread.sds[index] ?? NaN, extraSd),
+    mainlyFrom: spread.largestContributors[index] ?? null,
+  });
+  const nominal = counter ? { ...counter, lengthPerTurnM: counter.lengthPerTurnM.value } : null;
+  const planned = centre.value.segments.map((segment, row): PlannedSegment => {
+    const layerSd = segment.turns * LAYER_STEP_RELATIVE_SD;
+    const counts = nominal ? countsForTurns(segment.turns, nominal) : 0;
+    return {
+      id: segment.id,
+      name: segment.name,
+      lengthM: figure(4 * row),
+      diameterAfterM: figure(4 * row + 1),
+      turns: figure(4 * row + 2, layerSd),
+      // A whole-count display adds 1/√12 of a count.
+      counts: nominal ? figure(4 * row + 3, Math.hypot(counts * LAYER_STEP_RELATIVE_SD, Math.sqrt(1 / 12))) : null,
+      stopReading: nominal && segment.wound ? shownReading(-counts, nominal) : null,
+      naiveStopReading: nominal && segment.wound ? naiveStopReading(segment.lengthM, nominal) : null,
+    };
+  });
+  const lastWound = centre.value.segments.findLastIndex((segment) => segment.wound);
+  return success({
+    line: centre.value,
+    solvedSegmentId: segments.find((segment) => segment.lengthM === null)?.id ?? null,
+    segments: planned,
+    finalDiameterM:
+      lastWound < 0
+        ? { value: centre.value.fullDiameterM, plusMinus: 0, mainlyFrom: null }
+        : figure(4 * lastWound + 1),
+  });
+}

@@ -1,0 +1,49 @@
+import { basisFigure, type Basis } from '../provenance/basis';
+import type { LoadedLine } from '../spool/loadedLine';
+import { productOf } from './planForRig';
+import type { RigRecord } from './record';
+import type { RigStrength } from '../strength/rigStrength';
+
+/** What a load rests on: the stack as it is planned now, and the spool. */
+export function loadBasis(record: RigRecord): Basis {
+  const { reel } = record;
+  const basis: Record<string, string> = {
+    'arbor diameter': basisFigure(reel.arborDiameterM.value),
+    'spool width': basisFigure(reel.widthM.value),
+    'full diameter': basisFigure(reel.fullDiameterM.value),
+    'order of the segments': record.segments.map((segment) => segment.name).join(', '),
+  };
+  for (const segment of record.segments) {
+    const product = productOf(record, segment.productId);
+    basis[`line of ${segment.name}`] = product.name;
+    basis[`thickness of ${product.name}`] = basisFigure(product.diameterM.value);
+    basis[`length of ${segment.name}`] = segment.lengthM === null ? 'solved' : basisFigure(segment.lengthM);
+  }
+  return basis;
+}
+
+/** What a calibration rests on: this very load, and the line as it lies on the spool. */
+export function countBasis(record: RigRecord, line: LoadedLine): Basis {
+  const basis: Record<string, string> = {
+    'the load': record.load?.id ?? 'none',
+    'the level on the spool': basisFigure(record.load?.levelBelowRimM ?? null),
+  };
+  for (const segment of record.load?.segments ?? []) {
+    const present = line.segments.find((candidate) => candidate.id === segment.segmentId);
+    const changes = (record.load?.changes ?? []).filter((change) => change.segmentId === segment.segmentId);
+    // Changes, not derived lengths: a better constant re-derives lengths without the line having moved.
+    const lostM = changes.reduce((sum, change) => sum + change.changeM, 0);
+    basis[`length of ${segment.name}`] = present ? `${basisFigure(segment.plannedLengthM)}${lostM ? ` ${basisFigure(lostM)}` : ''}` : 'gone';
+  }
+  return basis;
+}
+
+/** What a drag setting rests on: the line on the spool and the strengths along it. */
+export function dragBasis(record: RigRecord, line: LoadedLine, strength: RigStrength): Basis {
+  const basis: Record<string, string> = { ...countBasis(record, line) };
+  for (const place of [...strength.places, ...(strength.arborJoin ? [strength.arborJoin] : [])]) {
+    basis[`strength of ${place.name}`] = basisFigure(place.strengthN.value);
+  }
+  basis["the maker's drag limit"] = basisFigure(record.reel.dragLimitN);
+  return basis;
+}

@@ -1,0 +1,17 @@
+import type { Counter } from '../counter/counter';
+import type { CounterRecord, RigRecord } from './record';
+
+/**
+ * The reel's counter with the best knowledge of its constant: the one that an accepted test gave,
+ * since the constant belongs to the reel and not to the line, else the maker's statement.
+ */
+export function knownCounter(record: RigRecord): CounterRecord | null {
+  const { counter } = record.reel;
+  return counter && { ...counter, lengthPerTurnM: record.calibration?.lengthPerTurnM ?? counter.lengthPerTurnM };
+}
+
+/** The reel's counter with the best value of its constant. */
+export function counterOf(record: RigRecord): Counter | null {
+  const counter = knownCounter(record);
+  return counter && { ...counter, lengthPerTurnM: counter.lengthPerTurnM.value };
+}

@@ -1,0 +1,76 @@
+import { changedSince } from '../provenance/basis';
+import { countBasis, dragBasis, loadBasis } from './bases';
+import { currentLine } from './currentLine';
+import type { RigRecord } from './record';
+import { productStrength, PULLS_FOR_A_MEAN, strengthOfRig } from './strengthOfRig';
+
+export const STATIONS = ['load', 'count', 'strength', 'drag'] as const;
+export type Station = (typeof STATIONS)[number];
+
+/**
+ * - done: the result stands, and everything it rests on is as it was
+ * - stale: something that it rests on has changed; `why` names what
+ * - due: not done yet, or not finished
+ * - not needed: this reel has nothing to do here
+ */
+export interface StationState {
+  readonly state: 'done' | 'stale' | 'due' | 'not needed';
+  readonly why: string;
+}
+
+function stale(what: readonly string[]): StationState {
+  return { state: 'stale', why: `changed since: ${what.join('; ')}` };
+}
+
+/** The state of every station, computed from what each result was based on. */
+export function stationStates(record: RigRecord): Readonly<Record<Station, StationState>> {
+  return {
+    load: loadState(record),
+    count: countState(record),
+    strength: strengthState(record),
+    drag: dragState(record),
+  };
+}
+
+function loadState(record: RigRecord): StationState {
+  const { load } = record;
+  if (!load) return { state: 'due', why: record.segments.length === 0 ? 'no line planned yet' : 'planned, not wound yet' };
+  if (load.status === 'winding') {
+    const noted = new Set(load.winding.map((entry) => entry.segmentId)).size;
+    const wound = load.segments.filter((segment) => segment.wound).length;
+    return { state: 'due', why: `winding: ${noted} of ${wound} segments on` };
+  }
+  const changed = changedSince(load.basis, loadBasis(record));
+  return changed.length > 0 ? stale(changed) : { state: 'done', why: 'wound as planned' };
+}
+
+function countState(record: RigRecord): StationState {
+  if (!record.reel.counter) return { state: 'not needed', why: 'this reel has no counter' };
+  if (record.load?.status !== 'wound') return { state: 'due', why: 'load the reel first' };
+  const { calibration } = record;
+  if (calibration?.loadId !== record.load.id) return { state: 'due', why: 'no test of this load accepted yet' };
+  const line = currentLine(record);
+  if (!line.ok) return { state: 'stale', why: line.message };
+  const changed = changedSince(calibration.basis, countBasis(record, line.value.line));
+  if (changed.length > 0) return stale(changed);
+  return { state: 'done', why: calibration.method === 'true' ? 'made true and accepted' : 'left as it is, with a card' };
+}
+
+function strengthState(record: RigRecord): StationState {
+  const ids = [...new Set(record.segments.map((segment) => segment.productId))];
+  if (ids.length === 0) return { state: 'due', why: 'no line planned yet' };
+  const tested = ids.filter((id) => (productStrength(record, id).summary?.n ?? 0) >= PULLS_FOR_A_MEAN).length;
+  if (tested < ids.length) return { state: 'due', why: `${tested} of ${ids.length} lines pulled ${PULLS_FOR_A_MEAN} times` };
+  return { state: 'done', why: `all ${ids.length} lines pulled ${PULLS_FOR_A_MEAN} times or more` };
+}
+
+function dragState(record: RigRecord): StationState {
+  const setting = record.dragSetting;
+  if (!setting?.acceptedAt) return { state: 'due', why: setting ? 'scale session not finished' : 'not set with a scale yet' };
+  const line = currentLine(record);
+  if (!line.ok) return { state: 'stale', why: line.message };
+  const strength = strengthOfRig(record, line.value.line);
+  if (!strength) return { state: 'stale', why: 'the strength of the rig is no longer known' };
+  const changed = changedSince(setting.basis, dragBasis(record, line.value.line, strength));
+  return changed.length > 0 ? stale(changed) : { state: 'done', why: 'set with a scale' };
+}

@@ -1,0 +1,77 @@
+import type { ForceSample } from '../../core/force/forceSample';
+import type { ForceInstrument } from '../instrument';
+import { normalDeviate, seededRandom } from '../random';
+
+const SAMPLES_PER_S = 40;
+const NOISE_N = 0.05;
+
+/** A drag as it really is on the simulated reel. */
+export interface DragTruth {
+  /** Torque of one click of the star or knob (N·m). */
+  readonly torquePerClickNm: number;
+  readonly breakawayRatio: number;
+  /** Coefficient of friction of the line in this rod's guides. */
+  readonly guideFriction: number;
+}
+
+/** A scale hooked to the line of a virtual reel: force jumps to breakaway, then moves with ripple. */
+export class VirtualScale implements ForceInstrument {
+  readonly label = { name: 'virtual scale', simulated: true };
+  private readonly samples: readonly ForceSample[];
+
+  /**
+   * @param drag the hidden drag
+   * @param clicks how far it is turned in
+   * @param diameterM wound diameter now (m)
+   * @param rodAngleRad bend of the line through the guides (rad); 0 for a pull straight off the reel
+   * @param seed chance of this pull
+   */
+  constructor(drag: DragTruth, clicks: number, diameterM: number, rodAngleRad: number, seed: number) {
+    const random = seededRandom(seed);
+    const guide = Math.exp(drag.guideFriction * rodAngleRad);
+    const movingN = ((drag.torquePerClickNm * clicks) / (diameterM / 2)) * guide * (1 + 0.012 * normalDeviate(random));
+    const breakawayN = movingN * drag.breakawayRatio * (1 + 0.03 * normalDeviate(random));
+    this.samples = Array.from({ length: 3 * SAMPLES_PER_S }, (_, index) => {
+      const timeS = index / SAMPLES_PER_S;
+      const ripple = 1 + 0.015 * Math.sin(2 * Math.PI * 1.7 * timeS);
+      const force =
+        timeS < 0.5 ? (timeS / 0.5) * breakawayN : movingN * ripple + (breakawayN - movingN) * Math.exp(-(timeS - 0.5) / 0.12);
+      return { timeS, forceN: Math.max(0, force + NOISE_N * normalDeviate(random)) };
+    });
+  }
+
+  readPull(): readonly ForceSample[] {
+    return this.samples;
+  }
+}
+
+/** A line as it really breaks. */
+export interface LineTruth {
+  readonly meanStrengthN: number;
+  readonly cv: number;
+  /** Stretch at break, as a share of the length. */
+  readonly stretchAtBreak: number;
+}
+
+/** A force gauge with a piece of line between its grips, pulled steadily until it breaks. */
+export class VirtualForceGauge implements ForceInstrument {
+  readonly label = { name: 'virtual force gauge', simulated: true };
+  private readonly samples: readonly ForceSample[];
+
+  constructor(line: LineTruth, seed: number) {
+    const random = seededRandom(seed);
+    const peakN = Math.max(line.meanStrengthN * 0.2, line.meanStrengthN * (1 + line.cv * normalDeviate(random)));
+    // About four seconds to the break; line stiffens as it stretches, so force grows faster than time.
+    const breakS = 4;
+    this.samples = Array.from({ length: (breakS + 1) * SAMPLES_PER_S }, (_, index) => {
+      const timeS = index / SAMPLES_PER_S;
+      const forceN = timeS <= breakS ? peakN * (timeS / breakS) ** 1.3 : 0;
+      const noise = timeS === breakS ? 0 : NOISE_N * normalDeviate(random);
+      return { timeS, forceN: Math.max(0, Math.min(forceN + noise, peakN)) };
+    });
+  }
+
+  readPull(): readonly ForceSample[] {
+    return this.samples;
+  }
+}
