@@ -1,0 +1,46 @@
+import { onlyRow, type Queryable } from '../withTransaction';
+
+export interface BoatRow {
+  readonly id: string;
+  readonly name: string;
+  readonly homeWater: string;
+}
+
+interface Row {
+  id: string;
+  name: string;
+  home_water: string;
+}
+
+const toBoat = (row: Row): BoatRow => ({ id: row.id, name: row.name, homeWater: row.home_water });
+
+export async function listBoats(db: Queryable): Promise<readonly BoatRow[]> {
+  const result = await db.query<Row>('SELECT id, name, home_water FROM boats ORDER BY created_at, name');
+  return result.rows.map(toBoat);
+}
+
+export async function findBoat(db: Queryable, boatId: string): Promise<BoatRow | null> {
+  const result = await db.query<Row>('SELECT id, name, home_water FROM boats WHERE id = $1', [boatId]);
+  return result.rows[0] ? toBoat(result.rows[0]) : null;
+}
+
+export async function boatNameTaken(db: Queryable, name: string): Promise<boolean> {
+  const result = await db.query('SELECT 1 FROM boats WHERE lower(name) = lower($1)', [name]);
+  return result.rows.length > 0;
+}
+
+export async function insertBoat(db: Queryable, name: string, homeWater: string): Promise<string> {
+  const result = await db.query<{ id: string }>('INSERT INTO boats (name, home_water) VALUES ($1, $2) RETURNING id', [
+    name,
+    homeWater,
+  ]);
+  return onlyRow(result).id;
+}
+
+export async function insertPerson(db: Queryable, boatId: string, name: string, hand: 'left' | 'right'): Promise<string> {
+  const result = await db.query<{ id: string }>(
+    'INSERT INTO people (boat_id, name, working_hand) VALUES ($1, $2, $3) RETURNING id',
+    [boatId, name, hand],
+  );
+  return onlyRow(result).id;
+}

@@ -1,0 +1,98 @@
+import type { Basis } from '../../core/provenance/basis';
+import type { CalibrationRecord, TrialRecord } from '../../core/rig/record';
+import type { Queryable } from '../withTransaction';
+import { standing } from './loads';
+
+export async function listTrials(db: Queryable, boatId: string, loadId: string): Promise<readonly TrialRecord[]> {
+  const result = await db.query<{
+    id: string;
+    load_id: string;
+    true_length_m: number;
+    reading: number;
+    stripped_before_m: number;
+    instrument: string;
+    noted_at: string;
+  }>(
+    `SELECT id, load_id, true_length_m, reading, stripped_before_m, instrument, noted_at FROM counter_trials
+     WHERE boat_id = $1 AND load_id = $2 AND ${standing('counter_trials')} ORDER BY noted_at`,
+    [boatId, loadId],
+  );
+  return result.rows.map((row) => ({
+    id: row.id,
+    loadId: row.load_id,
+    trueLengthM: row.true_length_m,
+    reading: row.reading,
+    strippedBeforeM: row.stripped_before_m,
+    instrument: row.instrument,
+    at: row.noted_at,
+  }));
+}
+
+export async function insertTrial(
+  db: Queryable,
+  boatId: string,
+  trial: Omit<TrialRecord, 'id' | 'at'> & { readonly correctsId: string | null; readonly withdrawn: boolean },
+): Promise<void> {
+  await db.query(
+    `INSERT INTO counter_trials (boat_id, load_id, true_length_m, reading, stripped_before_m, instrument, corrects_id, withdrawn)
+     VALUES ($1, $2, $3, $4, $5, $6, $7, $8)`,
+    [
+      boatId,
+      trial.loadId,
+      trial.trueLengthM,
+      trial.reading,
+      trial.strippedBeforeM,
+      trial.instrument,
+      trial.correctsId,
+      trial.withdrawn,
+    ],
+  );
+}
+
+/** The newest accepted calibration of a rig, of whatever load, or null. */
+export async function findCalibration(db: Queryable, boatId: string, rigId: string): Promise<CalibrationRecord | null> {
+  const result = await db.query<{
+    id: string;
+    load_id: string;
+    method: CalibrationRecord['method'];
+    length_per_turn_m: number;
+    length_per_turn_sd_m: number;
+    basis: Basis;
+    accepted_at: string;
+  }>(
+    `SELECT id, load_id, method, length_per_turn_m, length_per_turn_sd_m, basis, accepted_at FROM calibrations
+     WHERE boat_id = $1 AND rig_id = $2 ORDER BY accepted_at DESC LIMIT 1`,
+    [boatId, rigId],
+  );
+  const row = result.rows[0];
+  if (!row) return null;
+  return {
+    id: row.id,
+    loadId: row.load_id,
+    method: row.method,
+    lengthPerTurnM: { value: row.length_per_turn_m, sd: row.length_per_turn_sd_m, source: 'measured' },
+    basis: row.basis,
+    at: row.accepted_at,
+  };
+}
+
+export async function insertCalibration(
+  db: Queryable,
+  boatId: string,
+  rigId: string,
+  calibration: Pick<CalibrationRecord, 'loadId' | 'method' | 'lengthPerTurnM' | 'basis'>,
+): Promise<void> {
+  await db.query(
+    `INSERT INTO calibrations (boat_id, rig_id, load_id, method, length_per_turn_m, length_per_turn_sd_m, basis)
+     VALUES ($1, $2, $3, $4, $5, $6, $7)`,
+    [
+      boatId,
+      rigId,
+      calibration.loadId,
+      calibration.method,
+      calibration.lengthPerTurnM.value,
+      calibration.lengthPerTurnM.sd,
+      JSON.stringify(calibration.basis),
+    ],
+  );
+}

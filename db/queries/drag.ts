@@ -1,0 +1,114 @@
+import type { Basis } from '../../core/provenance/basis';
+import type { DragBasis } from '../../core/drag/dragTarget';
+import type { DragPullRecord, DragSettingRecord } from '../../core/rig/record';
+import { onlyRow, type Queryable } from '../withTransaction';
+import { standing } from './loads';
+
+/** The newest drag setting of a rig with its standing pulls, or null. */
+export async function findDragSetting(db: Queryable, boatId: string, rigId: string): Promise<DragSettingRecord | null> {
+  const settings = await db.query<{
+    id: string;
+    load_id: string;
+    fraction: number;
+    strength_basis: DragBasis;
+    target_n: number;
+    rod_angle_rad: number;
+    basis: Basis;
+    started_at: string;
+    accepted_at: string | null;
+  }>(
+    `SELECT id, load_id, fraction, strength_basis, target_n, rod_angle_rad, basis, started_at, accepted_at
+     FROM drag_settings WHERE boat_id = $1 AND rig_id = $2 ORDER BY started_at DESC LIMIT 1`,
+    [boatId, rigId],
+  );
+  const row = settings.rows[0];
+  if (!row) return null;
+  const pulls = await db.query<{
+    id: string;
+    kind: DragPullRecord['kind'];
+    moving_n: number;
+    breakaway_n: number;
+    setting_step: number;
+    instrument: string;
+    noted_at: string;
+  }>(
+    `SELECT id, kind, moving_n, breakaway_n, setting_step, instrument, noted_at FROM drag_pulls
+     WHERE boat_id = $1 AND drag_setting_id = $2 AND ${standing('drag_pulls')} ORDER BY noted_at`,
+    [boatId, row.id],
+  );
+  return {
+    id: row.id,
+    loadId: row.load_id,
+    fraction: row.fraction,
+    strengthBasis: row.strength_basis,
+    targetN: row.target_n,
+    rodAngleRad: row.rod_angle_rad,
+    basis: row.basis,
+    startedAt: row.started_at,
+    acceptedAt: row.accepted_at,
+    pulls: pulls.rows.map((pull) => ({
+      id: pull.id,
+      kind: pull.kind,
+      movingN: pull.moving_n,
+      breakawayN: pull.breakaway_n,
+      settingStep: pull.setting_step,
+      instrument: pull.instrument,
+      at: pull.noted_at,
+    })),
+  };
+}
+
+export async function insertDragSetting(
+  db: Queryable,
+  boatId: string,
+  rigId: string,
+  setting: Pick<DragSettingRecord, 'loadId' | 'fraction' | 'strengthBasis' | 'targetN' | 'rodAngleRad' | 'basis'>,
+): Promise<string> {
+  const result = await db.query<{ id: string }>(
+    `INSERT INTO drag_settings (boat_id, rig_id, load_id, fraction, strength_basis, target_n, rod_angle_rad, basis)
+     VALUES ($1, $2, $3, $4, $5, $6, $7, $8) RETURNING id`,
+    [
+      boatId,
+      rigId,
+      setting.loadId,
+      setting.fraction,
+      setting.strengthBasis,
+      setting.targetN,
+      setting.rodAngleRad,
+      JSON.stringify(setting.basis),
+    ],
+  );
+  return onlyRow(result).id;
+}
+
+export async function insertDragPull(
+  db: Queryable,
+  boatId: string,
+  settingId: string,
+  pull: Omit<DragPullRecord, 'id' | 'at'> & { readonly correctsId: string | null; readonly withdrawn: boolean },
+): Promise<void> {
+  await db.query(
+    `INSERT INTO drag_pulls (boat_id, drag_setting_id, kind, moving_n, breakaway_n, setting_step, instrument, corrects_id, withdrawn)
+     VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9)`,
+    [
+      boatId,
+      settingId,
+      pull.kind,
+      pull.movingN,
+      pull.breakawayN,
+      pull.settingStep,
+      pull.instrument,
+      pull.correctsId,
+      pull.withdrawn,
+    ],
+  );
+}
+
+/** Accepts a setting once; false when it is accepted already. */
+export async function acceptDragSetting(db: Queryable, boatId: string, settingId: string): Promise<boolean> {
+  const result = await db.query(
+    'UPDATE drag_settings SET accepted_at = clock_timestamp() WHERE boat_id = $1 AND id = $2 AND accepted_at IS NULL',
+    [boatId, settingId],
+  );
+  return result.rowCount === 1;
+}

@@ -1,0 +1,116 @@
+import type { Material } from '../../core/load/defaults';
+import type { Source } from '../../core/provenance/source';
+import type { LineProductRecord } from '../../core/rig/record';
+import { onlyRow, type Queryable } from '../withTransaction';
+
+interface Row {
+  id: string;
+  name: string;
+  material: Material;
+  diameter_m: number;
+  diameter_sd_m: number;
+  diameter_source: Source;
+  packing: number;
+  packing_sd: number;
+  packing_source: Source;
+  label_strength_n: number | null;
+  version: number;
+}
+
+function toLine(row: Row): LineProductRecord {
+  return {
+    id: row.id,
+    name: row.name,
+    material: row.material,
+    diameterM: { value: row.diameter_m, sd: row.diameter_sd_m, source: row.diameter_source },
+    packing: { value: row.packing, sd: row.packing_sd, source: row.packing_source },
+    labelStrengthN: row.label_strength_n,
+    version: row.version,
+  };
+}
+
+export async function listLines(db: Queryable, boatId: string): Promise<readonly LineProductRecord[]> {
+  const result = await db.query<Row>('SELECT * FROM line_products WHERE boat_id = $1 ORDER BY name', [boatId]);
+  return result.rows.map(toLine);
+}
+
+export type LineInput = Omit<LineProductRecord, 'id' | 'version'>;
+
+function lineValues(line: LineInput): unknown[] {
+  return [
+    line.name,
+    line.material,
+    line.diameterM.value,
+    line.diameterM.sd,
+    line.diameterM.source,
+    line.packing.value,
+    line.packing.sd,
+    line.packing.source,
+    line.labelStrengthN,
+  ];
+}
+
+export async function insertLine(db: Queryable, boatId: string, line: LineInput): Promise<string> {
+  const result = await db.query<{ id: string }>(
+    `INSERT INTO line_products (name, material, diameter_m, diameter_sd_m, diameter_source, packing, packing_sd,
+       packing_source, label_strength_n, boat_id)
+     VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10) RETURNING id`,
+    [...lineValues(line), boatId],
+  );
+  return onlyRow(result).id;
+}
+
+/** Writes a line over the version that was read; false when somebody else has written since. */
+export async function updateLine(
+  db: Queryable,
+  boatId: string,
+  lineId: string,
+  version: number,
+  line: LineInput,
+): Promise<boolean> {
+  const result = await db.query(
+    `UPDATE line_products SET name = $1, material = $2, diameter_m = $3, diameter_sd_m = $4, diameter_source = $5,
+       packing = $6, packing_sd = $7, packing_source = $8, label_strength_n = $9, version = version + 1
+     WHERE boat_id = $10 AND id = $11 AND version = $12`,
+    [...lineValues(line), boatId, lineId, version],
+  );
+  return result.rowCount === 1;
+}
+
+export interface SupplySpoolRow {
+  readonly id: string;
+  readonly lineProductId: string;
+  readonly label: string;
+  readonly boughtLengthM: number;
+  readonly remainingLengthM: number;
+}
+
+export async function listSupplySpools(db: Queryable, boatId: string): Promise<readonly SupplySpoolRow[]> {
+  const result = await db.query<{
+    id: string;
+    line_product_id: string;
+    label: string;
+    bought_length_m: number;
+    remaining_length_m: number;
+  }>('SELECT * FROM supply_spools WHERE boat_id = $1 ORDER BY label', [boatId]);
+  return result.rows.map((row) => ({
+    id: row.id,
+    lineProductId: row.line_product_id,
+    label: row.label,
+    boughtLengthM: row.bought_length_m,
+    remainingLengthM: row.remaining_length_m,
+  }));
+}
+
+export async function insertSupplySpool(
+  db: Queryable,
+  boatId: string,
+  spool: { readonly lineProductId: string; readonly label: string; readonly boughtLengthM: number; readonly remainingLengthM: number },
+): Promise<string> {
+  const result = await db.query<{ id: string }>(
+    `INSERT INTO supply_spools (boat_id, line_product_id, label, bought_length_m, remaining_length_m)
+     VALUES ($1, $2, $3, $4, $5) RETURNING id`,
+    [boatId, spool.lineProductId, spool.label, spool.boughtLengthM, spool.remainingLengthM],
+  );
+  return onlyRow(result).id;
+}

@@ -1,0 +1,220 @@
+import type { Basis } from '../../core/provenance/basis';
+import type {
+  LineChangeRecord,
+  LoadRecord,
+  LoadSegmentRecord,
+  SegmentRole,
+  WindingEntryRecord,
+} from '../../core/rig/record';
+import { onlyRow, type Queryable } from '../withTransaction';
+
+/** Rows that stand: not withdrawn, and no later row corrects them. */
+export function standing(table: string): string {
+  return `NOT withdrawn AND NOT EXISTS (SELECT 1 FROM ${table} later WHERE later.corrects_id = ${table}.id)`;
+}
+
+interface LoadRow {
+  id: string;
+  status: LoadRecord['status'];
+  started_at: string;
+  finished_at: string | null;
+  level_below_rim_m: number | null;
+  basis: Basis;
+  version: number;
+}
+
+interface LoadSegmentRow {
+  segment_id: string;
+  name: string;
+  role: SegmentRole;
+  line_product_id: string;
+  line_diameter_m: number;
+  packing: number;
+  planned_length_m: number;
+  planned_plus_minus_m: number;
+  planned_turns: number;
+  length_known: boolean;
+  wound: boolean;
+  stop_reading: number | null;
+  naive_stop_reading: number | null;
+  colours: string[];
+}
+
+/** The newest load of a rig with all that belongs to it, or null. */
+export async function findNewestLoad(db: Queryable, boatId: string, rigId: string): Promise<LoadRecord | null> {
+  const loads = await db.query<LoadRow>(
+    `SELECT id, status, started_at, finished_at, level_below_rim_m, basis, version FROM loads
+     WHERE boat_id = $1 AND rig_id = $2 ORDER BY started_at DESC LIMIT 1`,
+    [boatId, rigId],
+  );
+  const load = loads.rows[0];
+  if (!load) return null;
+  return {
+    id: load.id,
+    status: load.status,
+    startedAt: load.started_at,
+    finishedAt: load.finished_at,
+    levelBelowRimM: load.level_below_rim_m,
+    basis: load.basis,
+    version: load.version,
+    segments: await listLoadSegments(db, boatId, load.id),
+    winding: await listWindingEntries(db, boatId, load.id),
+    changes: await listLineChanges(db, boatId, load.id),
+  };
+}
+
+async function listLoadSegments(db: Queryable, boatId: string, loadId: string): Promise<readonly LoadSegmentRecord[]> {
+  const result = await db.query<LoadSegmentRow>(
+    'SELECT * FROM load_segments WHERE boat_id = $1 AND load_id = $2 ORDER BY position',
+    [boatId, loadId],
+  );
+  return result.rows.map((row) => ({
+    segmentId: row.segment_id,
+    name: row.name,
+    role: row.role,
+    productId: row.line_product_id,
+    lineDiameterM: row.line_diameter_m,
+    packing: row.packing,
+    plannedLengthM: row.planned_length_m,
+    plannedPlusMinusM: row.planned_plus_minus_m,
+    plannedTurns: row.planned_turns,
+    lengthKnown: row.length_known,
+    wound: row.wound,
+    stopReading: row.stop_reading,
+    naiveStopReading: row.naive_stop_reading,
+    colours: row.colours,
+  }));
+}
+
+async function listWindingEntries(db: Queryable, boatId: string, loadId: string): Promise<readonly WindingEntryRecord[]> {
+  const result = await db.query<{
+    id: string;
+    segment_id: string;
+    reading: number | null;
+    instrument: string;
+    note: string;
+    noted_at: string;
+  }>(
+    `SELECT id, segment_id, reading, instrument, note, noted_at FROM winding_entries
+     WHERE boat_id = $1 AND load_id = $2 AND ${standing('winding_entries')} ORDER BY noted_at`,
+    [boatId, loadId],
+  );
+  return result.rows.map((row) => ({
+    id: row.id,
+    segmentId: row.segment_id,
+    reading: row.reading,
+    instrument: row.instrument,
+    note: row.note,
+    at: row.noted_at,
+  }));
+}
+
+async function listLineChanges(db: Queryable, boatId: string, loadId: string): Promise<readonly LineChangeRecord[]> {
+  const result = await db.query<{
+    id: string;
+    segment_id: string;
+    change_m: number;
+    reason: LineChangeRecord['reason'];
+    note: string;
+    noted_at: string;
+  }>(
+    `SELECT id, segment_id, change_m, reason, note, noted_at FROM line_changes
+     WHERE boat_id = $1 AND load_id = $2 AND ${standing('line_changes')} ORDER BY noted_at`,
+    [boatId, loadId],
+  );
+  return result.rows.map((row) => ({
+    id: row.id,
+    segmentId: row.segment_id,
+    changeM: row.change_m,
+    reason: row.reason,
+    note: row.note,
+    at: row.noted_at,
+  }));
+}
+
+export async function insertLoad(db: Queryable, boatId: string, rigId: string, basis: Basis): Promise<string> {
+  const result = await db.query<{ id: string }>(
+    "INSERT INTO loads (boat_id, rig_id, status, basis, started_at) VALUES ($1, $2, 'winding', $3, clock_timestamp()) RETURNING id",
+    [boatId, rigId, JSON.stringify(basis)],
+  );
+  return onlyRow(result).id;
+}
+
+export async function insertLoadSegment(
+  db: Queryable,
+  boatId: string,
+  loadId: string,
+  position: number,
+  segment: LoadSegmentRecord,
+): Promise<void> {
+  await db.query(
+    `INSERT INTO load_segments (boat_id, load_id, segment_id, line_product_id, position, name, role, line_diameter_m,
+       packing, planned_length_m, planned_plus_minus_m, planned_turns, length_known, wound, stop_reading,
+       naive_stop_reading, colours)
+     VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, $14, $15, $16, $17)`,
+    [
+      boatId,
+      loadId,
+      segment.segmentId,
+      segment.productId,
+      position,
+      segment.name,
+      segment.role,
+      segment.lineDiameterM,
+      segment.packing,
+      segment.plannedLengthM,
+      segment.plannedPlusMinusM,
+      segment.plannedTurns,
+      segment.lengthKnown,
+      segment.wound,
+      segment.stopReading,
+      segment.naiveStopReading,
+      segment.colours,
+    ],
+  );
+}
+
+export interface WindingEntryInput {
+  readonly segmentId: string;
+  readonly reading: number | null;
+  readonly instrument: string;
+  readonly note: string;
+  readonly correctsId: string | null;
+  readonly withdrawn: boolean;
+}
+
+export async function insertWindingEntry(db: Queryable, boatId: string, loadId: string, entry: WindingEntryInput): Promise<void> {
+  await db.query(
+    `INSERT INTO winding_entries (boat_id, load_id, segment_id, reading, instrument, note, corrects_id, withdrawn)
+     VALUES ($1, $2, $3, $4, $5, $6, $7, $8)`,
+    [boatId, loadId, entry.segmentId, entry.reading, entry.instrument, entry.note, entry.correctsId, entry.withdrawn],
+  );
+}
+
+/** Marks a load as wound, over the version that was read; false when somebody else has written since. */
+export async function finishLoad(
+  db: Queryable,
+  boatId: string,
+  loadId: string,
+  version: number,
+  levelBelowRimM: number | null,
+): Promise<boolean> {
+  const result = await db.query(
+    `UPDATE loads SET status = 'wound', finished_at = clock_timestamp(), level_below_rim_m = $4, version = version + 1
+     WHERE boat_id = $1 AND id = $2 AND version = $3 AND status = 'winding'`,
+    [boatId, loadId, version, levelBelowRimM],
+  );
+  return result.rowCount === 1;
+}
+
+export async function insertLineChange(
+  db: Queryable,
+  boatId: string,
+  loadId: string,
+  change: Pick<LineChangeRecord, 'segmentId' | 'changeM' | 'reason' | 'note'>,
+): Promise<void> {
+  await db.query(
+    'INSERT INTO line_changes (boat_id, load_id, segment_id, change_m, reason, note) VALUES ($1, $2, $3, $4, $5, $6)',
+    [boatId, loadId, change.segmentId, change.changeM, change.reason, change.note],
+  );
+}

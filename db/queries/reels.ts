@@ -1,0 +1,164 @@
+import type { CounterRecord, ReelRecord } from '../../core/rig/record';
+import type { Known, Source } from '../../core/provenance/source';
+import { onlyRow, type Queryable } from '../withTransaction';
+
+interface Row {
+  id: string;
+  name: string;
+  kind: ReelRecord['kind'];
+  arbor_diameter_m: number;
+  width_m: number;
+  full_diameter_m: number;
+  dimension_sd_m: number;
+  dimension_source: Source;
+  counter_kind: 'spool' | 'roller' | 'none';
+  counter_unit_m: number | null;
+  counter_digits: number | null;
+  counter_length_per_turn_m: number | null;
+  counter_length_per_turn_sd_m: number | null;
+  counter_source: Source | null;
+  counter_display: CounterRecord['display'] | null;
+  wind_hand: 'left' | 'right';
+  drag_kind: ReelRecord['dragKind'];
+  drag_limit_n: number | null;
+  version: number;
+  ratings: { lineDiameterM: number; lengthM: number; label: string }[];
+}
+
+function toCounter(row: Row): CounterRecord | null {
+  if (
+    row.counter_kind !== 'spool' ||
+    row.counter_unit_m === null ||
+    row.counter_digits === null ||
+    row.counter_length_per_turn_m === null ||
+    row.counter_length_per_turn_sd_m === null ||
+    row.counter_source === null ||
+    row.counter_display === null
+  ) {
+    return null;
+  }
+  return {
+    unitM: row.counter_unit_m,
+    digits: row.counter_digits,
+    display: row.counter_display,
+    lengthPerTurnM: {
+      value: row.counter_length_per_turn_m,
+      sd: row.counter_length_per_turn_sd_m,
+      source: row.counter_source,
+    },
+  };
+}
+
+function toReel(row: Row): ReelRecord {
+  const dimension = (value: number): Known => ({ value, sd: row.dimension_sd_m, source: row.dimension_source });
+  return {
+    id: row.id,
+    name: row.name,
+    kind: row.kind,
+    arborDiameterM: dimension(row.arbor_diameter_m),
+    widthM: dimension(row.width_m),
+    fullDiameterM: dimension(row.full_diameter_m),
+    ratings: row.ratings,
+    counter: toCounter(row),
+    windHand: row.wind_hand,
+    dragKind: row.drag_kind,
+    dragLimitN: row.drag_limit_n,
+    version: row.version,
+  };
+}
+
+const SELECT_REEL = `
+  SELECT reels.*, COALESCE((
+    SELECT json_agg(json_build_object('lineDiameterM', line_diameter_m, 'lengthM', length_m, 'label', label) ORDER BY line_diameter_m)
+    FROM reel_capacity_ratings WHERE reel_id = reels.id), '[]') AS ratings
+  FROM reels`;
+
+export async function listReels(db: Queryable, boatId: string): Promise<readonly ReelRecord[]> {
+  const result = await db.query<Row>(`${SELECT_REEL} WHERE boat_id = $1 ORDER BY name`, [boatId]);
+  return result.rows.map(toReel);
+}
+
+export async function findReel(db: Queryable, boatId: string, reelId: string): Promise<ReelRecord | null> {
+  const result = await db.query<Row>(`${SELECT_REEL} WHERE boat_id = $1 AND id = $2`, [boatId, reelId]);
+  return result.rows[0] ? toReel(result.rows[0]) : null;
+}
+
+/** What a person states of a reel. The counter is null for a reel without one. */
+export interface ReelInput {
+  readonly name: string;
+  readonly kind: ReelRecord['kind'];
+  readonly arborDiameterM: number;
+  readonly widthM: number;
+  readonly fullDiameterM: number;
+  readonly dimensionSdM: number;
+  readonly dimensionSource: Source;
+  readonly counter: CounterRecord | null;
+  readonly windHand: 'left' | 'right';
+  readonly dragKind: ReelRecord['dragKind'];
+  readonly dragLimitN: number | null;
+}
+
+function reelValues(reel: ReelInput): unknown[] {
+  const { counter } = reel;
+  return [
+    reel.name,
+    reel.kind,
+    reel.arborDiameterM,
+    reel.widthM,
+    reel.fullDiameterM,
+    reel.dimensionSdM,
+    reel.dimensionSource,
+    counter ? 'spool' : 'none',
+    counter?.unitM ?? null,
+    counter?.digits ?? null,
+    counter?.lengthPerTurnM.value ?? null,
+    counter?.lengthPerTurnM.sd ?? null,
+    counter?.lengthPerTurnM.source ?? null,
+    counter?.display ?? null,
+    reel.windHand,
+    reel.dragKind,
+    reel.dragLimitN,
+  ];
+}
+
+export async function insertReel(db: Queryable, boatId: string, reel: ReelInput): Promise<string> {
+  const result = await db.query<{ id: string }>(
+    `INSERT INTO reels (name, kind, arbor_diameter_m, width_m, full_diameter_m, dimension_sd_m, dimension_source,
+       counter_kind, counter_unit_m, counter_digits, counter_length_per_turn_m, counter_length_per_turn_sd_m,
+       counter_source, counter_display, wind_hand, drag_kind, drag_limit_n, boat_id)
+     VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, $14, $15, $16, $17, $18) RETURNING id`,
+    [...reelValues(reel), boatId],
+  );
+  return onlyRow(result).id;
+}
+
+/** Writes a reel over the version that was read; false when somebody else has written since. */
+export async function updateReel(
+  db: Queryable,
+  boatId: string,
+  reelId: string,
+  version: number,
+  reel: ReelInput,
+): Promise<boolean> {
+  const result = await db.query(
+    `UPDATE reels SET name = $1, kind = $2, arbor_diameter_m = $3, width_m = $4, full_diameter_m = $5,
+       dimension_sd_m = $6, dimension_source = $7, counter_kind = $8, counter_unit_m = $9, counter_digits = $10,
+       counter_length_per_turn_m = $11, counter_length_per_turn_sd_m = $12, counter_source = $13,
+       counter_display = $14, wind_hand = $15, drag_kind = $16, drag_limit_n = $17, version = version + 1
+     WHERE boat_id = $18 AND id = $19 AND version = $20`,
+    [...reelValues(reel), boatId, reelId, version],
+  );
+  return result.rowCount === 1;
+}
+
+export async function insertRating(
+  db: Queryable,
+  boatId: string,
+  reelId: string,
+  rating: { readonly label: string; readonly lineDiameterM: number; readonly lengthM: number },
+): Promise<void> {
+  await db.query(
+    'INSERT INTO reel_capacity_ratings (boat_id, reel_id, label, line_diameter_m, length_m) VALUES ($1, $2, $3, $4, $5)',
+    [boatId, reelId, rating.label, rating.lineDiameterM, rating.lengthM],
+  );
+}

@@ -1,0 +1,190 @@
+import type { JoinKind } from '../../core/joins/joinKinds';
+import type { JoinRecord, SegmentRecord, SegmentRole } from '../../core/rig/record';
+import { onlyRow, type Queryable } from '../withTransaction';
+
+export interface RigRow {
+  readonly id: string;
+  readonly reelId: string;
+  readonly name: string;
+  readonly note: string;
+  readonly version: number;
+}
+
+interface Row {
+  id: string;
+  reel_id: string;
+  name: string;
+  note: string;
+  version: number;
+}
+
+const toRig = (row: Row): RigRow => ({ id: row.id, reelId: row.reel_id, name: row.name, note: row.note, version: row.version });
+
+export async function listRigs(db: Queryable, boatId: string): Promise<readonly RigRow[]> {
+  const result = await db.query<Row>(
+    'SELECT id, reel_id, name, note, version FROM rigs WHERE boat_id = $1 ORDER BY locker_order, name',
+    [boatId],
+  );
+  return result.rows.map(toRig);
+}
+
+export async function findRig(db: Queryable, boatId: string, rigId: string): Promise<RigRow | null> {
+  const result = await db.query<Row>('SELECT id, reel_id, name, note, version FROM rigs WHERE boat_id = $1 AND id = $2', [
+    boatId,
+    rigId,
+  ]);
+  return result.rows[0] ? toRig(result.rows[0]) : null;
+}
+
+export async function insertRig(
+  db: Queryable,
+  boatId: string,
+  rig: { readonly reelId: string; readonly name: string; readonly note: string; readonly lockerOrder: number },
+): Promise<string> {
+  const result = await db.query<{ id: string }>(
+    'INSERT INTO rigs (boat_id, reel_id, name, note, locker_order) VALUES ($1, $2, $3, $4, $5) RETURNING id',
+    [boatId, rig.reelId, rig.name, rig.note, rig.lockerOrder],
+  );
+  return onlyRow(result).id;
+}
+
+/** Moves a rig on from the version that was read; false when somebody else has written since. */
+export async function advanceRigVersion(db: Queryable, boatId: string, rigId: string, version: number): Promise<boolean> {
+  const result = await db.query(
+    'UPDATE rigs SET version = version + 1 WHERE boat_id = $1 AND id = $2 AND version = $3',
+    [boatId, rigId, version],
+  );
+  return result.rowCount === 1;
+}
+
+interface SegmentRow {
+  id: string;
+  name: string;
+  role: SegmentRole;
+  line_product_id: string;
+  length_m: number | null;
+  length_known: boolean;
+  wound: boolean;
+  colours: string[];
+}
+
+export async function listSegments(db: Queryable, boatId: string, rigId: string): Promise<readonly SegmentRecord[]> {
+  const result = await db.query<SegmentRow>(
+    `SELECT id, name, role, line_product_id, length_m, length_known, wound, colours FROM segments
+     WHERE boat_id = $1 AND rig_id = $2 AND removed_at IS NULL ORDER BY position`,
+    [boatId, rigId],
+  );
+  return result.rows.map((row) => ({
+    id: row.id,
+    name: row.name,
+    role: row.role,
+    productId: row.line_product_id,
+    lengthM: row.length_m,
+    lengthKnown: row.length_known,
+    wound: row.wound,
+    colours: row.colours,
+  }));
+}
+
+/** Takes every segment and join of a rig out of the present stack; loads keep pointing at them. */
+export async function clearStack(db: Queryable, boatId: string, rigId: string): Promise<void> {
+  await db.query('UPDATE joins SET removed_at = now() WHERE boat_id = $1 AND rig_id = $2 AND removed_at IS NULL', [boatId, rigId]);
+  await db.query('UPDATE segments SET removed_at = now() WHERE boat_id = $1 AND rig_id = $2 AND removed_at IS NULL', [
+    boatId,
+    rigId,
+  ]);
+}
+
+/** Puts a segment into the present stack, new or back again under its own id. */
+export async function placeSegment(
+  db: Queryable,
+  boatId: string,
+  rigId: string,
+  position: number,
+  segment: SegmentRecord,
+): Promise<boolean> {
+  const result = await db.query(
+    `INSERT INTO segments (id, boat_id, rig_id, line_product_id, position, name, role, length_m, length_known, wound, colours)
+     VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11)
+     ON CONFLICT (id) DO UPDATE SET line_product_id = $4, position = $5, name = $6, role = $7, length_m = $8,
+       length_known = $9, wound = $10, colours = $11, removed_at = NULL
+     WHERE segments.boat_id = $2 AND segments.rig_id = $3`,
+    [
+      segment.id,
+      boatId,
+      rigId,
+      segment.productId,
+      position,
+      segment.name,
+      segment.role,
+      segment.lengthM,
+      segment.lengthKnown,
+      segment.wound,
+      segment.colours,
+    ],
+  );
+  return result.rowCount === 1;
+}
+
+interface JoinRow {
+  id: string;
+  inner_segment_id: string | null;
+  outer_segment_id: string;
+  kind: JoinKind;
+  tested_efficiency: number | null;
+  pull_tested: boolean;
+}
+
+export async function listJoins(db: Queryable, boatId: string, rigId: string): Promise<readonly JoinRecord[]> {
+  const result = await db.query<JoinRow>(
+    `SELECT id, inner_segment_id, outer_segment_id, kind, tested_efficiency, pull_tested FROM joins
+     WHERE boat_id = $1 AND rig_id = $2 AND removed_at IS NULL`,
+    [boatId, rigId],
+  );
+  return result.rows.map((row) => ({
+    id: row.id,
+    innerSegmentId: row.inner_segment_id,
+    outerSegmentId: row.outer_segment_id,
+    kind: row.kind,
+    testedEfficiency: row.tested_efficiency,
+    pullTested: row.pull_tested,
+  }));
+}
+
+/**
+ * Puts a join into the present stack. A join that still joins the same two segments in the same way
+ * keeps its row, and with it what was tested; otherwise it is a new one.
+ */
+export async function placeJoin(
+  db: Queryable,
+  boatId: string,
+  rigId: string,
+  join: { readonly innerSegmentId: string | null; readonly outerSegmentId: string; readonly kind: JoinKind },
+): Promise<void> {
+  const kept = await db.query(
+    `UPDATE joins SET removed_at = NULL WHERE id = (
+       SELECT id FROM joins WHERE boat_id = $1 AND rig_id = $2 AND outer_segment_id = $3
+         AND inner_segment_id IS NOT DISTINCT FROM $4 AND kind = $5
+       ORDER BY removed_at DESC NULLS FIRST LIMIT 1)`,
+    [boatId, rigId, join.outerSegmentId, join.innerSegmentId, join.kind],
+  );
+  if (kept.rowCount === 1) return;
+  await db.query(
+    'INSERT INTO joins (boat_id, rig_id, outer_segment_id, inner_segment_id, kind) VALUES ($1, $2, $3, $4, $5)',
+    [boatId, rigId, join.outerSegmentId, join.innerSegmentId, join.kind],
+  );
+}
+
+/** Records what a pull test of a join gave. */
+export async function recordJoinTest(
+  db: Queryable,
+  boatId: string,
+  joinId: string,
+  testedEfficiency: number | null,
+): Promise<boolean> {
+  const result = await db.query(
+    'UPDATE joins SET pull_tested = true, tested_efficiency = $3 WHERE boat_id = $1 AND id = $2 AND removed_at IS NULL',
+    [boatId, joinId, testedEfficiency],
+  );
+  return result.rowCount === 1;
+}

@@ -1,0 +1,81 @@
+import type { JoinKind } from '../core/joins/joinKinds';
+import type { Material } from '../core/load/defaults';
+import type { ReelRecord, SegmentRole } from '../core/rig/record';
+
+/** A line of the demo: what its label says, and what it really is on the virtual bench. */
+export interface DemoLine {
+  readonly key: string;
+  readonly name: string;
+  readonly material: Material;
+  readonly diameterMm: number;
+  readonly measured: boolean;
+  readonly labelKg: number | null;
+  readonly truth: {
+    readonly diameterFactor: number;
+    readonly packing: number;
+    readonly strengthKg: number;
+    readonly cv: number;
+  };
+  /** Pulls that the crew has made, and how the pieces were. */
+  readonly pulls: number;
+  readonly condition?: 'dry' | 'soaked';
+}
+
+export interface DemoSegment {
+  readonly name: string;
+  readonly role: SegmentRole;
+  readonly line: string;
+  /** Null for the segment that is worked out. */
+  readonly lengthM: number | null;
+  readonly known?: boolean;
+  readonly byHand?: boolean;
+  readonly colours?: readonly string[];
+  /** Join at the inner end. */
+  readonly join: JoinKind;
+}
+
+export interface DemoRig {
+  readonly name: string;
+  readonly note: string;
+  readonly reel: {
+    readonly name: string;
+    readonly kind: ReelRecord['kind'];
+    readonly arborMm: number;
+    readonly widthMm: number;
+    readonly fullMm: number;
+    readonly counter: { readonly unitM: number; readonly lengthPerTurnM: number } | null;
+    readonly windHand?: 'left' | 'right';
+    readonly dragKind: ReelRecord['dragKind'];
+    readonly dragLimitKg: number | null;
+    readonly ratings: readonly { readonly label: string; readonly lineMm: number; readonly lengthM: number }[];
+  };
+  readonly truth: {
+    /** Factors on the stated dimensions and the stated counter constant. */
+    readonly arbor: number;
+    readonly full: number;
+    readonly constant: number;
+    readonly breakawayRatio: number;
+    readonly seed: number;
+  };
+  readonly segments: readonly DemoSegment[];
+  /** How far the crew has got. */
+  readonly done: {
+    readonly wound: boolean;
+    readonly levelBelowRimMm?: number;
+    readonly calibrate?: 'true' | 'card';
+    readonly drag?: number;
+    readonly lostM?: number;
+    readonly pullTested?: boolean;
+    readonly log?: readonly string[];
+  };
+}
+
+export interface DemoBoat {
+  readonly name: string;
+  readonly homeWater: string;
+  readonly people: readonly { readonly name: string; readonly hand: 'left' | 'right' }[];
+  readonly walkM: number;
+  readonly lines: readonly DemoLine[];
+  readonly supplies: readonly { readonly line: string; readonly label: string; readonly boughtM: number; readonly leftM: number }[];
+  readonly rigs: readonly DemoRig[];
+}

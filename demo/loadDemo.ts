@@ -1,0 +1,247 @@
+import { randomUUID } from 'node:crypto';
+import { readDragPull } from '../core/drag/readPull';
+import { judgeScaleSession } from '../core/drag/scaleSession';
+import { adviceForRig } from '../core/rig/adviceForRig';
+import type { RigRecord } from '../core/rig/record';
+import { sessionPulls } from '../core/rig/sessionPulls';
+import { readBreak } from '../core/strength/readBreak';
+import { toSi } from '../core/units/units';
+import { insertBoat, insertPerson } from '../db/queries/boats';
+import { insertSupplySpool } from '../db/queries/lines';
+import { insertLogEntry } from '../db/queries/log';
+import { insertRating } from '../db/queries/reels';
+import { recordJoinTest } from '../db/queries/rigs';
+import { insertVirtualLine, insertVirtualReel } from '../db/queries/virtualBench';
+import { reader } from '../db/withTransaction';
+import { EMPTY_REEL } from '../instruments/virtual/virtualReel';
+import { breakOnVirtualGauge, workVirtualReel } from '../usecases/bench/virtualBench';
+import { acceptCalibration, recordTrial } from '../usecases/count/calibrate';
+import { acceptSetting, recordDragPull, startDragSetting } from '../usecases/drag/setDrag';
+import { createLine, createReel, createRig } from '../usecases/gear/gear';
+import { changeLength } from '../usecases/load/changeLength';
+import { saveStack } from '../usecases/load/saveStack';
+import { beginWinding, finishWinding, noteWinding } from '../usecases/load/winding';
+import type { UseCaseOutcome } from '../usecases/outcome';
+import { readRigRecord } from '../usecases/rigs/rigRecord';
+import { recordStrengthPull, startStrengthTest } from '../usecases/strength/testStrength';
+import type { DemoBoat, DemoLine, DemoRig } from './demoTypes';
+
+const ROD_ANGLE_RAD = Math.PI / 3;
+
+function must<T>(outcome: UseCaseOutcome<T>): T {
+  if (!outcome.ok) throw new Error(`demo data: ${outcome.message}`);
+  return outcome.value;
+}
+
+/**
+ * Loads one demo boat through the same use cases and the same virtual bench that a person uses: its
+ * readings, pulls and settings were made, not made up.
+ */
+export async function loadDemoBoat(boat: DemoBoat): Promise<void> {
+  const db = reader();
+  const boatId = await insertBoat(db, boat.name, boat.homeWater);
+  for (const person of boat.people) await insertPerson(db, boatId, person.name, person.hand);
+  const lineIds = new Map<string, string>();
+  for (const [index, line] of boat.lines.entries()) lineIds.set(line.key, await loadLine(boatId, line, index));
+  const idOf = (key: string): string => {
+    const id = lineIds.get(key);
+    if (!id) throw new Error(`demo data: there is no line ${key}`);
+    return id;
+  };
+  for (const supply of boat.supplies) {
+    await insertSupplySpool(db, boatId, {
+      lineProductId: idOf(supply.line),
+      label: supply.label,
+      boughtLengthM: supply.boughtM,
+      remainingLengthM: supply.leftM,
+    });
+  }
+  for (const rig of boat.rigs) await loadRig(boatId, rig, idOf, boat.walkM);
+}
+
+async function loadLine(boatId: string, line: DemoLine, index: number): Promise<string> {
+  const diameterM = line.diameterMm / 1000;
+  const { id } = must(
+    await createLine(boatId, {
+      name: line.name,
+      material: line.material,
+      diameterM,
+      diameterSource: line.measured ? 'measured' : 'label',
+      labelStrengthN: line.labelKg === null ? null : toSi('force', line.labelKg, 'kg'),
+    }),
+  );
+  const strengthN = toSi('force', line.truth.strengthKg, 'kg');
+  const nylon = line.material === 'nylon';
+  await insertVirtualLine(reader(), boatId, id, {
+    seed: 1000 + index,
+    windingTruth: {
+      lineDiameterM: diameterM * line.truth.diameterFactor,
+      packing: line.truth.packing,
+      strain: nylon ? 0.012 : 0.002,
+    },
+    strengthTruth: { meanStrengthN: strengthN, cv: line.truth.cv, stretchAtBreak: nylon ? 0.25 : 0.04 },
+  });
+  if (line.pulls > 0) {
+    const condition = line.condition ?? 'dry';
+    const expectedN = toSi('force', line.labelKg ?? line.truth.strengthKg, 'kg');
+    const test = must(
+      await startStrengthTest(boatId, { productId: id, condition, gaugeLengthM: 0.5, expectedN, sampleLabel: 'outer metres of the spool' }),
+    );
+    for (let pull = 0; pull < line.pulls; pull += 1) await pullOnce(boatId, id, test.id);
+  }
+  return id;
+}
+
+async function pullOnce(boatId: string, productId: string, testId: string): Promise<void> {
+  const shown = must(await breakOnVirtualGauge(boatId, productId));
+  const peak = readBreak(shown.samples);
+  if (!peak.ok) throw new Error(`demo data: ${peak.message}`);
+  must(await recordStrengthPull(boatId, testId, { peakN: peak.value, breakPlace: shown.breakPlace ?? 'middle', instrument: shown.instrument }));
+}
+
+async function loadRig(boatId: string, rig: DemoRig, idOf: (key: string) => string, walkM: number): Promise<void> {
+  const db = reader();
+  const { reel, truth } = rig;
+  const reelId = must(
+    await createReel(boatId, {
+      name: reel.name,
+      kind: reel.kind,
+      arborDiameterM: reel.arborMm / 1000,
+      widthM: reel.widthMm / 1000,
+      fullDiameterM: reel.fullMm / 1000,
+      counter: reel.counter && { ...reel.counter, digits: 3, source: 'maker', display: 'rounds' },
+      windHand: reel.windHand ?? 'right',
+      dragKind: reel.dragKind,
+      dragLimitN: reel.dragLimitKg === null ? null : toSi('force', reel.dragLimitKg, 'kg'),
+    }),
+  ).id;
+  for (const rating of reel.ratings) {
+    await insertRating(db, boatId, reelId, { label: rating.label, lineDiameterM: rating.lineMm / 1000, lengthM: rating.lengthM });
+  }
+  const rigId = must(await createRig(boatId, { name: rig.name, note: rig.note, reelId })).id;
+  const forceScaleNm = toSi('force', reel.dragLimitKg ?? 5, 'kg') * (reel.fullMm / 2000);
+  await insertVirtualReel(db, boatId, rigId, {
+    truth: {
+      arborDiameterM: (reel.arborMm / 1000) * truth.arbor,
+      widthM: reel.widthMm / 1000,
+      rimDiameterM: (reel.fullMm / 1000) * truth.full,
+      lengthPerTurnM: (reel.counter?.lengthPerTurnM ?? 0.2) * truth.constant,
+      unitM: reel.counter?.unitM ?? 1,
+      digits: 3,
+      rounds: true,
+      pitchM: reel.widthMm / 1000 / 24,
+      pitchRelativeSd: 0.05,
+      crown: 0.04,
+      packingRelativeSd: 0.03,
+      seed: truth.seed,
+    },
+    dragTruth: { torquePerClickNm: forceScaleNm / 60, breakawayRatio: truth.breakawayRatio, guideFriction: 0.17 },
+    dragClicks: 6,
+    reelState: EMPTY_REEL,
+  });
+  await saveSegments(boatId, rigId, rig, idOf);
+  if (rig.done.pullTested) {
+    const record = await recordOf(boatId, rigId);
+    for (const join of record.joins) await recordJoinTest(db, boatId, join.id, null);
+  }
+  if (rig.done.wound) await workThrough(boatId, rigId, rig, walkM);
+  for (const entry of rig.done.log ?? []) await insertLogEntry(db, boatId, rigId, 'note', entry);
+}
+
+async function saveSegments(boatId: string, rigId: string, rig: DemoRig, idOf: (key: string) => string): Promise<void> {
+  const segments = rig.segments.map((segment) => ({
+    id: randomUUID(),
+    name: segment.name,
+    role: segment.role,
+    productId: idOf(segment.line),
+    lengthM: segment.lengthM,
+    lengthKnown: segment.known ?? false,
+    wound: !segment.byHand,
+    colours: [...(segment.colours ?? [])],
+  }));
+  const joins = rig.segments.map((segment, index) => ({
+    innerSegmentId: segments[index - 1]?.id ?? null,
+    outerSegmentId: segments[index]?.id ?? '',
+    kind: segment.join,
+  }));
+  must(await saveStack(boatId, rigId, { version: 1, segments, joins }));
+}
+
+async function recordOf(boatId: string, rigId: string): Promise<RigRecord> {
+  const record = await readRigRecord(boatId, rigId);
+  if (!record) throw new Error('demo data: the rig is gone');
+  return record;
+}
+
+async function workThrough(boatId: string, rigId: string, rig: DemoRig, walkM: number): Promise<void> {
+  const planned = await recordOf(boatId, rigId);
+  const levelBelowRimM = (rig.done.levelBelowRimMm ?? 2) / 1000;
+  const { loadId } = must(await beginWinding(boatId, rigId, { version: planned.version, levelBelowRimM }));
+  for (const segment of planned.segments.filter((candidate) => candidate.wound)) {
+    const shown = must(await workVirtualReel(boatId, rigId, { act: 'wind', segmentId: segment.id }));
+    must(await noteWinding(boatId, rigId, loadId, { segmentId: segment.id, reading: shown.reading, instrument: shown.instrument, note: '' }));
+  }
+  const level = must(await workVirtualReel(boatId, rigId, { act: 'measure-level' }));
+  must(await finishWinding(boatId, rigId, loadId, { version: 1, levelBelowRimM: level.levelBelowRimM }));
+  if (rig.done.calibrate) await calibrate(boatId, rigId, loadId, walkM, rig.done.calibrate);
+  if (rig.done.drag) await setDrag(boatId, rigId, loadId, rig.done.drag);
+  if (rig.done.lostM) {
+    const top = planned.segments.findLast((segment) => segment.wound);
+    must(
+      await changeLength(boatId, rigId, loadId, { segmentId: top?.id ?? '', changeM: rig.done.lostM, reason: 'lost', note: 'Broken off on a wreck.' }),
+    );
+  }
+}
+
+async function calibrate(boatId: string, rigId: string, loadId: string, walkM: number, method: 'true' | 'card'): Promise<void> {
+  const walk = async (): Promise<void> => {
+    const shown = must(await workVirtualReel(boatId, rigId, { act: 'walk', lengthM: walkM }));
+    must(await recordTrial(boatId, rigId, { loadId, trueLengthM: walkM, reading: shown.reading ?? 0, instrument: shown.instrument }));
+  };
+  await walk();
+  if (method === 'true') {
+    const record = await recordOf(boatId, rigId);
+    const advice = adviceForRig(record);
+    const top = record.segments.findLast((segment) => segment.wound);
+    if (advice.ok && top && advice.value.stripM.value > 0) {
+      must(await changeLength(boatId, rigId, loadId, { segmentId: top.id, changeM: advice.value.stripM.value, reason: 'stripped', note: '' }));
+      await walk();
+    }
+  }
+  must(await acceptCalibration(boatId, rigId, { loadId, method }));
+}
+
+/** Warm-up pulls, then turn and pull until the last three pulls agree with the target. */
+async function setDrag(boatId: string, rigId: string, loadId: string, fraction: number): Promise<void> {
+  const { id } = must(await startDragSetting(boatId, rigId, { loadId, fraction, strengthBasis: 'weakest', rodAngleRad: ROD_ANGLE_RAD }));
+  const pull = async (kind: 'warm-up' | 'bent rod', settingStep: number): Promise<void> => {
+    const shown = must(await workVirtualReel(boatId, rigId, { act: 'pull-drag', rodAngleRad: ROD_ANGLE_RAD }));
+    const read = readDragPull(shown.samples);
+    if (!read.ok) throw new Error(`demo data: ${read.message}`);
+    must(await recordDragPull(boatId, rigId, id, { kind, ...read.value, settingStep, instrument: shown.instrument }));
+  };
+  await pull('warm-up', 0);
+  await pull('warm-up', 0);
+  let clicks = 6;
+  for (let step = 0; step < 30; step += 1) {
+    await pull('bent rod', step);
+    const { dragSetting } = await recordOf(boatId, rigId);
+    if (!dragSetting) throw new Error('demo data: the scale session is gone');
+    const session = judgeScaleSession(sessionPulls(dragSetting), dragSetting.targetN);
+    if (!session) throw new Error('demo data: no pull was read');
+    if (session.verdict === 'pull-again' || session.verdict === 'set') {
+      await pull('bent rod', step);
+      await pull('bent rod', step);
+      const { dragSetting: after } = await recordOf(boatId, rigId);
+      if (after && judgeScaleSession(sessionPulls(after), after.targetN)?.verdict === 'set') {
+        must(await acceptSetting(boatId, rigId, id));
+        return;
+      }
+    }
+    const turn = Math.round((clicks * session.toGoN) / session.medianN) || Math.sign(session.toGoN);
+    const held = Math.max(-20, Math.min(20, turn));
+    clicks += held;
+    must(await workVirtualReel(boatId, rigId, { act: 'turn-drag', clicks: held }));
+  }
+  throw new Error('demo data: the drag could not be set');
+}

@@ -1,0 +1,85 @@
+import { createHash } from 'node:crypto';
+import { existsSync, readFileSync, readdirSync, statSync, writeFileSync } from 'node:fs';
+import { ROOT, runShown, runSync } from './run.mjs';
+import { say, stopWith } from './say.mjs';
+
+const LOCK_MARK = `${ROOT}/node_modules/.tidy-marlin-lock`;
+
+function lockHash() {
+  return createHash('sha256').update(readFileSync(`${ROOT}/package-lock.json`)).digest('hex');
+}
+
+/**
+ * Installs the npm packages of the lockfile when they are missing or were made from another lockfile.
+ * `quiet` sends npm's words to standard error, for commands whose output is data.
+ */
+export async function ensurePackages({ quiet = false } = {}) {
+  const hash = lockHash();
+  if (existsSync(LOCK_MARK) && readFileSync(LOCK_MARK, 'utf8') === hash) return;
+  if (quiet) process.stderr.write('Installing npm packages from the lockfile …\n');
+  else say('Installing npm packages from the lockfile (about a minute) …');
+  const args = ['ci', '--no-audit', '--no-fund', '--loglevel=error'];
+  const status = quiet ? runSync('npm', args).status : await runShown('npm', args);
+  if (status !== 0) stopWith('npm could not install the packages of package-lock.json. Is the npm registry reachable?');
+  writeFileSync(LOCK_MARK, hash);
+}
+
+/** Installs Debian packages, or says in a sentence why that cannot be. */
+export async function ensureDebianPackage(packageName, isThere, whatFor) {
+  if (isThere()) return;
+  if (process.getuid?.() !== 0) {
+    stopWith(
+      `${packageName} is missing, which ${whatFor}. Installing it needs administrator rights: ` +
+        `run "sudo apt-get install ${packageName}" once, then this command again.`,
+    );
+  }
+  if (runSync('apt-get', ['--version']).status !== 0) {
+    stopWith(`${packageName} is missing, which ${whatFor}, and there is no apt-get here to install it with.`);
+  }
+  say(`Installing ${packageName} from Debian's packages …`);
+  const env = { ...process.env, DEBIAN_FRONTEND: 'noninteractive' };
+  const install = () => runSync('apt-get', ['install', '-y', '-q', '--no-install-recommends', packageName], { env });
+  let result = install();
+  if (result.status !== 0) {
+    runSync('apt-get', ['update', '-q'], { env });
+    result = install();
+  }
+  if (result.status !== 0 || !isThere()) {
+    stopWith(`${packageName} could not be installed:\n${result.output.split('\n').slice(-8).join('\n')}`);
+  }
+}
+
+const SOURCE_FOLDERS = ['app', 'components', 'core', 'compute', 'db', 'instruments', 'usecases'];
+const SOURCE_FILES = ['package-lock.json', 'next.config.ts', 'postcss.config.mjs', 'tsconfig.json', 'proxy.ts'];
+
+function filesUnder(folder) {
+  return readdirSync(folder, { recursive: true })
+    .map((name) => `${folder}/${name}`)
+    .filter((path) => statSync(path).isFile());
+}
+
+/** Hash over everything that the built application is made from. */
+export function sourceHash() {
+  const hash = createHash('sha256');
+  const paths = [
+    ...SOURCE_FILES.map((name) => `${ROOT}/${name}`).filter((path) => existsSync(path)),
+    ...SOURCE_FOLDERS.flatMap((name) => filesUnder(`${ROOT}/${name}`)),
+  ].sort();
+  for (const path of paths) hash.update(path.slice(ROOT.length)).update('\0').update(readFileSync(path)).update('\0');
+  return hash.digest('hex');
+}
+
+const BUILD_MARK = `${ROOT}/.next/tidy-marlin-source`;
+
+/** Builds the application when its sources have changed since the last build. */
+export async function ensureBuild() {
+  const hash = sourceHash();
+  if (existsSync(BUILD_MARK) && existsSync(`${ROOT}/.next/BUILD_ID`) && readFileSync(BUILD_MARK, 'utf8') === hash) {
+    return;
+  }
+  const result = runSync(`${ROOT}/node_modules/.bin/next`, ['build'], {
+    env: { ...process.env, NEXT_TELEMETRY_DISABLED: '1' },
+  });
+  if (result.status !== 0) stopWith(`The application could not be built:\n${result.output}`);
+  writeFileSync(BUILD_MARK, hash);
+}

@@ -1,0 +1,18 @@
+import { z } from 'zod';
+import { idSchema, LIMITS, within } from '../limits';
+
+/** What the hands on the virtual bench can do. */
+export const benchInput = z.discriminatedUnion('act', [
+  z.strictObject({ act: z.literal('wind'), segmentId: idSchema }),
+  z.strictObject({ act: z.literal('measure-level') }),
+  z.strictObject({ act: z.literal('walk'), lengthM: within(LIMITS.walkLengthM, 'The length walked') }),
+  z.strictObject({
+    act: z.literal('pull-drag'),
+    rodAngleRad: within({ min: 0, max: Math.PI }, 'The bend of the rod'),
+  }),
+  z.strictObject({ act: z.literal('turn-drag'), clicks: z.int().min(-20).max(20) }),
+]);
+
+export const breakInput = z.strictObject({ productId: idSchema });
+
+export type BenchInput = z.output<typeof benchInput>;

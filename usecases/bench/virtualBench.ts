@@ -1,0 +1,109 @@
+import 'server-only';
+import type { ForceSample } from '../../core/force/forceSample';
+import type { RigRecord } from '../../core/rig/record';
+import {
+  findVirtualLine,
+  findVirtualReel,
+  takeNextPullNumber,
+  updateVirtualReel,
+  type VirtualReelRow,
+} from '../../db/queries/virtualBench';
+import { withTransaction, type Queryable } from '../../db/withTransaction';
+import { VirtualReel } from '../../instruments/virtual/virtualReel';
+import { VirtualForceGauge, VirtualScale } from '../../instruments/virtual/virtualScale';
+import { CHANGED_ELSEWHERE, conflict, done, invalid, notFound, type UseCaseOutcome } from '../outcome';
+import { readRigRecord } from '../rigs/rigRecord';
+import type { BenchInput } from './benchInput';
+
+/** What an instrument on the virtual bench shows after a handling. Never its hidden truth. */
+export interface BenchReading {
+  readonly instrument: string;
+  readonly reading: number | null;
+  readonly levelBelowRimM: number | null;
+  readonly samples: readonly ForceSample[];
+  readonly breakPlace: 'middle' | 'grip' | 'knot' | null;
+}
+
+const NOTHING: BenchReading = { instrument: '', reading: null, levelBelowRimM: null, samples: [], breakPlace: null };
+
+/** Works the virtual reel of a rig once and gives what its instrument shows. */
+export async function workVirtualReel(boatId: string, rigId: string, input: BenchInput): Promise<UseCaseOutcome<BenchReading>> {
+  return withTransaction(async (db) => {
+    const record = await readRigRecord(boatId, rigId, db);
+    const virtual = record && (await findVirtualReel(db, boatId, rigId));
+    if (!record || !virtual) return notFound('virtual reel');
+    const reel = new VirtualReel(virtual.truth, virtual.reelState);
+    const keep = async (after: VirtualReel, shown: Partial<BenchReading>, dragClicks = virtual.dragClicks) => {
+      const written = await updateVirtualReel(db, boatId, rigId, virtual.version, { reelState: after.state, dragClicks });
+      return written ? done({ ...NOTHING, instrument: reel.label.name, ...shown }) : conflict(CHANGED_ELSEWHERE);
+    };
+    switch (input.act) {
+      case 'wind':
+        return windOn(db, record, virtual, reel, input.segmentId, keep);
+      case 'measure-level':
+        if (reel.state.wound.length === 0) return conflict('Nothing is wound on the virtual reel yet.');
+        return keep(reel.rewind(), { levelBelowRimM: reel.levelBelowRimM(), instrument: 'virtual caliper' });
+      case 'walk': {
+        const walked = reel.walk(input.lengthM);
+        if (!walked.ok) return invalid('trueLengthM', walked.message);
+        return keep(walked.value, { reading: walked.value.read() });
+      }
+      case 'turn-drag':
+        return keep(reel, {}, Math.min(200, Math.max(0, virtual.dragClicks + input.clicks)));
+      case 'pull-drag': {
+        if (reel.state.wound.length === 0) return conflict('Nothing is wound on the virtual reel yet.');
+        const seed = virtual.truth.seed * 104729 + virtual.reelState.handlings;
+        const scale = new VirtualScale(virtual.dragTruth, virtual.dragClicks, reel.diameterM(), input.rodAngleRad, seed);
+        return keep(reel.rewind(), { samples: scale.readPull(), instrument: scale.label.name });
+      }
+    }
+  });
+}
+
+/**
+ * Winds the next segment on the virtual reel. A segment that is on already, but not noted, only shows
+ * its reading again: hands do not wind the same line twice.
+ */
+async function windOn(
+  db: Queryable,
+  record: RigRecord,
+  virtual: VirtualReelRow,
+  reel: VirtualReel,
+  segmentId: string,
+  keep: (after: VirtualReel, shown: Partial<BenchReading>) => Promise<UseCaseOutcome<BenchReading>>,
+): Promise<UseCaseOutcome<BenchReading>> {
+  const { load } = record;
+  if (load?.status !== 'winding') return conflict('Take a plan to the bench first.');
+  const order = load.segments.filter((segment) => segment.wound);
+  const index = order.findIndex((segment) => segment.segmentId === segmentId);
+  const segment = order[index];
+  if (!segment) return notFound('wound segment');
+  const onReel = reel.state.wound.length;
+  const showReading = record.reel.counter !== null;
+  if (onReel === index + 1) return keep(reel, { reading: showReading ? reel.read() : null });
+  if (onReel !== index) return conflict('The segments go on in order, from the arbor outwards.');
+  const line = await findVirtualLine(db, record.boat.id, segment.productId);
+  if (!line) return conflict(`The virtual bench has no spool of the line for ${segment.name}.`);
+  const { counter } = record.reel;
+  const byReading = counter && segment.stopReading !== null && !segment.lengthKnown;
+  const after = byReading
+    ? reel.windOnToReading(
+        line.windingTruth,
+        segment.stopReading,
+        (segment.plannedTurns * counter.lengthPerTurnM.value) / counter.unitM,
+      )
+    : reel.windOnLength(line.windingTruth, segment.plannedLengthM);
+  return keep(after, { reading: showReading ? after.read() : null });
+}
+
+/** Breaks the next piece of a line on the virtual force gauge. */
+export async function breakOnVirtualGauge(boatId: string, productId: string): Promise<UseCaseOutcome<BenchReading>> {
+  return withTransaction(async (db) => {
+    const line = await findVirtualLine(db, boatId, productId);
+    const number = await takeNextPullNumber(db, boatId, productId);
+    if (!line || number === null) return notFound('line on the virtual bench');
+    const gauge = new VirtualForceGauge(line.strengthTruth, line.seed * 31 + number);
+    const breakPlace = (line.seed + number) % 9 === 0 ? 'grip' : 'middle';
+    return done({ ...NOTHING, instrument: gauge.label.name, samples: gauge.readPull(), breakPlace });
+  });
+}

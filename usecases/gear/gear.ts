@@ -1,0 +1,118 @@
+import 'server-only';
+import {
+  CALIPER_SD_M,
+  DEFAULT_PACKING,
+  LABEL_DIAMETER_RELATIVE_SD,
+  WRAPPED_DIAMETER_RELATIVE_SD,
+} from '../../core/load/defaults';
+import type { LineProductRecord, ReelRecord } from '../../core/rig/record';
+import { findBoat } from '../../db/queries/boats';
+import { insertLine, listLines, updateLine, type LineInput } from '../../db/queries/lines';
+import { findReel, insertReel, listReels, updateReel, type ReelInput } from '../../db/queries/reels';
+import { insertRig, listRigs } from '../../db/queries/rigs';
+import { reader, withTransaction } from '../../db/withTransaction';
+import { CHANGED_ELSEWHERE, conflict, done, notFound, type UseCaseOutcome } from '../outcome';
+import type { LineFormInput, ReelFormInput, RigFormInput } from './gearInput';
+
+/**
+ * Relative SD of the length a counter takes for a turn, by where it comes from: a maker's statement
+ * is a round figure, a default only a guess at the reel's class.
+ */
+const CONSTANT_RELATIVE_SD = { maker: 0.04, default: 0.1, measured: 0.01 } as const;
+
+function toReel(input: ReelFormInput): ReelInput {
+  const { counter, ...rest } = input;
+  return {
+    ...rest,
+    dimensionSdM: CALIPER_SD_M,
+    dimensionSource: 'measured',
+    counter: counter && {
+      unitM: counter.unitM,
+      digits: counter.digits,
+      display: counter.display,
+      lengthPerTurnM: {
+        value: counter.lengthPerTurnM,
+        sd: counter.lengthPerTurnM * CONSTANT_RELATIVE_SD[counter.source],
+        source: counter.source,
+      },
+    },
+  };
+}
+
+function toLine(input: LineFormInput): LineInput {
+  const relativeSd =
+    input.diameterSource === 'measured' ? WRAPPED_DIAMETER_RELATIVE_SD : LABEL_DIAMETER_RELATIVE_SD[input.material];
+  return {
+    name: input.name,
+    material: input.material,
+    diameterM: { value: input.diameterM, sd: input.diameterM * relativeSd, source: input.diameterSource },
+    packing: DEFAULT_PACKING[input.material],
+    labelStrengthN: input.labelStrengthN,
+  };
+}
+
+export interface Gear {
+  readonly boat: { readonly id: string; readonly name: string };
+  readonly reels: readonly ReelRecord[];
+  readonly lines: readonly LineProductRecord[];
+}
+
+/** The reels and lines of a boat, or null when there is no such boat. */
+export async function readGear(boatId: string): Promise<Gear | null> {
+  const db = reader();
+  const boat = await findBoat(db, boatId);
+  if (!boat) return null;
+  const [reels, lines] = await Promise.all([listReels(db, boatId), listLines(db, boatId)]);
+  return { boat, reels, lines };
+}
+
+export async function createReel(boatId: string, input: ReelFormInput): Promise<UseCaseOutcome<{ id: string }>> {
+  return withTransaction(async (db) => {
+    if (!(await findBoat(db, boatId))) return notFound('boat');
+    return done({ id: await insertReel(db, boatId, toReel(input)) });
+  });
+}
+
+export async function changeReel(
+  boatId: string,
+  reelId: string,
+  version: number,
+  input: ReelFormInput,
+): Promise<UseCaseOutcome<{ id: string }>> {
+  return withTransaction(async (db) => {
+    if (!(await findReel(db, boatId, reelId))) return notFound('reel');
+    const written = await updateReel(db, boatId, reelId, version, toReel(input));
+    return written ? done({ id: reelId }) : conflict(CHANGED_ELSEWHERE);
+  });
+}
+
+export async function createLine(boatId: string, input: LineFormInput): Promise<UseCaseOutcome<{ id: string }>> {
+  return withTransaction(async (db) => {
+    if (!(await findBoat(db, boatId))) return notFound('boat');
+    return done({ id: await insertLine(db, boatId, toLine(input)) });
+  });
+}
+
+export async function changeLine(
+  boatId: string,
+  lineId: string,
+  version: number,
+  input: LineFormInput,
+): Promise<UseCaseOutcome<{ id: string }>> {
+  return withTransaction(async (db) => {
+    const lines = await listLines(db, boatId);
+    if (!lines.some((line) => line.id === lineId)) return notFound('line');
+    const written = await updateLine(db, boatId, lineId, version, toLine(input));
+    return written ? done({ id: lineId }) : conflict(CHANGED_ELSEWHERE);
+  });
+}
+
+export async function createRig(boatId: string, input: RigFormInput): Promise<UseCaseOutcome<{ id: string }>> {
+  return withTransaction(async (db) => {
+    if (!(await findReel(db, boatId, input.reelId))) return notFound('reel');
+    const rigs = await listRigs(db, boatId);
+    const taken = rigs.some((rig) => rig.reelId === input.reelId);
+    if (taken) return conflict('That reel carries another rig already: one reel holds one line at a time.');
+    return done({ id: await insertRig(db, boatId, { ...input, lockerOrder: rigs.length }) });
+  });
+}

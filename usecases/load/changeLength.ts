@@ -1,0 +1,46 @@
+import 'server-only';
+import { currentLine } from '../../core/rig/currentLine';
+import { insertLineChange } from '../../db/queries/loads';
+import { insertLogEntry } from '../../db/queries/log';
+import { findVirtualReel, updateVirtualReel } from '../../db/queries/virtualBench';
+import { withTransaction, type Queryable } from '../../db/withTransaction';
+import { VirtualReel } from '../../instruments/virtual/virtualReel';
+import { conflict, done, invalid, notFound, type UseCaseOutcome } from '../outcome';
+import { readRigRecord } from '../rigs/rigRecord';
+import type { LineChangeInput } from './loadInput';
+
+/** Records line that was stripped, lost or added after winding; everything downstream follows. */
+export async function changeLength(
+  boatId: string,
+  rigId: string,
+  loadId: string,
+  input: LineChangeInput,
+): Promise<UseCaseOutcome<{ done: true }>> {
+  return withTransaction(async (db) => {
+    const record = await readRigRecord(boatId, rigId, db);
+    const load = record?.load;
+    if (!record || load?.id !== loadId) return notFound('load');
+    if (load.status !== 'wound') return conflict('Finish winding first.');
+    const changeM = input.reason === 'added' ? Math.abs(input.changeM) : -Math.abs(input.changeM);
+    const line = currentLine(record);
+    if (!line.ok) return invalid('changeM', line.message);
+    const segment = line.value.line.segments.find((candidate) => candidate.id === input.segmentId);
+    if (!segment) return notFound('segment on this spool');
+    if (segment.lengthM + changeM < 0) {
+      return invalid('changeM', `Only ${segment.lengthM.toFixed(1)} m of ${segment.name} is left to lose.`);
+    }
+    await insertLineChange(db, boatId, loadId, { ...input, changeM });
+    await insertLogEntry(db, boatId, rigId, 'load', `${segment.name}: ${Math.abs(changeM).toFixed(1)} m ${input.reason}. ${input.note}`.trim());
+    if (segment.wound) await followOnVirtualReel(db, boatId, rigId, -changeM);
+    return done({ done: true });
+  });
+}
+
+/** The virtual reel's own line follows what the person did to it. */
+async function followOnVirtualReel(db: Queryable, boatId: string, rigId: string, strippedM: number): Promise<void> {
+  const virtual = await findVirtualReel(db, boatId, rigId);
+  if (!virtual || virtual.reelState.wound.length === 0) return;
+  const after = new VirtualReel(virtual.truth, virtual.reelState).strip(strippedM);
+  if (!after.ok) return;
+  await updateVirtualReel(db, boatId, rigId, virtual.version, { reelState: after.value.state, dragClicks: virtual.dragClicks });
+}

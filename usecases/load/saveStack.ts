@@ -1,0 +1,57 @@
+import 'server-only';
+import { planForRig } from '../../core/rig/planForRig';
+import { DEFAULT_LEVEL_BELOW_RIM_M } from '../../core/load/defaults';
+import type { RigRecord } from '../../core/rig/record';
+import { advanceRigVersion, clearStack, placeJoin, placeSegment } from '../../db/queries/rigs';
+import { withTransaction } from '../../db/withTransaction';
+import { LIMITS } from '../limits';
+import { CHANGED_ELSEWHERE, conflict, done, invalid, notFound, type Refusal, type UseCaseOutcome } from '../outcome';
+import { readRigRecord } from '../rigs/rigRecord';
+import type { StackInput } from './stackInput';
+
+/** Height over the rim that no line stays on (m). */
+const IMPOSSIBLE_ABOVE_RIM_M = 0.003;
+
+/** Why a stack cannot be right on this reel, or null. */
+function refuseStack(record: RigRecord, stack: StackInput): Refusal | null {
+  const strange = stack.segments.findIndex((segment) => !record.products.some((line) => line.id === segment.productId));
+  if (strange >= 0) return invalid(`segments[${strange}].productId`, 'Choose a line of this boat.');
+  const plan = planForRig({ ...record, segments: stack.segments }, DEFAULT_LEVEL_BELOW_RIM_M);
+  if (!plan.ok) return invalid('segments', plan.message);
+  const solved = plan.value.line.segments.find((segment) => segment.id === plan.value.solvedSegmentId);
+  if (solved && solved.lengthM > LIMITS.segmentLengthM.max) {
+    return invalid('segments', `It would take ${solved.lengthM.toFixed(0)} m of ${solved.name}: check the line's diameter and the reel's size.`);
+  }
+  const aboveRimM = (plan.value.line.fullDiameterM - record.reel.fullDiameterM.value) / 2;
+  if (aboveRimM > IMPOSSIBLE_ABOVE_RIM_M) {
+    const top = plan.value.line.segments.findLast((segment) => segment.wound);
+    return invalid(
+      'segments',
+      `This stack would stand ${(aboveRimM * 1000).toFixed(1)} mm above the rim and cannot fit. ` +
+        `Leave the length of one segment to be worked out${top ? `, or take line off: ${top.name} is on top` : ''}.`,
+    );
+  }
+  return null;
+}
+
+/** Replaces a rig's stack. Loads that were wound from the old one keep their own copy. */
+export async function saveStack(boatId: string, rigId: string, stack: StackInput): Promise<UseCaseOutcome<{ version: number }>> {
+  return withTransaction(async (db) => {
+    const record = await readRigRecord(boatId, rigId, db);
+    if (!record) return notFound('rig');
+    const refusal = refuseStack(record, stack);
+    if (refusal) return refusal;
+    if (record.load?.status === 'winding') {
+      return conflict('This rig is being wound: finish or abandon the winding before the stack is changed.');
+    }
+    if (!(await advanceRigVersion(db, boatId, rigId, stack.version))) return conflict(CHANGED_ELSEWHERE);
+    await clearStack(db, boatId, rigId);
+    for (const [position, segment] of stack.segments.entries()) {
+      if (!(await placeSegment(db, boatId, rigId, position, segment))) {
+        throw new Error(`saveStack: segment ${segment.id} belongs to another rig`);
+      }
+    }
+    for (const join of stack.joins) await placeJoin(db, boatId, rigId, join);
+    return done({ version: stack.version + 1 });
+  });
+}

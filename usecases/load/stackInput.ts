@@ -1,0 +1,55 @@
+import { z } from 'zod';
+import { JOIN_KIND_NAMES } from '../../core/joins/joinKinds';
+import { SEGMENT_ROLES } from '../../core/rig/record';
+import { idSchema, LIMITS, nameSchema, within } from '../limits';
+
+const segmentInput = z.strictObject({
+  id: idSchema,
+  name: nameSchema,
+  role: z.enum(SEGMENT_ROLES),
+  productId: idSchema,
+  lengthM: within(LIMITS.segmentLengthM, 'The length of a segment').nullable(),
+  lengthKnown: z.boolean(),
+  wound: z.boolean(),
+  colours: z.array(z.string().trim().min(1).max(30)).max(20, 'At most 20 colours.'),
+});
+
+const joinInput = z.strictObject({
+  innerSegmentId: idSchema.nullable(),
+  outerSegmentId: idSchema,
+  kind: z.enum(JOIN_KIND_NAMES),
+});
+
+/** The whole stack of a rig from the arbor outwards, with its joins. */
+export const stackInput = z
+  .strictObject({
+    version: z.int().min(1),
+    segments: z.array(segmentInput).min(1, 'A rig needs at least one segment.').max(40, 'At most 40 segments.'),
+    joins: z.array(joinInput).max(41),
+  })
+  .superRefine(({ segments, joins }, context) => {
+    const issue = (path: (string | number)[], message: string): void => context.addIssue({ code: 'custom', path, message });
+    const ids = segments.map((segment) => segment.id);
+    ids.forEach((id, index) => {
+      if (ids.indexOf(id) !== index) issue(['segments', index, 'id'], 'This segment stands twice in the stack.');
+    });
+    const solved = segments.flatMap((segment, index) => (segment.lengthM === null ? [index] : []));
+    for (const index of solved.slice(1)) issue(['segments', index, 'lengthM'], 'Only one segment can be left to be worked out.');
+    const firstByHand = segments.findIndex((segment) => !segment.wound);
+    segments.forEach((segment, index) => {
+      if (!segment.wound && segment.lengthM === null) {
+        issue(['segments', index, 'lengthM'], 'What is let out by hand needs a length: it does not fill the spool.');
+      }
+      if (segment.wound && firstByHand >= 0 && index > firstByHand) {
+        issue(['segments', index, 'wound'], 'A wound segment cannot lie outside one that is let out by hand.');
+      }
+    });
+    joins.forEach((join, index) => {
+      const outer = ids.indexOf(join.outerSegmentId);
+      const inner = join.innerSegmentId === null ? -1 : ids.indexOf(join.innerSegmentId);
+      const meets = outer >= 0 && (join.innerSegmentId === null ? outer === 0 : inner >= 0 && inner === outer - 1);
+      if (!meets) issue(['joins', index], 'A join must join two neighbours of the stack, or the first one to the arbor.');
+    });
+  });
+
+export type StackInput = z.output<typeof stackInput>;

@@ -1,0 +1,93 @@
+import 'server-only';
+import type { ReelRecord, RigRecord } from '../../core/rig/record';
+import { findBoat, type BoatRow } from '../../db/queries/boats';
+import { findCalibration, listTrials } from '../../db/queries/count';
+import { findDragSetting } from '../../db/queries/drag';
+import { listLines } from '../../db/queries/lines';
+import { findNewestLoad } from '../../db/queries/loads';
+import { listLog } from '../../db/queries/log';
+import { findReel, listReels } from '../../db/queries/reels';
+import { findRig, listJoins, listRigs, listSegments, type RigRow } from '../../db/queries/rigs';
+import { listStrengthTests } from '../../db/queries/strength';
+import { listVirtualLineIds, listVirtualRigIds } from '../../db/queries/virtualBench';
+import { reader, type Queryable } from '../../db/withTransaction';
+
+/** What all rigs of one boat share. */
+interface BoatGear {
+  readonly boat: BoatRow;
+  readonly products: RigRecord['products'];
+  readonly strengthTests: RigRecord['strengthTests'];
+  readonly virtualRigIds: readonly string[];
+  readonly virtualProductIds: readonly string[];
+}
+
+async function readGear(db: Queryable, boat: BoatRow): Promise<BoatGear> {
+  const [products, strengthTests, virtualRigIds, virtualProductIds] = await Promise.all([
+    listLines(db, boat.id),
+    listStrengthTests(db, boat.id),
+    listVirtualRigIds(db, boat.id),
+    listVirtualLineIds(db, boat.id),
+  ]);
+  return { boat, products, strengthTests, virtualRigIds, virtualProductIds };
+}
+
+async function assemble(db: Queryable, gear: BoatGear, rig: RigRow, reel: ReelRecord): Promise<RigRecord> {
+  const boatId = gear.boat.id;
+  const [segments, joins, load, calibration, dragSetting, log] = await Promise.all([
+    listSegments(db, boatId, rig.id),
+    listJoins(db, boatId, rig.id),
+    findNewestLoad(db, boatId, rig.id),
+    findCalibration(db, boatId, rig.id),
+    findDragSetting(db, boatId, rig.id),
+    listLog(db, boatId, rig.id),
+  ]);
+  return {
+    boat: { id: boatId, name: gear.boat.name },
+    id: rig.id,
+    name: rig.name,
+    note: rig.note,
+    version: rig.version,
+    reel,
+    products: gear.products,
+    segments,
+    joins,
+    load,
+    trials: load ? await listTrials(db, boatId, load.id) : [],
+    calibration,
+    strengthTests: gear.strengthTests,
+    dragSetting,
+    log,
+    hasVirtualReel: gear.virtualRigIds.includes(rig.id),
+    virtualProductIds: gear.virtualProductIds,
+  };
+}
+
+/** The whole record of one rig of a boat, or null when that boat has no such rig. */
+export async function readRigRecord(boatId: string, rigId: string, db: Queryable = reader()): Promise<RigRecord | null> {
+  const [boat, rig] = await Promise.all([findBoat(db, boatId), findRig(db, boatId, rigId)]);
+  if (!boat || !rig) return null;
+  const [gear, reel] = await Promise.all([readGear(db, boat), findReel(db, boatId, rig.reelId)]);
+  if (!reel) throw new Error(`readRigRecord: rig ${rigId} has no reel`);
+  return assemble(db, gear, rig, reel);
+}
+
+export interface Locker {
+  readonly boat: BoatRow;
+  readonly rigs: readonly RigRecord[];
+}
+
+/** Every rig of a boat, in the order of the locker, or null when there is no such boat. */
+export async function readLocker(boatId: string): Promise<Locker | null> {
+  const db = reader();
+  const boat = await findBoat(db, boatId);
+  if (!boat) return null;
+  const [gear, rigs, reels] = await Promise.all([readGear(db, boat), listRigs(db, boatId), listReels(db, boatId)]);
+  const records = await Promise.all(
+    rigs.map((rig) => {
+      const reel = reels.find((candidate) => candidate.id === rig.reelId);
+      if (!reel) throw new Error(`readLocker: rig ${rig.id} has no reel`);
+      return assemble(db, gear, rig, reel);
+    }),
+  );
+  return { boat, rigs: records };
+}
