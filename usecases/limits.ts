@@ -33,3 +33,8 @@ export const readingSchema = z
   .int('A counter reading is a whole number.')
   .min(0, 'A counter reading is not negative.')
   .max(999_999, 'That is more than a counter has digits for.');
+
+/** True for text that can be an identifier here; anything else is simply not found. */
+export function isUuid(text: string): boolean {
+  return idSchema.safeParse(text).success;
+}

@@ -57,7 +57,7 @@ CREATE TABLE loads (
   id uuid NOT NULL DEFAULT gen_random_uuid() PRIMARY KEY,
   boat_id uuid NOT NULL,
   rig_id uuid NOT NULL,
-  status text NOT NULL CHECK (status IN ('winding', 'wound')),
+  status text NOT NULL CHECK (status IN ('winding', 'wound', 'abandoned')),
   started_at timestamptz NOT NULL DEFAULT now(),
   finished_at timestamptz,
   level_below_rim_m double precision CHECK (level_below_rim_m BETWEEN -0.02 AND 0.2),

@@ -15,7 +15,7 @@ export function standing(table: string): string {
 
 interface LoadRow {
   id: string;
-  status: LoadRecord['status'];
+  status: LoadRecord['status'] | 'abandoned';
   started_at: string;
   finished_at: string | null;
   level_below_rim_m: number | null;
@@ -40,7 +40,10 @@ interface LoadSegmentRow {
   colours: string[];
 }
 
-/** The newest load of a rig with all that belongs to it, or null. */
+/**
+ * The newest load of a rig with all that belongs to it, or null. An abandoned winding leaves a spool of
+ * which nothing is known, so the loads before it do not count either.
+ */
 export async function findNewestLoad(db: Queryable, boatId: string, rigId: string): Promise<LoadRecord | null> {
   const loads = await db.query<LoadRow>(
     `SELECT id, status, started_at, finished_at, level_below_rim_m, basis, version FROM loads
@@ -48,7 +51,7 @@ export async function findNewestLoad(db: Queryable, boatId: string, rigId: strin
     [boatId, rigId],
   );
   const load = loads.rows[0];
-  if (!load) return null;
+  if (!load || load.status === 'abandoned') return null;
   return {
     id: load.id,
     status: load.status,
@@ -217,4 +220,13 @@ export async function insertLineChange(
     'INSERT INTO line_changes (boat_id, load_id, segment_id, change_m, reason, note) VALUES ($1, $2, $3, $4, $5, $6)',
     [boatId, loadId, change.segmentId, change.changeM, change.reason, change.note],
   );
+}
+
+/** Gives up a winding; false when it is not being wound any more. */
+export async function abandonLoad(db: Queryable, boatId: string, loadId: string): Promise<boolean> {
+  const result = await db.query(
+    "UPDATE loads SET status = 'abandoned', version = version + 1 WHERE boat_id = $1 AND id = $2 AND status = 'winding'",
+    [boatId, loadId],
+  );
+  return result.rowCount === 1;
 }

@@ -55,6 +55,8 @@ export interface Gear {
   readonly boat: { readonly id: string; readonly name: string };
   readonly reels: readonly ReelRecord[];
   readonly lines: readonly LineProductRecord[];
+  /** Reels that carry no rig yet. */
+  readonly freeReelIds: readonly string[];
 }
 
 /** The reels and lines of a boat, or null when there is no such boat. */
@@ -62,8 +64,9 @@ export async function readGear(boatId: string): Promise<Gear | null> {
   const db = reader();
   const boat = await findBoat(db, boatId);
   if (!boat) return null;
-  const [reels, lines] = await Promise.all([listReels(db, boatId), listLines(db, boatId)]);
-  return { boat, reels, lines };
+  const [reels, lines, rigs] = await Promise.all([listReels(db, boatId), listLines(db, boatId), listRigs(db, boatId)]);
+  const taken = new Set(rigs.map((rig) => rig.reelId));
+  return { boat, reels, lines, freeReelIds: reels.filter((reel) => !taken.has(reel.id)).map((reel) => reel.id) };
 }
 
 export async function createReel(boatId: string, input: ReelFormInput): Promise<UseCaseOutcome<{ id: string }>> {

@@ -4,7 +4,7 @@ import { planForRig, productOf } from '../../core/rig/planForRig';
 import { loadBasis } from '../../core/rig/bases';
 import { currentLine } from '../../core/rig/currentLine';
 import type { LoadSegmentRecord, RigRecord } from '../../core/rig/record';
-import { finishLoad, insertLoad, insertLoadSegment, insertWindingEntry } from '../../db/queries/loads';
+import { abandonLoad, finishLoad, insertLoad, insertLoadSegment, insertWindingEntry } from '../../db/queries/loads';
 import { insertLogEntry } from '../../db/queries/log';
 import { advanceRigVersion } from '../../db/queries/rigs';
 import { findVirtualReel, updateVirtualReel } from '../../db/queries/virtualBench';
@@ -118,6 +118,15 @@ export async function finishWinding(
     if (!line.ok) return invalid('levelBelowRimM', line.message);
     if (!(await finishLoad(db, boatId, loadId, input.version, input.levelBelowRimM))) return conflict(CHANGED_ELSEWHERE);
     await insertLogEntry(db, boatId, rigId, 'load', `Loaded: ${load.segments.map((segment) => segment.name).join(', ')}.`);
+    return done({ done: true });
+  });
+}
+
+/** Gives up a winding: the spool is emptied, the log of it stays. */
+export async function abandonWinding(boatId: string, rigId: string, loadId: string): Promise<UseCaseOutcome<{ done: true }>> {
+  return withTransaction(async (db) => {
+    if (!(await abandonLoad(db, boatId, loadId))) return conflict('This load is not being wound.');
+    await insertLogEntry(db, boatId, rigId, 'load', 'Winding abandoned; the spool was emptied.');
     return done({ done: true });
   });
 }

@@ -1,0 +1,5 @@
+import { CountStation } from '@/components/count/CountStation';
+
+export default function CountPage() {
+  return <CountStation />;
+}

@@ -1,0 +1,5 @@
+import { DragStation } from '@/components/drag/DragStation';
+
+export default function DragPage() {
+  return <DragStation />;
+}

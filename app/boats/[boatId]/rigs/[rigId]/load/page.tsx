@@ -1,0 +1,5 @@
+import { LoadStation } from '@/components/load/LoadStation';
+
+export default function LoadPage() {
+  return <LoadStation />;
+}

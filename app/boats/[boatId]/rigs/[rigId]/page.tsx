@@ -1,0 +1,5 @@
+import { WholeLine } from '@/components/rig/WholeLine';
+
+export default function RigPage() {
+  return <WholeLine />;
+}

@@ -1,0 +1,5 @@
+import { StrengthStation } from '@/components/strength/StrengthStation';
+
+export default function StrengthPage() {
+  return <StrengthStation />;
+}

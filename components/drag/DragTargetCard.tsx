@@ -1,0 +1,98 @@
+'use client';
+
+import { useState } from 'react';
+import { dragTarget, FRACTION_LIMITS, FRACTION_PRESETS, type DragBasis } from '@/core/drag/dragTarget';
+import { estimatedGuideFactor } from '@/core/drag/guideFactor';
+import { PLUS_MINUS_SDS } from '@/core/numerics/propagate';
+import { dragBases } from '@/core/rig/dragBases';
+import type { LoadRecord } from '@/core/rig/record';
+import type { RigView } from '@/core/rig/rigView';
+import { TextField } from '@/components/fields/TextField';
+import { isText, useDraft } from '@/components/fields/useDraft';
+import { useSend } from '@/components/http/useSend';
+import { useRig } from '@/components/rig/RigProvider';
+import { Button } from '@/components/ui/Button';
+import { Caution } from '@/components/ui/Card';
+import { useUnits } from '@/components/units/UnitsProvider';
+
+const BASIS_NAMES: Readonly<Record<DragBasis, string>> = {
+  weakest: 'weakest place',
+  tested: 'tested line',
+  label: 'label',
+};
+
+const ROD_ANGLE_RAD = Math.PI / 3;
+
+/** The target at the tip, from every basis side by side, and the start of a scale session. */
+export function DragTargetCard({ view, load }: { view: RigView; load: LoadRecord }) {
+  const { record } = useRig();
+  const { format } = useUnits();
+  const { sendNow, state, fieldError } = useSend();
+  const [typedPercent, setTypedPercent] = useDraft(`fraction:${load.id}`, isText);
+  const [chosen, setChosen] = useState<DragBasis>('weakest');
+  const percentText = typedPercent ?? '25';
+  const percent = Number(percentText.replace(',', '.'));
+  const fraction = percent / 100;
+  const readable = Number.isFinite(percent) && fraction >= FRACTION_LIMITS.min && fraction <= FRACTION_LIMITS.max;
+  const choices = dragBases(record, view.current.line);
+  const basis = choices.find((choice) => choice.basis === chosen);
+  const outcome = basis?.strengthN && readable ? dragTarget(basis.strengthN, fraction, record.reel.dragLimitN) : null;
+  const guide = estimatedGuideFactor(ROD_ANGLE_RAD);
+  const begin = async (): Promise<void> => {
+    const body = { loadId: load.id, fraction, strengthBasis: chosen, rodAngleRad: ROD_ANGLE_RAD };
+    const result = await sendNow('POST', `/api/boats/${record.boat.id}/rigs/${record.id}/drag-settings`, body, 'The target is fixed. Warm the drag up with two pulls.');
+    if (result.ok) setTypedPercent(null);
+  };
+  return (
+    <div className="flex flex-col gap-4">
+      <div aria-live="polite">
+        {outcome?.ok ? (
+          <>
+            <p className="figures text-4xl font-bold">{format.force(outcome.value.targetN.value, outcome.value.targetN.plusMinus)}</p>
+            <p>
+              at the rod&apos;s tip: {format.percent(fraction)} of {basis?.strengthN && format.force(basis.strengthN.value)}, {basis?.reason} ({basis?.of}).{' '}
+              {outcome.value.limitedToN !== null && "Held down to the maker's drag limit of this reel. "}
+              Straight off the reel that is about {format.force(outcome.value.targetN.value / guide.value)}, with guides taken as × {guide.value.toFixed(2)} ±{' '}
+              {(PLUS_MINUS_SDS * guide.sd).toFixed(2)} (a default for a rod bent to 60°, not measured).
+            </p>
+            {outcome.value.warnings.includes('high-fraction') && <p className="mt-1 font-semibold text-warn">Past a third of the strength a surge has little room: fish jerk several times the steady pull.</p>}
+          </>
+        ) : (
+          <p>{readable ? `That basis is not known: ${basis?.reason ?? ''}.` : 'Type a share of the strength between 5 and 40 per cent.'}</p>
+        )}
+      </div>
+      <div className="flex flex-wrap items-end gap-2">
+        <div className="w-32">
+          <TextField label="Share, per cent" inputMode="decimal" figures value={percentText} onChange={setTypedPercent} error={readable ? fieldError('fraction') : 'Between 5 and 40.'} />
+        </div>
+        {FRACTION_PRESETS.map((preset) => (
+          <Button key={preset} aria-pressed={fraction === preset} onClick={() => setTypedPercent(String(100 * preset))}>
+            {100 * preset} %
+          </Button>
+        ))}
+      </div>
+      <fieldset>
+        <legend className="text-sm font-semibold">Share of what</legend>
+        <div className="mt-1 grid gap-2 sm:grid-cols-3">
+          {choices.map((choice) => (
+            <label key={choice.basis} className={`flex flex-col border-2 p-2 ${choice.basis === chosen ? 'border-chalk' : 'border-edge'} ${choice.strengthN ? 'cursor-pointer' : 'opacity-70'}`}>
+              <span className="flex items-center gap-2 font-semibold">
+                <input type="radio" name="basis" value={choice.basis} checked={choice.basis === chosen} disabled={!choice.strengthN} onChange={() => setChosen(choice.basis)} className="size-4 accent-chalk" />
+                {BASIS_NAMES[choice.basis]}
+              </span>
+              <span className="figures">{choice.strengthN && readable ? format.force(choice.strengthN.value * fraction) : 'not known'}</span>
+              <span className="text-xs text-ink-soft">{choice.strengthN ? `${format.force(choice.strengthN.value)}: ${choice.of}` : choice.reason}</span>
+            </label>
+          ))}
+        </div>
+      </fieldset>
+      <Caution>
+        {record.reel.dragLimitN === null ? "The maker's drag limit of this reel is not on record: look it up, it" : `The maker's drag limit (${format.force(record.reel.dragLimitN)})`} goes before this
+        figure, and so do tournament rules and a qualified reel technician.
+      </Caution>
+      <Button weight="main" disabled={state.kind === 'sending' || !outcome?.ok} onClick={() => void begin()}>
+        Begin a scale session
+      </Button>
+    </div>
+  );
+}

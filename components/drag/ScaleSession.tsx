@@ -1,0 +1,230 @@
+'use client';
+
+import { useState } from 'react';
+import { measuredGuideFactor } from '@/core/drag/guideFactor';
+import { readDragPull, STICKY_RATIO } from '@/core/drag/readPull';
+import { judgeScaleSession, type ScaleSession as Judgement } from '@/core/drag/scaleSession';
+import type { ForceSample } from '@/core/force/forceSample';
+import { PLUS_MINUS_SDS } from '@/core/numerics/propagate';
+import type { DragPullRecord, DragSettingRecord } from '@/core/rig/record';
+import { sessionPulls } from '@/core/rig/sessionPulls';
+import { TracePlot } from '@/components/bench/TracePlot';
+import { useVirtualReel } from '@/components/bench/useVirtualReel';
+import { VirtualBench } from '@/components/bench/VirtualMark';
+import { QuantityField, useQuantity } from '@/components/fields/QuantityField';
+import { ChoiceField } from '@/components/fields/TextField';
+import { useSend } from '@/components/http/useSend';
+import { useRig } from '@/components/rig/RigProvider';
+import { Button } from '@/components/ui/Button';
+import { Caution } from '@/components/ui/Card';
+import { useUnits } from '@/components/units/UnitsProvider';
+import { LIMITS } from '@/usecases/limits';
+
+/** Warm-up pulls before any that counts. */
+const WARM_UPS = 2;
+
+const KINDS: readonly { value: DragPullRecord['kind']; text: string }[] = [
+  { value: 'warm-up', text: 'warm-up, does not count' },
+  { value: 'bent rod', text: 'through the bent rod' },
+  { value: 'straight', text: 'straight off the reel' },
+];
+
+/** Pulls with a scale until the last three agree with the target and with each other. */
+export function ScaleSession({ setting, onAnother }: { setting: DragSettingRecord; onAnother: () => void }) {
+  const { record } = useRig();
+  const { format } = useUnits();
+  const { sendNow, state, fieldError } = useSend();
+  const bench = useVirtualReel();
+  const [samples, setSamples] = useState<readonly ForceSample[]>([]);
+  const [turned, setTurned] = useState(false);
+  const [instrument, setInstrument] = useState('read by eye');
+  const warmUps = setting.pulls.filter((pull) => pull.kind === 'warm-up').length;
+  const [picked, setPicked] = useState<DragPullRecord['kind'] | null>(null);
+  const kind = picked ?? (warmUps < WARM_UPS ? 'warm-up' : 'bent rod');
+  const moving = useQuantity(`moving:${setting.id}`, 'force', null, LIMITS.forceN);
+  const breakaway = useQuantity(`breakaway:${setting.id}`, 'force', null, LIMITS.forceN);
+  const judgement = judgeScaleSession(sessionPulls(setting), setting.targetN);
+  const lastStep = Math.max(0, ...setting.pulls.map((pull) => pull.settingStep));
+  const path = `/api/boats/${record.boat.id}/rigs/${record.id}/drag-settings/${setting.id}`;
+  const busy = state.kind === 'sending' || bench.busy;
+  const last = setting.pulls.at(-1);
+
+  const recordPull = async (): Promise<void> => {
+    const settingStep = turned ? lastStep + 1 : lastStep;
+    const body = { kind, movingN: moving.value, breakawayN: breakaway.value ?? moving.value, settingStep, instrument };
+    const result = await sendNow('POST', `${path}/pulls`, body);
+    if (!result.ok) return;
+    moving.forget();
+    breakaway.forget();
+    setTurned(false);
+    setSamples([]);
+    setPicked(null);
+    setInstrument('read by eye');
+  };
+  const pull = async (): Promise<void> => {
+    const shown = await bench.work({ act: 'pull-drag', rodAngleRad: kind === 'straight' ? 0 : setting.rodAngleRad });
+    if (!shown) return;
+    setSamples(shown.samples);
+    const read = readDragPull(shown.samples);
+    if (!read.ok) return;
+    moving.set({ text: read.value.movingN.toFixed(2), unit: 'N' });
+    breakaway.set({ text: read.value.breakawayN.toFixed(2), unit: 'N' });
+    setInstrument(shown.instrument);
+  };
+  const turn = async (clicks: number): Promise<void> => {
+    if (await bench.work({ act: 'turn-drag', clicks })) setTurned(true);
+  };
+
+  if (setting.acceptedAt) return <Accepted setting={setting} judgement={judgement} onAnother={onAnother} />;
+  return (
+    <div className="flex flex-col gap-4">
+      <Verdict setting={setting} judgement={judgement} warmUps={warmUps} />
+      <Caution>Rod secured or held by somebody. Never a wrap round a hand; gloves with braid. Pull slowly and read the moving pull, not the jerk.</Caution>
+      <div className="grid grid-cols-2 gap-2">
+        <ChoiceField label="This pull is" value={kind} options={KINDS} onChange={setPicked} />
+        <QuantityField label="Moving pull" {...moving.field} error={fieldError('movingN')} />
+        <QuantityField label="Jerk that starts it" {...breakaway.field} error={fieldError('breakawayN')} hint="leave empty if not read" />
+      </div>
+      <label className="flex min-h-9 items-center gap-2 text-sm">
+        <input type="checkbox" checked={turned} onChange={(event) => setTurned(event.target.checked)} className="size-5 accent-chalk" />
+        the drag was turned since the last pull
+      </label>
+      <Button weight="main" disabled={busy || moving.value === null} onClick={() => void recordPull()}>
+        Record this pull
+      </Button>
+      {record.hasVirtualReel && (
+        <VirtualBench instrument="scale on the virtual reel">
+          <Button disabled={busy} onClick={() => void pull()}>
+            Pull the virtual scale
+          </Button>
+          {[-5, -1, 1, 5].map((clicks) => (
+            <Button key={clicks} disabled={busy} aria-label={`${clicks > 0 ? 'Tighten' : 'Ease'} the virtual drag by ${Math.abs(clicks)}`} onClick={() => void turn(clicks)}>
+              {clicks > 0 ? `+${clicks}` : `−${-clicks}`}
+            </Button>
+          ))}
+          <TracePlot samples={samples} label="The virtual pull" />
+        </VirtualBench>
+      )}
+      <PullList setting={setting} />
+      <div className="flex flex-wrap gap-2">
+        <Button weight="main" disabled={busy || judgement?.verdict !== 'set'} onClick={() => void sendNow('POST', `${path}/accept`, {}, 'The drag is set.')}>
+          Accept this setting
+        </Button>
+        {last && (
+          <Button
+            weight="quiet"
+            disabled={busy}
+            onClick={() => void sendNow('POST', `/api/boats/${record.boat.id}/withdrawals`, { kind: 'dragPull', id: last.id, rigId: record.id, reason: 'undone at the scale' }, 'The last pull is taken back.')}
+          >
+            Undo the last pull
+          </Button>
+        )}
+        <Button weight="quiet" onClick={onAnother}>
+          Choose another target
+        </Button>
+      </div>
+      <GuideFactor setting={setting} format={format} />
+    </div>
+  );
+}
+
+function Verdict({ setting, judgement, warmUps }: { setting: DragSettingRecord; judgement: Judgement | null; warmUps: number }) {
+  const { format } = useUnits();
+  const words = (): string => {
+    if (!judgement) return warmUps < WARM_UPS ? `Warm up: ${WARM_UPS - warmUps} more pull${WARM_UPS - warmUps === 1 ? '' : 's'} that do not count.` : 'Pull through the bent rod.';
+    switch (judgement.verdict) {
+      case 'tighten':
+        return `A little more: ${format.force(judgement.toGoN)} to go.`;
+      case 'ease':
+        return `A little less: ${format.force(-judgement.toGoN)} too much.`;
+      case 'pull-again':
+        return 'On target. Pull again: three pulls must agree.';
+      case 'scattered':
+        return `On target, but the pulls scatter by ${format.force(judgement.spreadN)}: pull more slowly.`;
+      case 'set':
+        return `Set: the last three agree within ${format.force(judgement.spreadN)}.`;
+    }
+  };
+  return (
+    <div aria-live="polite">
+      <p className="figures text-4xl font-bold">
+        {judgement ? format.force(judgement.medianN) : '–'} <span className="text-lg">of {format.force(setting.targetN)}</span>
+      </p>
+      <p className="text-lg font-semibold">{words()}</p>
+      {judgement?.sticky && (
+        <p className="mt-1 text-sm text-warn">
+          It starts at {judgement.breakawayRatio.toFixed(2)} times its moving pull; above {STICKY_RATIO} a drag is sticky, and a light fish breaks off at the start. Washers want cleaning: see a
+          qualified technician.
+        </p>
+      )}
+    </div>
+  );
+}
+
+function PullList({ setting }: { setting: DragSettingRecord }) {
+  const { format } = useUnits();
+  if (setting.pulls.length === 0) return null;
+  return (
+    <table className="w-full text-sm">
+      <thead>
+        <tr className="border-b border-ink text-left">
+          <th className="py-1">pull</th>
+          <th className="py-1">moving</th>
+          <th className="py-1">jerk</th>
+          <th className="py-1">by</th>
+        </tr>
+      </thead>
+      <tbody>
+        {setting.pulls.map((pull) => (
+          <tr key={pull.id} className="border-b border-edge">
+            <td className="py-1">
+              {pull.kind}
+              {pull.settingStep > 0 && <span className="text-ink-soft"> after turn {pull.settingStep}</span>}
+            </td>
+            <td className="figures py-1">{format.force(pull.movingN)}</td>
+            <td className="figures py-1">{format.force(pull.breakawayN)}</td>
+            <td className="py-1">{pull.instrument}</td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}
+
+function GuideFactor({ setting, format }: { setting: DragSettingRecord; format: { force(n: number): string } }) {
+  const lastStep = Math.max(0, ...setting.pulls.map((pull) => pull.settingStep));
+  const at = (kind: DragPullRecord['kind']): number[] =>
+    setting.pulls.filter((pull) => pull.kind === kind && pull.settingStep === lastStep).map((pull) => pull.movingN);
+  const bent = at('bent rod');
+  const straight = at('straight');
+  if (straight.length === 0 || bent.length === 0) {
+    return <p className="text-sm text-ink-soft">One pull straight off the reel at this setting would give the guides&apos; own factor for this rod.</p>;
+  }
+  const factor = measuredGuideFactor(bent, straight);
+  return (
+    <p className="text-sm">
+      Guides, measured: × <b className="figures">{factor.value.toFixed(2)}</b> ± {(PLUS_MINUS_SDS * factor.sd).toFixed(2)} (bent {format.force(bent[0] ?? 0)}, straight {format.force(straight[0] ?? 0)}).
+    </p>
+  );
+}
+
+function Accepted({ setting, judgement, onAnother }: { setting: DragSettingRecord; judgement: Judgement | null; onAnother: () => void }) {
+  const { states } = useRig();
+  const { format } = useUnits();
+  return (
+    <div className="flex flex-col gap-3">
+      <p className="figures text-4xl font-bold">{judgement ? format.force(judgement.medianN) : format.force(setting.targetN)}</p>
+      <p>
+        set with a scale at the tip, for {format.percent(setting.fraction)} of the {BASIS_WORDS[setting.strengthBasis]}. {states.drag.state === 'stale' && <b className="text-warn">Stale, {states.drag.why}. Set it again.</b>}
+      </p>
+      {judgement?.sticky && <p className="text-warn">It starts with a jerk of {judgement.breakawayRatio.toFixed(2)} times its moving pull (sticky above {STICKY_RATIO}).</p>}
+      <PullList setting={setting} />
+      <GuideFactor setting={setting} format={format} />
+      <div>
+        <Button onClick={onAnother}>Set it anew</Button>
+      </div>
+    </div>
+  );
+}
+
+const BASIS_WORDS = { label: 'label', tested: 'tested line', weakest: 'weakest place' } as const;

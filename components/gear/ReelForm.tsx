@@ -1,0 +1,123 @@
+'use client';
+
+import { useState } from 'react';
+import { DRAG_KINDS, REEL_KINDS, type ReelRecord } from '@/core/rig/record';
+import { QuantityField, useQuantity } from '@/components/fields/QuantityField';
+import { ChoiceField, TextField } from '@/components/fields/TextField';
+import { isText, useDraft } from '@/components/fields/useDraft';
+import { useSend } from '@/components/http/useSend';
+import { Button } from '@/components/ui/Button';
+import { LIMITS } from '@/usecases/limits';
+
+const UNITS = [
+  { value: '1', text: 'metres' },
+  { value: '0.3048', text: 'feet' },
+  { value: 'none', text: 'no counter' },
+] as const;
+
+type CounterUnit = (typeof UNITS)[number]['value'];
+
+const DISPLAYS = [
+  { value: 'unknown', text: 'not known' },
+  { value: 'rounds', text: 'rounds' },
+  { value: 'truncates', text: 'cuts off' },
+] as const;
+
+const SOURCES = [
+  { value: 'maker', text: "the maker's statement" },
+  { value: 'measured', text: 'measured' },
+  { value: 'default', text: 'a guess' },
+] as const;
+
+function unitOf(reel: ReelRecord | null): CounterUnit {
+  if (reel && !reel.counter) return 'none';
+  return reel?.counter?.unitM === 0.3048 ? '0.3048' : '1';
+}
+
+/** A reel by three caliper measurements and its counter. */
+export function ReelForm({ boatId, reel, onDone }: { boatId: string; reel: ReelRecord | null; onDone: () => void }) {
+  const key = `reel:${reel?.id ?? boatId}`;
+  const { sendNow, state, fieldError } = useSend();
+  const [typedName, setName] = useDraft(`${key}:name`, isText);
+  const arbor = useQuantity(`${key}:arbor`, 'smallLength', reel?.arborDiameterM.value ?? null, LIMITS.arborDiameterM);
+  const width = useQuantity(`${key}:width`, 'smallLength', reel?.widthM.value ?? null, LIMITS.widthM);
+  const full = useQuantity(`${key}:full`, 'smallLength', reel?.fullDiameterM.value ?? null, LIMITS.fullDiameterM);
+  const limit = useQuantity(`${key}:limit`, 'force', reel?.dragLimitN ?? null, LIMITS.forceN);
+  const perTurn = useQuantity(`${key}:perTurn`, 'smallLength', reel?.counter?.lengthPerTurnM.value ?? null, LIMITS.lengthPerTurnM);
+  const [kind, setKind] = useState<ReelRecord['kind']>(reel?.kind ?? 'conventional');
+  const [dragKind, setDragKind] = useState<ReelRecord['dragKind']>(reel?.dragKind ?? 'star');
+  const [windHand, setWindHand] = useState<ReelRecord['windHand']>(reel?.windHand ?? 'right');
+  const [unit, setUnit] = useState<CounterUnit>(unitOf(reel));
+  const [digits, setDigits] = useState(String(reel?.counter?.digits ?? 3));
+  const [display, setDisplay] = useState<(typeof DISPLAYS)[number]['value']>(reel?.counter?.display ?? 'unknown');
+  const kept = reel?.counter?.lengthPerTurnM.source;
+  const [source, setSource] = useState<(typeof SOURCES)[number]['value']>(kept === 'measured' || kept === 'default' ? kept : 'maker');
+  const error = (path: string): string | undefined => fieldError(path) ?? fieldError(`reel.${path}`);
+  const store = async (): Promise<void> => {
+    const body = {
+      name: typedName ?? reel?.name ?? '',
+      kind,
+      arborDiameterM: arbor.value,
+      widthM: width.value,
+      fullDiameterM: full.value,
+      windHand,
+      dragKind,
+      dragLimitN: limit.value,
+      counter: unit === 'none' ? null : { unitM: Number(unit), digits: Number(digits), lengthPerTurnM: perTurn.value, source, display },
+    };
+    const result = reel
+      ? await sendNow('PUT', `/api/boats/${boatId}/reels/${reel.id}`, { version: reel.version, reel: body }, 'The reel is stored.')
+      : await sendNow('POST', `/api/boats/${boatId}/reels`, body, 'The reel is on record.');
+    if (!result.ok) return;
+    setName(null);
+    for (const field of [arbor, width, full, limit, perTurn]) field.forget();
+    onDone();
+  };
+  return (
+    <form
+      className="flex flex-col gap-3"
+      onSubmit={(event) => {
+        event.preventDefault();
+        void store();
+      }}
+    >
+      <div className="grid grid-cols-2 gap-2 sm:grid-cols-4">
+        <TextField label="Name" value={typedName ?? reel?.name ?? ''} onChange={setName} error={error('name')} />
+        <ChoiceField label="Kind" value={kind} options={REEL_KINDS.map((value) => ({ value, text: value }))} onChange={setKind} />
+        <ChoiceField label="Drag" value={dragKind} options={DRAG_KINDS.map((value) => ({ value, text: value }))} onChange={setDragKind} />
+        <ChoiceField
+          label="Winds with the"
+          value={windHand}
+          options={[
+            { value: 'right', text: 'right hand' },
+            { value: 'left', text: 'left hand' },
+          ]}
+          onChange={setWindHand}
+        />
+        <QuantityField label="Arbor diameter" {...arbor.field} error={error('arborDiameterM')} />
+        <QuantityField label="Width between flanges" {...width.field} error={error('widthM')} />
+        <QuantityField label="Full diameter" {...full.field} error={error('fullDiameterM')} hint="at the rim" />
+        <QuantityField label="Maker's drag limit" {...limit.field} error={error('dragLimitN')} hint="empty when unknown" />
+        <ChoiceField label="Counter in" value={unit} options={UNITS} onChange={setUnit} />
+        {unit !== 'none' && (
+          <>
+            <TextField label="Digits" inputMode="numeric" figures value={digits} onChange={setDigits} error={error('counter.digits')} />
+            <QuantityField label="Length it counts a turn" {...perTurn.field} error={error('counter.lengthPerTurnM')} hint="a hundred turns by hand tell it" />
+            <ChoiceField label="That figure is" value={source} options={SOURCES} onChange={setSource} />
+            <ChoiceField label="Its display" value={display} options={DISPLAYS} onChange={setDisplay} />
+          </>
+        )}
+      </div>
+      <div className="flex gap-2">
+        <Button type="submit" weight="main" disabled={state.kind === 'sending'}>
+          {reel ? 'Store this reel' : 'Add this reel'}
+        </Button>
+        {reel && (
+          <Button weight="quiet" onClick={onDone}>
+            Leave it as it was
+          </Button>
+        )}
+      </div>
+    </form>
+  );
+}

@@ -1,0 +1,38 @@
+'use client';
+
+import type { ReactNode } from 'react';
+import { readCursor } from '@/core/rig/rigView';
+import { useRig } from '@/components/rig/RigProvider';
+import { useUnits } from '@/components/units/UnitsProvider';
+
+function Entry({ label, children }: { label: string; children: ReactNode }) {
+  return (
+    <div className="min-w-0 border-l-4 border-rule pl-2">
+      <dt className="text-xs text-ink-soft">{label}</dt>
+      <dd className="figures truncate font-semibold">{children}</dd>
+    </div>
+  );
+}
+
+/** What every lens says at the cursor, in words. */
+export function CursorReadout() {
+  const { view, cursorM } = useRig();
+  const { format } = useUnits();
+  if (!view) return null;
+  const now = readCursor(view, cursorM);
+  return (
+    <dl className="grid grid-cols-2 gap-x-4 gap-y-1.5 sm:grid-cols-3 lg:grid-cols-6" aria-label="At the cursor">
+      <Entry label="line out, from the hook">{format.length(now.lengthOutM)}</Entry>
+      <Entry label="at the rod tip">
+        {now.segmentAtTip}
+        {now.colourAtTip && `, ${now.colourAtTip}`}
+      </Entry>
+      <Entry label="counter shows">{now.reading ? format.counts(now.reading.value, now.reading.plusMinus) : 'no counter'}</Entry>
+      <Entry label="wound diameter left">{format.small(now.diameterM)}</Entry>
+      <Entry label="same drag pulls">× {now.dragFactor.toFixed(2)}</Entry>
+      <Entry label="of the weakest place out">
+        {now.share === null ? 'drag not set' : `${format.percent(now.share)}`}
+      </Entry>
+    </dl>
+  );
+}

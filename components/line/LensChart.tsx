@@ -1,0 +1,105 @@
+'use client';
+
+import { extent, ticks } from 'd3-array';
+import { scaleLinear } from 'd3-scale';
+import { area, line as linePath } from 'd3-shape';
+import { useMemo, type ReactNode } from 'react';
+import type { RigView } from '@/core/rig/rigView';
+import { lineScale } from './lineScale';
+import { useWidth } from './useWidth';
+
+export interface LensPoint {
+  readonly lengthM: number;
+  readonly value: number;
+  /** Half of the 95 % interval, in the unit of the value. */
+  readonly plusMinus?: number;
+}
+
+export interface LensCurve {
+  readonly name: string;
+  readonly look: string;
+  readonly points: readonly LensPoint[];
+  readonly dashed?: boolean;
+}
+
+interface Props {
+  readonly view: RigView;
+  readonly curves: readonly LensCurve[];
+  readonly title: string;
+  /** Name and unit of the vertical axis. */
+  readonly axis: string;
+  readonly cursorM: number;
+  readonly includeZero?: boolean;
+  readonly describe: string;
+  readonly legend?: ReactNode;
+}
+
+const HEIGHT = 150;
+const MARGIN = 14;
+const TOP = 10;
+const BOTTOM = 8;
+
+/** Curves over length out, on the very x-axis of the ribbon above. */
+export function LensChart({ view, curves, title, axis, cursorM, includeZero = true, describe, legend }: Props) {
+  const { ref, width } = useWidth<HTMLDivElement>(960);
+  const scale = useMemo(() => lineScale(view.current.line, Math.max(width - 2 * MARGIN, 100)), [view, width]);
+  const all = curves.flatMap((curve) => curve.points.flatMap((p) => [p.value - (p.plusMinus ?? 0), p.value + (p.plusMinus ?? 0)]));
+  const [low = 0, high = 1] = extent(includeZero ? [0, ...all] : all);
+  const y = scaleLinear([low, high === low ? low + 1 : high], [HEIGHT - BOTTOM, TOP]).nice(4);
+  const x = (lengthM: number): number => MARGIN + scale.toPx(lengthM);
+  return (
+    <figure className="m-0">
+      <figcaption className="flex flex-wrap items-baseline justify-between gap-x-4 text-sm">
+        <span>
+          <b>{title}</b> <span className="text-ink-soft">({axis})</span>
+        </span>
+        <span className="flex flex-wrap gap-x-4">
+          {curves.map((curve) => (
+            <span key={curve.name} className="flex items-center gap-1.5">
+              <svg width="22" height="8" aria-hidden>
+                <line x1="0" x2="22" y1="4" y2="4" className={curve.look} strokeWidth="2.5" strokeDasharray={curve.dashed ? '5 3' : undefined} />
+              </svg>
+              {curve.name}
+            </span>
+          ))}
+          {legend}
+        </span>
+      </figcaption>
+      <div ref={ref}>
+        <svg width={width} height={HEIGHT} viewBox={`0 0 ${width} ${HEIGHT}`} role="img" aria-label={describe} className="block">
+          {ticks(...(y.domain() as [number, number]), 4).map((tick) => (
+            <g key={tick}>
+              <line x1={MARGIN} x2={width - MARGIN} y1={y(tick)} y2={y(tick)} className={tick === 0 ? 'stroke-ink' : 'stroke-edge'} strokeWidth={1} />
+              <text x={MARGIN + 2} y={y(tick) - 3} className="figures fill-ink-soft text-[11px]">
+                {tick}
+              </text>
+            </g>
+          ))}
+          {curves.map((curve) => (
+            <Curve key={curve.name} curve={curve} x={x} y={y} />
+          ))}
+          <line x1={x(cursorM)} x2={x(cursorM)} y1={0} y2={HEIGHT} className="stroke-stop" strokeWidth={1.5} />
+        </svg>
+      </div>
+    </figure>
+  );
+}
+
+function Curve({ curve, x, y }: { curve: LensCurve; x: (m: number) => number; y: (v: number) => number }) {
+  const band = area<LensPoint>(
+    (p) => x(p.lengthM),
+    (p) => y(p.value - (p.plusMinus ?? 0)),
+    (p) => y(p.value + (p.plusMinus ?? 0)),
+  );
+  const path = linePath<LensPoint>(
+    (p) => x(p.lengthM),
+    (p) => y(p.value),
+  );
+  const hasBand = curve.points.some((point) => point.plusMinus !== undefined);
+  return (
+    <g className={curve.look}>
+      {hasBand && <path d={band(curve.points) ?? ''} stroke="none" className="opacity-20" fill="currentColor" />}
+      <path d={path(curve.points) ?? ''} fill="none" strokeWidth={2.2} strokeDasharray={curve.dashed ? '5 3' : undefined} strokeLinejoin="round" />
+    </g>
+  );
+}

@@ -1,0 +1,91 @@
+import { ticks } from 'd3-array';
+import { fromSi, toSi, type LengthUnit } from '@/core/units/units';
+import { lengthsAtReadings, turnsPerCount, type RigView } from '@/core/rig/rigView';
+import type { LineScale } from './lineScale';
+import type { Plane } from './plane';
+
+interface RulerMark {
+  readonly along: number;
+  readonly label: string;
+}
+
+interface FoldingRuleProps {
+  readonly plane: Plane;
+  readonly lengthPx: number;
+  readonly across: number;
+  readonly thickness: number;
+  readonly marks: readonly RulerMark[];
+  readonly minor: readonly number[];
+  readonly title: string;
+  /** Side on which the ticks stand: towards the line. */
+  readonly ticksAt: 'start' | 'end';
+}
+
+/** A yellow folding rule with black ticks. Labels that would touch are left out. */
+function FoldingRule({ plane, lengthPx, across, thickness, marks, minor, title, ticksAt }: FoldingRuleProps) {
+  const edge = ticksAt === 'end' ? across + thickness : across;
+  const direction = ticksAt === 'end' ? -1 : 1;
+  const lying = plane.orientation === 'lying';
+  let lastEnd = -Infinity;
+  const labelled = marks.filter(({ along, label }) => {
+    const half = lying ? label.length * 3.9 + 4 : 9;
+    // The ends are kept free for the ruler's own name and the frame.
+    if (along - half < lastEnd || along + half > lengthPx + 12) return false;
+    lastEnd = along + half;
+    return true;
+  });
+  const labelAcross = across + thickness / 2 + (ticksAt === 'end' ? -5 : 6);
+  return (
+    <g className="figures">
+      <rect {...plane.rect(-10, lengthPx + 10, across, thickness)} className="fill-rule stroke-rule-ink/60" strokeWidth={1} rx={2} />
+      {minor.map((along) => (
+        <line key={along} {...plane.acrossLine(along, edge, edge + direction * 5)} className="stroke-rule-ink/70" strokeWidth={1} />
+      ))}
+      {marks.map(({ along }) => (
+        <line key={along} {...plane.acrossLine(along, edge, edge + direction * 10)} className="stroke-rule-ink" strokeWidth={1.6} />
+      ))}
+      {labelled.map(({ along, label }) => (
+        <text key={along} {...plane.point(along, labelAcross)} textAnchor="middle" dominantBaseline="central" className="fill-rule-ink text-[11px] font-semibold">
+          {label}
+        </text>
+      ))}
+      <title>{title}</title>
+    </g>
+  );
+}
+
+/** Values of a ruler: denser before a break of the scale, only the end beyond it. */
+function rulerValues(end: number, breakAt: number | null, pxAvailable: number): { major: number[]; minor: number[] } {
+  const dense = breakAt ?? end;
+  const count = Math.max(3, Math.floor(pxAvailable / 70));
+  const major = ticks(0, dense, count);
+  const step = (major[1] ?? end) - (major[0] ?? 0);
+  return { major, minor: step > 0 ? ticks(0, dense, count * 5) : [] };
+}
+
+/** True length above the line. */
+export function TrueRuler({ plane, scale, across, thickness, unit }: { plane: Plane; scale: LineScale; across: number; thickness: number; unit: LengthUnit }) {
+  const end = fromSi('length', scale.totalM, unit);
+  const breakAt = scale.breakAtM === null ? null : fromSi('length', scale.breakAtM, unit);
+  const { major, minor } = rulerValues(end, breakAt, scale.toPx(scale.breakAtM ?? scale.totalM));
+  const at = (value: number): number => scale.toPx(toSi('length', value, unit));
+  const marks = major.map((value) => ({ along: at(value), label: value === 0 ? `0 ${unit}` : String(value) }));
+  if (breakAt !== null) marks.push({ along: scale.lengthPx, label: end.toFixed(0) });
+  return <FoldingRule plane={plane} lengthPx={scale.lengthPx} across={across} thickness={thickness} marks={marks} minor={minor.map(at)} title="True length from the hook" ticksAt="end" />;
+}
+
+/** What the counter shows, below the line; turns of the spool where there is no counter. */
+export function CounterRuler({ plane, scale, view, across, thickness }: { plane: Plane; scale: LineScale; view: RigView; across: number; thickness: number }) {
+  const { line } = view.current;
+  const end = line.woundTurns / turnsPerCount(view);
+  const denseShare = scale.breakAtM === null ? null : Math.min((scale.breakAtM - line.handLinedLengthM) / line.woundLengthM, 1);
+  const { major, minor } = rulerValues(end, denseShare === null ? null : end * denseShare, scale.toPx(scale.breakAtM ?? scale.totalM));
+  const name = view.correction ? 'counter' : 'turns';
+  const marks = lengthsAtReadings(view, major).map(({ reading, lengthOutM }) => ({
+    along: scale.toPx(lengthOutM),
+    label: reading === 0 ? `0 ${name}` : String(reading),
+  }));
+  const minorPx = lengthsAtReadings(view, minor).map(({ lengthOutM }) => scale.toPx(lengthOutM));
+  const title = view.correction ? 'Counter reading' : 'Spool turns: this reel has no counter';
+  return <FoldingRule plane={plane} lengthPx={scale.lengthPx} across={across} thickness={thickness} marks={marks} minor={minorPx} title={title} ticksAt="start" />;
+}

@@ -1,0 +1,122 @@
+'use client';
+
+import { JOIN_KINDS } from '@/core/joins/joinKinds';
+import type { LoadPlan } from '@/core/load/planLoad';
+import type { Failure, Outcome } from '@/core/result';
+import type { RigRecord } from '@/core/rig/record';
+import { productOf } from '@/core/rig/planForRig';
+import { useUnits } from '@/components/units/UnitsProvider';
+
+/** What the plan comes to, and why: the answer before any form. */
+export function PlanAnswer({ record, plan, levelBelowRimM }: { record: RigRecord; plan: Outcome<LoadPlan, 'does-not-fit'>; levelBelowRimM: number }) {
+  const { format } = useUnits();
+  if (!plan.ok) return <DoesNotFit record={record} failure={plan} />;
+  const solved = plan.value.segments.find((segment) => segment.id === plan.value.solvedSegmentId);
+  const segment = record.segments.find((candidate) => candidate.id === solved?.id);
+  const belowRimM = (record.reel.fullDiameterM.value - plan.value.finalDiameterM.value) / 2;
+  if (!solved || !segment) {
+    return (
+      <p aria-live="polite">
+        Every length is given, so the level follows: it ends{' '}
+        <b className="figures">{format.small(Math.abs(belowRimM), plan.value.finalDiameterM.plusMinus / 2)}</b> {belowRimM >= 0 ? 'under' : 'above'} the rim.
+        {belowRimM < 0 && ' That is overfull: on a frame reel it rubs, on a fixed spool it throws loops.'}
+      </p>
+    );
+  }
+  return (
+    <div aria-live="polite">
+      <p className="text-ink-soft">
+        {segment.name}: {productOf(record, segment.productId).name}
+      </p>
+      <p className="figures text-4xl font-bold">{format.length(solved.lengthM.value, solved.lengthM.plusMinus)}</p>
+      <p className="mt-1">
+        of true length, so that the level ends {format.small(levelBelowRimM)} under the rim when everything else is on.
+        {solved.lengthM.mainlyFrom && ` The ± (95 %) comes mostly from the ${solved.lengthM.mainlyFrom}.`} Do not cut the supply line until the
+        counter is accepted.
+      </p>
+    </div>
+  );
+}
+
+function DoesNotFit({ record, failure }: { record: RigRecord; failure: Failure }) {
+  const { format } = useUnits();
+  const last = record.segments.findLast((segment) => segment.wound && segment.lengthM !== null);
+  const excessM = failure.figures.excessLastLengthM ?? 0;
+  return (
+    <p role="alert" className="border-l-4 border-stop bg-stop/10 px-3 py-2">
+      <b>This stack does not fit.</b> The segments with a length overfill the reel on their own.
+      {last && ` With ${format.length(excessM)} less of ${last.name} it would just fit, and leave no room for the segment that is worked out.`}
+    </p>
+  );
+}
+
+/** One line per segment: what goes on, where to stop, what people's own figure would be. */
+export function RunSheet({ record, plan }: { record: RigRecord; plan: LoadPlan }) {
+  const { format } = useUnits();
+  const { counter } = record.reel;
+  const rimM = record.reel.fullDiameterM.value;
+  const cell = 'py-1.5 pr-3 align-top';
+  return (
+    <div className="overflow-x-auto" tabIndex={0} role="region" aria-label="Run sheet">
+      <table className="w-full text-sm">
+        <thead>
+          <tr className="border-b-2 border-ink text-left">
+            <th className={cell}>in order of winding</th>
+            <th className={cell}>true length</th>
+            {counter ? (
+              <>
+                <th className={cell}>stop at</th>
+                <th className={cell}>by length alone</th>
+              </>
+            ) : (
+              <th className={cell}>spool turns</th>
+            )}
+            <th className={cell}>level after, under the rim</th>
+          </tr>
+        </thead>
+        <tbody>
+          {plan.segments.map((segment) => {
+            const stored = record.segments.find((candidate) => candidate.id === segment.id);
+            const join = record.joins.find((candidate) => candidate.outerSegmentId === segment.id);
+            return (
+              <tr key={segment.id} className="border-b border-edge">
+                <td className={cell}>
+                  <b>{segment.name}</b>
+                  <br />
+                  <span className="text-ink-soft">{join ? JOIN_KINDS[join.kind].name : ''}</span>
+                </td>
+                <td className={`${cell} figures whitespace-nowrap`}>{format.length(segment.lengthM.value, segment.lengthM.plusMinus)}</td>
+                {!stored?.wound ? (
+                  <td className={cell} colSpan={3}>
+                    let out by hand; not on the spool
+                  </td>
+                ) : (
+                  <>
+                    {counter ? (
+                      <>
+                        <td className={`${cell} figures text-lg font-bold whitespace-nowrap`}>
+                          {String(segment.stopReading ?? 0).padStart(counter.digits, '0')}{' '}
+                          <span className="text-xs font-normal text-ink-soft">± {format.counts(segment.counts?.plusMinus ?? 0)}</span>
+                        </td>
+                        <td className={`${cell} figures whitespace-nowrap text-ink-soft`}>{String(segment.naiveStopReading ?? 0).padStart(counter.digits, '0')}</td>
+                      </>
+                    ) : (
+                      <td className={`${cell} figures whitespace-nowrap`}>{format.counts(segment.turns.value, segment.turns.plusMinus)}</td>
+                    )}
+                    <td className={`${cell} figures whitespace-nowrap`}>{format.small((rimM - segment.diameterAfterM.value) / 2, segment.diameterAfterM.plusMinus / 2)}</td>
+                  </>
+                )}
+              </tr>
+            );
+          })}
+        </tbody>
+      </table>
+      {counter && (
+        <p className="mt-2 text-sm text-ink-soft">
+          Zero the counter before each segment; it runs backwards while line goes on. The two readings differ because the counter counts
+          spool turns and takes the spool to be nearly full: near the arbor a turn takes far less line.
+        </p>
+      )}
+    </div>
+  );
+}

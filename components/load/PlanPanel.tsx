@@ -1,0 +1,136 @@
+'use client';
+
+import Link from 'next/link';
+import { useEffect, useMemo } from 'react';
+import { z } from 'zod';
+import { DEFAULT_LEVEL_BELOW_RIM_M } from '@/core/load/defaults';
+import { planForRig } from '@/core/rig/planForRig';
+import type { RigRecord } from '@/core/rig/record';
+import { QuantityField } from '@/components/fields/QuantityField';
+import { readTyped } from '@/components/fields/typedQuantity';
+import { useDraft } from '@/components/fields/useDraft';
+import { useSend } from '@/components/http/useSend';
+import { SpoolSection } from '@/components/line/SpoolSection';
+import { useRig } from '@/components/rig/RigProvider';
+import { gearPath } from '@/components/shell/places';
+import { Button } from '@/components/ui/Button';
+import { Card } from '@/components/ui/Card';
+import { LIMITS } from '@/usecases/limits';
+import { ReelFacts } from './ReelFacts';
+import { PlanAnswer, RunSheet } from './PlanAnswer';
+import { draftJoins, draftOf, draftSegments, isStackDraft, type StackDraft } from './stackDraft';
+import { StackEditor } from './StackEditor';
+
+const versionReply = z.object({ version: z.number() });
+
+/** The plan of a stack: the answer and the run sheet from what stands in the editor, at every key stroke. */
+export function PlanPanel() {
+  const { record, view, cursorM, setDraftRecord } = useRig();
+  const [kept, keep] = useDraft<StackDraft>(`stack:${record.id}`, isStackDraft);
+  const { state, sendNow, fieldError } = useSend();
+  const draft = useMemo(() => kept ?? draftOf(record), [kept, record]);
+  const level = readTyped(draft.level, DEFAULT_LEVEL_BELOW_RIM_M, 'smallLength', LIMITS.levelBelowRimM);
+  const levelM = level.ok && level.value !== null ? level.value : null;
+  const planned = useMemo((): RigRecord | null => {
+    const segments = draftSegments(draft);
+    if (!segments || segments.length === 0) return null;
+    const joins = draftJoins(draft).map((join) => ({
+      ...join,
+      id: `draft-${join.outerSegmentId}`,
+      testedEfficiency: null,
+      pullTested: record.joins.some((old) => old.outerSegmentId === join.outerSegmentId && old.kind === join.kind && old.pullTested),
+    }));
+    return { ...record, segments, joins, load: null };
+  }, [draft, record]);
+  const plan = useMemo(() => (planned && levelM !== null ? planForRig(planned, levelM) : null), [planned, levelM]);
+
+  // The ribbon above shows what is being planned, and the stored line again when this panel goes.
+  useEffect(() => {
+    setDraftRecord(plan?.ok ? planned : null);
+    return () => setDraftRecord(null);
+  }, [plan, planned, setDraftRecord]);
+
+  const save = async (): Promise<number | null> => {
+    const segments = draftSegments(draft);
+    if (!segments) return null;
+    const result = await sendNow('PUT', `/api/boats/${record.boat.id}/rigs/${record.id}/stack`, {
+      version: draft.version,
+      segments,
+      joins: draftJoins(draft),
+    }, 'The plan is stored.');
+    if (!result.ok) return null;
+    keep(null);
+    return versionReply.parse(result.value).version;
+  };
+  const takeToBench = async (): Promise<void> => {
+    const version = kept ? await save() : record.version;
+    if (version === null || levelM === null) return;
+    await sendNow('POST', `/api/boats/${record.boat.id}/rigs/${record.id}/loads`, { version, levelBelowRimM: levelM }, 'Winding can begin.');
+  };
+  const busy = state.kind === 'sending';
+  return (
+    <div className="grid gap-4 lg:grid-cols-[3fr_2fr]">
+      <div className="flex min-w-0 flex-col gap-4">
+        <Card title={draft.rows.length === 0 ? 'Plan the line' : 'How much goes on'}>
+          {draft.rows.length === 0 && (
+            <p>
+              Name the segments in the order in which they go on, from the arbor outwards, and leave the length of one open, usually the backing: it is
+              worked out from the reel&apos;s size.
+            </p>
+          )}
+          {plan && planned && levelM !== null && (
+            <div className="flex flex-col gap-4">
+              <PlanAnswer record={planned} plan={plan} levelBelowRimM={levelM} />
+              {plan.ok && <RunSheet record={planned} plan={plan.value} />}
+            </div>
+          )}
+          {!plan && draft.rows.length > 0 && <p role="status">Give every segment but the worked-out one a length, and the answer stands here.</p>}
+          {fieldError('segments') && (
+            <p role="alert" className="mt-3 font-semibold text-stop">
+              {fieldError('segments')}
+            </p>
+          )}
+          <div className="mt-4 flex flex-wrap gap-2">
+            <Button weight="main" disabled={busy || !plan?.ok} onClick={() => void takeToBench()}>
+              Take it to the bench
+            </Button>
+            <Button disabled={busy || !kept || !planned} onClick={() => void save()}>
+              Store the plan
+            </Button>
+            {kept && (
+              <Button weight="quiet" disabled={busy} onClick={() => keep(null)}>
+                Back to what is stored
+              </Button>
+            )}
+          </div>
+        </Card>
+        <Card title="The stack, in winding order">
+          {record.products.length === 0 ? (
+            <p>
+              This boat has no line yet. <Link className="text-chalk underline" href={gearPath(record.boat.id)}>Add a line first</Link>.
+            </p>
+          ) : (
+            <StackEditor draft={draft} products={record.products} onChange={keep} fieldError={fieldError} />
+          )}
+        </Card>
+      </div>
+      <div className="flex flex-col gap-4">
+        <Card title="The spool">
+          {view && <SpoolSection view={view} cursorM={cursorM} />}
+          <div className="mt-3">
+            <QuantityField
+              label="Finished level, under the rim"
+              quantity="smallLength"
+              typed={draft.level}
+              initialSi={DEFAULT_LEVEL_BELOW_RIM_M}
+              limits={LIMITS.levelBelowRimM}
+              onTyped={(typed) => keep({ ...draft, level: typed })}
+              hint="2 mm is this product's default: just under full, with room for careless rewinding."
+            />
+          </div>
+          <ReelFacts />
+        </Card>
+      </div>
+    </div>
+  );
+}

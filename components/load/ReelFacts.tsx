@@ -1,0 +1,31 @@
+'use client';
+
+import { PLUS_MINUS_SDS } from '@/core/numerics/propagate';
+import { useRig } from '@/components/rig/RigProvider';
+import { useUnits } from '@/components/units/UnitsProvider';
+
+/** What is known of the reel, each figure with its source. */
+export function ReelFacts() {
+  const { record } = useRig();
+  const { reel } = record;
+  const { format } = useUnits();
+  const counter = record.calibration?.lengthPerTurnM ?? reel.counter?.lengthPerTurnM;
+  return (
+    <dl className="mt-4 grid grid-cols-[auto_1fr] gap-x-4 gap-y-1 text-sm">
+      <dt className="text-ink-soft">arbor, width, full</dt>
+      <dd className="figures">
+        {format.small(reel.arborDiameterM.value)}, {format.small(reel.widthM.value)}, {format.small(reel.fullDiameterM.value)} ({reel.arborDiameterM.source})
+      </dd>
+      {counter && (
+        <>
+          <dt className="text-ink-soft">counter, length a turn</dt>
+          <dd className="figures">
+            {format.length(counter.value, PLUS_MINUS_SDS * counter.sd)} ({counter.source === 'maker' ? "maker's statement" : counter.source})
+          </dd>
+        </>
+      )}
+      <dt className="text-ink-soft">winds with the</dt>
+      <dd>{reel.windHand} hand</dd>
+    </dl>
+  );
+}

@@ -1,0 +1,112 @@
+'use client';
+
+import { ArrowDown, ArrowUp, Plus, Trash2 } from 'lucide-react';
+import { JOIN_KIND_NAMES, JOIN_KINDS } from '@/core/joins/joinKinds';
+import { SEGMENT_ROLES, type LineProductRecord } from '@/core/rig/record';
+import { QuantityField } from '@/components/fields/QuantityField';
+import { ChoiceField, TextField } from '@/components/fields/TextField';
+import { Button } from '@/components/ui/Button';
+import { LIMITS } from '@/usecases/limits';
+import { withAdded, withMoved, withRemoved, withRow, withSolved, type StackDraft, type StackRow } from './stackDraft';
+
+interface Props {
+  readonly draft: StackDraft;
+  readonly products: readonly LineProductRecord[];
+  readonly onChange: (draft: StackDraft) => void;
+  readonly fieldError: (path: string) => string | undefined;
+}
+
+function Check({ label, checked, onChange, disabled }: { label: string; checked: boolean; onChange: (checked: boolean) => void; disabled?: boolean }) {
+  return (
+    <label className={`flex min-h-9 items-center gap-2 text-sm ${disabled ? 'opacity-60' : ''}`}>
+      <input type="checkbox" checked={checked} disabled={disabled} onChange={(event) => onChange(event.target.checked)} className="size-5 accent-chalk" />
+      {label}
+    </label>
+  );
+}
+
+function SegmentRow({ row, index, props }: { row: StackRow; index: number; props: Props }) {
+  const { draft, products, onChange, fieldError } = props;
+  const change = (part: Partial<StackRow>): void => onChange(withRow(draft, row.id, part));
+  const material = products.find((product) => product.id === row.productId)?.material;
+  const error = (field: string): string | undefined => fieldError(`segments.${index}.${field}`);
+  return (
+    <li className="border-l-4 border-rule bg-paper/50 p-3">
+      <div className="mb-2 flex items-center gap-1">
+        <span className="lettered mr-auto">
+          {index + 1}. {row.name || 'unnamed'}
+        </span>
+        <IconButton label={`Move ${row.name} towards the arbor`} disabled={index === 0} onClick={() => onChange(withMoved(draft, row.id, -1))}>
+          <ArrowUp className="size-4" aria-hidden />
+        </IconButton>
+        <IconButton label={`Move ${row.name} towards the hook`} disabled={index === draft.rows.length - 1} onClick={() => onChange(withMoved(draft, row.id, 1))}>
+          <ArrowDown className="size-4" aria-hidden />
+        </IconButton>
+        <IconButton label={`Take ${row.name} out of the stack`} onClick={() => onChange(withRemoved(draft, row.id))}>
+          <Trash2 className="size-4" aria-hidden />
+        </IconButton>
+      </div>
+      <div className="grid grid-cols-2 gap-2 sm:grid-cols-4">
+        <TextField label="Name" value={row.name} onChange={(name) => change({ name })} error={error('name')} />
+        <ChoiceField label="Part" value={row.role} options={SEGMENT_ROLES.map((role) => ({ value: role, text: role }))} onChange={(role) => change({ role })} />
+        <ChoiceField
+          label="Line"
+          value={row.productId}
+          options={products.map((product) => ({ value: product.id, text: product.name }))}
+          onChange={(productId) => change({ productId })}
+          error={error('productId')}
+        />
+        {row.solved ? (
+          <div className="flex flex-col gap-1">
+            <span className="text-sm font-semibold">Length</span>
+            <span className="flex min-h-11 items-center text-sm">worked out</span>
+          </div>
+        ) : (
+          <QuantityField label="Length" quantity="length" typed={row.typed} initialSi={row.lengthM} limits={LIMITS.segmentLengthM} onTyped={(typed) => change({ typed })} error={error('lengthM')} />
+        )}
+        <ChoiceField
+          label={index === 0 ? 'Join to the arbor' : 'Join below it'}
+          value={row.joinKind}
+          options={JOIN_KIND_NAMES.map((kind) => ({ value: kind, text: JOIN_KINDS[kind].name }))}
+          onChange={(joinKind) => change({ joinKind })}
+        />
+        {material === 'lead core' && (
+          <TextField label="Colours, from the arbor" value={row.colours} onChange={(colours) => change({ colours })} hint="in the order of this very spool" />
+        )}
+        <div className="col-span-2 flex flex-wrap items-end gap-x-5">
+          <Check label="work out its length" checked={row.solved} disabled={!row.wound} onChange={(solved) => onChange(withSolved(draft, solved ? row.id : null))} />
+          <Check label="length known before winding" checked={row.lengthKnown && !row.solved} disabled={row.solved} onChange={(lengthKnown) => change({ lengthKnown })} />
+          <Check label="let out by hand" checked={!row.wound} onChange={(byHand) => change({ wound: !byHand, ...(byHand ? { solved: false } : {}) })} />
+        </div>
+      </div>
+    </li>
+  );
+}
+
+function IconButton({ label, children, ...rest }: { label: string; children: React.ReactNode; disabled?: boolean; onClick: () => void }) {
+  return (
+    <button type="button" aria-label={label} title={label} className="grid size-11 place-items-center rounded-sm border border-edge-strong bg-card disabled:opacity-40" {...rest}>
+      {children}
+    </button>
+  );
+}
+
+/** The stack in winding order: every segment, its line, length and the join below it. */
+export function StackEditor(props: Props) {
+  const { draft, products, onChange } = props;
+  const firstProduct = products[0];
+  return (
+    <div className="flex flex-col gap-3">
+      <ol className="flex flex-col gap-3">
+        {draft.rows.map((row, index) => (
+          <SegmentRow key={row.id} row={row} index={index} props={props} />
+        ))}
+      </ol>
+      {firstProduct && (
+        <Button onClick={() => onChange(withAdded(draft, crypto.randomUUID(), firstProduct.id))}>
+          <Plus className="size-4" aria-hidden /> Add a segment on top
+        </Button>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,126 @@
+import type { JoinKind } from '@/core/joins/joinKinds';
+import type { RigRecord, SegmentRecord, SegmentRole } from '@/core/rig/record';
+import { readTyped, type Typed } from '@/components/fields/typedQuantity';
+import { LIMITS } from '@/usecases/limits';
+
+/** One segment of a stack that is being edited, with what was typed as it was typed. */
+export interface StackRow {
+  readonly id: string;
+  readonly name: string;
+  readonly role: SegmentRole;
+  readonly productId: string;
+  readonly solved: boolean;
+  /** Length that stood here before typing (m). */
+  readonly lengthM: number | null;
+  readonly typed: Typed | null;
+  readonly lengthKnown: boolean;
+  readonly wound: boolean;
+  readonly colours: string;
+  readonly joinKind: JoinKind;
+}
+
+/** In the order of winding, from the arbor outwards. */
+export interface StackDraft {
+  readonly version: number;
+  readonly rows: readonly StackRow[];
+  readonly level: Typed | null;
+}
+
+export function draftOf(record: RigRecord): StackDraft {
+  return {
+    version: record.version,
+    level: null,
+    rows: record.segments.map((segment) => ({
+      id: segment.id,
+      name: segment.name,
+      role: segment.role,
+      productId: segment.productId,
+      solved: segment.lengthM === null,
+      lengthM: segment.lengthM,
+      typed: null,
+      lengthKnown: segment.lengthKnown,
+      wound: segment.wound,
+      colours: segment.colours.join(', '),
+      joinKind: record.joins.find((join) => join.outerSegmentId === segment.id)?.kind ?? 'double-sliding-knot',
+    })),
+  };
+}
+
+export function isStackDraft(kept: unknown): kept is StackDraft {
+  return (
+    typeof kept === 'object' &&
+    kept !== null &&
+    'rows' in kept &&
+    Array.isArray(kept.rows) &&
+    'version' in kept &&
+    typeof kept.version === 'number'
+  );
+}
+
+/** Length of a row (m); null when it is to be worked out; undefined while it cannot be read. */
+export function rowLengthM(row: StackRow): number | null | undefined {
+  if (row.solved) return null;
+  const read = readTyped(row.typed, row.lengthM, 'length', LIMITS.segmentLengthM);
+  return read.ok && read.value !== null ? read.value : undefined;
+}
+
+/** The segments of a draft, or null while a length is missing or unreadable. */
+export function draftSegments(draft: StackDraft): readonly SegmentRecord[] | null {
+  const segments = draft.rows.map((row): SegmentRecord | null => {
+    const lengthM = rowLengthM(row);
+    if (lengthM === undefined) return null;
+    const colours = row.colours.split(',').map((colour) => colour.trim()).filter((colour) => colour !== '');
+    const { id, name, role, productId, lengthKnown, wound } = row;
+    return { id, name, role, productId, lengthM, lengthKnown: lengthKnown && !row.solved, wound, colours };
+  });
+  return segments.every((segment) => segment !== null) ? segments : null;
+}
+
+/** The joins of a draft: each row's own, at its inner end. */
+export function draftJoins(draft: StackDraft) {
+  return draft.rows.map((row, index) => ({
+    innerSegmentId: draft.rows[index - 1]?.id ?? null,
+    outerSegmentId: row.id,
+    kind: row.joinKind,
+  }));
+}
+
+export function withRow(draft: StackDraft, id: string, change: Partial<StackRow>): StackDraft {
+  return { ...draft, rows: draft.rows.map((row) => (row.id === id ? { ...row, ...change } : row)) };
+}
+
+/** Makes one row the worked-out one and gives the row before it its length back. */
+export function withSolved(draft: StackDraft, id: string | null): StackDraft {
+  return { ...draft, rows: draft.rows.map((row) => ({ ...row, solved: row.id === id })) };
+}
+
+/** Moves a row towards the hook (+1) or the arbor (−1). */
+export function withMoved(draft: StackDraft, id: string, by: 1 | -1): StackDraft {
+  const from = draft.rows.findIndex((row) => row.id === id);
+  const row = draft.rows[from];
+  const to = from + by;
+  if (!row || to < 0 || to >= draft.rows.length) return draft;
+  return { ...draft, rows: draft.rows.toSpliced(from, 1).toSpliced(to, 0, row) };
+}
+
+export function withRemoved(draft: StackDraft, id: string): StackDraft {
+  return { ...draft, rows: draft.rows.filter((row) => row.id !== id) };
+}
+
+export function withAdded(draft: StackDraft, id: string, productId: string): StackDraft {
+  const first = draft.rows.length === 0;
+  const row: StackRow = {
+    id,
+    name: first ? 'Backing' : `Segment ${draft.rows.length + 1}`,
+    role: first ? 'backing' : 'top shot',
+    productId,
+    solved: first,
+    lengthM: null,
+    typed: null,
+    lengthKnown: false,
+    wound: true,
+    colours: '',
+    joinKind: first ? 'arbor-sliding-knot' : 'double-sliding-knot',
+  };
+  return { ...draft, rows: [...draft.rows, row] };
+}

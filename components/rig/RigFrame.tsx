@@ -1,0 +1,86 @@
+'use client';
+
+import Link from 'next/link';
+import { usePathname } from 'next/navigation';
+import type { ReactNode } from 'react';
+import { STATIONS } from '@/core/rig/stationStates';
+import { CursorReadout } from '@/components/line/CursorReadout';
+import { lineScale } from '@/components/line/lineScale';
+import { Ribbon } from '@/components/line/Ribbon';
+import { exaggeration } from '@/components/line/RibbonBands';
+import { ribbonBands } from '@/components/line/ribbonBands';
+import { rigPath, STATION_NAMES, stationPath } from '@/components/shell/places';
+import { StateMark } from '@/components/ui/StateMark';
+import { useRig } from './RigProvider';
+
+function StationTabs() {
+  const { record, states } = useRig();
+  const pathname = usePathname();
+  const whole = rigPath(record.boat.id, record.id);
+  const look = (path: string): string =>
+    `flex min-h-12 flex-1 flex-col justify-center border-b-4 px-3 py-1 ${pathname === path ? 'border-rule bg-card' : 'border-transparent hover:bg-card/60'}`;
+  return (
+    <nav aria-label="Stations in working order" className="no-print grid grid-cols-2 border-b-2 border-ink sm:flex">
+      <Link href={whole} aria-current={pathname === whole ? 'page' : undefined} className={look(whole)}>
+        <span className="lettered">The whole line</span>
+      </Link>
+      {STATIONS.map((station, index) => {
+        const path = stationPath(record.boat.id, record.id, station);
+        return (
+          <Link key={station} href={path} aria-current={pathname === path ? 'page' : undefined} className={look(path)}>
+            <span className="flex items-center justify-between gap-2">
+              <span className="lettered">
+                {index + 1}. {STATION_NAMES[station]}
+              </span>
+              <StateMark state={states[station].state} />
+            </span>
+          </Link>
+        );
+      })}
+    </nav>
+  );
+}
+
+/** The line over every station of a rig: tabs, ribbon, cursor. */
+export function RigFrame({ children }: { children: ReactNode }) {
+  const { record, view, cursorM, setCursorM } = useRig();
+  const cursor = { lengthM: cursorM, moveTo: setCursorM };
+  const factor = view ? exaggeration(ribbonBands(view), lineScale(view.current.line, 960)) : 0;
+  return (
+    <>
+      <div className="mx-auto max-w-[84rem] px-4 pt-3">
+        <div className="mb-2 flex flex-wrap items-baseline justify-between gap-x-6">
+          <h1 className="lettered text-2xl">{record.name}</h1>
+          <p className="text-sm text-ink-soft">
+            {record.reel.name}
+            {view && (view.current.state === 'planned' ? ' · the line as planned' : ' · the line as it is on the reel')}
+          </p>
+        </div>
+        <StationTabs />
+        {view && (
+          <section aria-label="The line" className="my-3">
+            <div className="hidden sm:block">
+              <Ribbon view={view} orientation="lying" cursor={cursor} />
+            </div>
+            <div className="sm:hidden">
+              <Ribbon view={view} orientation="upright" cursor={cursor} uprightPx={430} />
+            </div>
+            <p className="mt-0.5 mb-2 flex flex-wrap justify-between gap-x-6 text-xs text-ink-soft">
+              <span>
+                Hook {' '}
+                <span className="hidden sm:inline">left, arbor right</span>
+                <span className="sm:hidden">above, arbor below</span>. Line drawn about {Math.round(factor / 100) * 100} times thicker than long
+                {view && lineScale(view.current.line, 960).breakAtM !== null && '; backing squeezed beyond the two strokes'}.
+              </span>
+              <span>Ringed letters are joins; a dashed ring has not been pull-tested.</span>
+            </p>
+            <CursorReadout />
+          </section>
+        )}
+      </div>
+      <main id="main" className="mx-auto max-w-[84rem] px-4 pb-16">
+        {children}
+      </main>
+    </>
+  );
+}

@@ -1,0 +1,93 @@
+'use client';
+
+import { format as formatDate } from 'date-fns';
+import Link from 'next/link';
+import { STATIONS } from '@/core/rig/stationStates';
+import { SpoolSection } from '@/components/line/SpoolSection';
+import { STATION_NAMES, stationPath } from '@/components/shell/places';
+import { Card } from '@/components/ui/Card';
+import { StateMark } from '@/components/ui/StateMark';
+import { useUnits } from '@/components/units/UnitsProvider';
+import { useRig } from './RigProvider';
+
+/** The rig's own page: its stations, the spool, the line in figures, the log. */
+export function WholeLine() {
+  const { record, view, states, cursorM } = useRig();
+  const { format } = useUnits();
+  return (
+    <div className="grid gap-4 lg:grid-cols-3">
+      <Card title="Stations" className="lg:col-span-1">
+        <ol className="flex flex-col divide-y divide-edge">
+          {STATIONS.map((station, index) => (
+            <li key={station}>
+              <Link href={stationPath(record.boat.id, record.id, station)} className="block py-2.5 hover:bg-paper">
+                <span className="flex items-center justify-between">
+                  <span className="lettered">
+                    {index + 1}. {STATION_NAMES[station]}
+                  </span>
+                  <StateMark state={states[station].state} />
+                </span>
+                <span className="text-sm text-ink-soft">{states[station].why}</span>
+              </Link>
+            </li>
+          ))}
+        </ol>
+      </Card>
+      <Card title="On the spool">
+        {view ? (
+          <>
+            <SpoolSection view={view} cursorM={cursorM} />
+            <table className="mt-3 w-full text-sm">
+              <thead>
+                <tr className="border-b border-ink text-left">
+                  <th className="py-1 font-semibold">from the hook</th>
+                  <th className="py-1 text-right font-semibold">length</th>
+                  <th className="py-1 text-right font-semibold">thickness</th>
+                </tr>
+              </thead>
+              <tbody>
+                {view.current.line.segments.toReversed().map((segment) => (
+                  <tr key={segment.id} className="border-b border-edge">
+                    <td className="py-1">
+                      {segment.name}
+                      {!segment.wound && <span className="text-ink-soft"> (by hand)</span>}
+                    </td>
+                    <td className="figures py-1 text-right whitespace-nowrap">{format.length(segment.lengthM)}</td>
+                    <td className="figures py-1 text-right whitespace-nowrap">
+                      {format.thickness(segment.lineDiameterM)}
+                    </td>
+                  </tr>
+                ))}
+              </tbody>
+            </table>
+          </>
+        ) : (
+          <p>
+            This rig has no line yet.{' '}
+            <Link className="text-chalk underline" href={stationPath(record.boat.id, record.id, 'load')}>
+              Plan one at Load
+            </Link>
+            : name the segments from the arbor outwards and leave the length of the backing open.
+          </p>
+        )}
+      </Card>
+      <Card title="Log">
+        {record.note && <p className="mb-3 border-l-4 border-rule pl-2">{record.note}</p>}
+        {record.log.length === 0 ? (
+          <p className="text-ink-soft">Nothing has been logged. Loading, testing and setting write here by themselves.</p>
+        ) : (
+          <ol className="flex flex-col gap-2 text-sm">
+            {record.log.map((entry) => (
+              <li key={entry.id}>
+                <time dateTime={entry.at} className="figures text-ink-soft" suppressHydrationWarning>
+                  {formatDate(new Date(entry.at), 'd MMM yyyy, HH:mm')}
+                </time>{' '}
+                {entry.text}
+              </li>
+            ))}
+          </ol>
+        )}
+      </Card>
+    </div>
+  );
+}

@@ -1,0 +1,44 @@
+'use client';
+
+import { ToggleGroup } from 'radix-ui';
+import { METRES_PER_LENGTH_UNIT, METRES_PER_SMALL_LENGTH_UNIT, NEWTONS_PER_FORCE_UNIT, type UnitChoice } from '@/core/units/units';
+import { useUnits } from '@/components/units/UnitsProvider';
+
+function Group<K extends keyof UnitChoice>({ kind, label, options }: { kind: K; label: string; options: readonly UnitChoice[K][] }) {
+  const { units, setUnits } = useUnits();
+  return (
+    <ToggleGroup.Root
+      type="single"
+      aria-label={label}
+      value={units[kind]}
+      onValueChange={(value) => {
+        const chosen = options.find((option) => option === value);
+        if (chosen) setUnits({ [kind]: chosen });
+      }}
+      className="flex overflow-hidden rounded-sm border border-edge-strong"
+    >
+      {options.map((option) => (
+        <ToggleGroup.Item
+          key={option}
+          value={option}
+          className="min-h-9 min-w-9 px-2 text-sm font-semibold data-[state=off]:bg-card data-[state=on]:bg-ink data-[state=on]:text-paper"
+        >
+          {option}
+        </ToggleGroup.Item>
+      ))}
+    </ToggleGroup.Root>
+  );
+}
+
+const keysOf = <T extends object>(object: T) => Object.keys(object) as (keyof T)[];
+
+/** Switches every figure on every screen at once, and is remembered. */
+export function UnitSwitch() {
+  return (
+    <div className="no-print flex flex-wrap gap-1.5">
+      <Group kind="length" label="Unit of line length" options={keysOf(METRES_PER_LENGTH_UNIT)} />
+      <Group kind="smallLength" label="Unit of diameters" options={keysOf(METRES_PER_SMALL_LENGTH_UNIT)} />
+      <Group kind="force" label="Unit of force" options={keysOf(NEWTONS_PER_FORCE_UNIT)} />
+    </div>
+  );
+}

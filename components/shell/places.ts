@@ -1,0 +1,26 @@
+import { STATIONS, type Station } from '@/core/rig/stationStates';
+
+export const STATION_NAMES: Readonly<Record<Station, string>> = {
+  load: 'Load',
+  count: 'Count',
+  strength: 'Strength',
+  drag: 'Drag',
+};
+
+export const boatPath = (boatId: string): string => `/boats/${boatId}`;
+export const gearPath = (boatId: string): string => `/boats/${boatId}/gear`;
+export const rigPath = (boatId: string, rigId: string): string => `/boats/${boatId}/rigs/${rigId}`;
+export const stationPath = (boatId: string, rigId: string, station: Station): string => `${rigPath(boatId, rigId)}/${station}`;
+
+export interface Place {
+  readonly label: string;
+  readonly path: string;
+}
+
+/** The places of one rig, for the palette and the number keys. */
+export function rigPlaces(boatId: string, rigId: string): readonly Place[] {
+  return [
+    { label: 'The whole line', path: rigPath(boatId, rigId) },
+    ...STATIONS.map((station) => ({ label: STATION_NAMES[station], path: stationPath(boatId, rigId, station) })),
+  ];
+}

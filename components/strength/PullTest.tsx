@@ -1,0 +1,157 @@
+'use client';
+
+import { useState } from 'react';
+import type { ForceSample } from '@/core/force/forceSample';
+import type { PullRecord, StrengthTestRecord } from '@/core/rig/record';
+import { productStrength, PULLS_FOR_A_MEAN } from '@/core/rig/strengthOfRig';
+import { readBreak } from '@/core/strength/readBreak';
+import { TracePlot } from '@/components/bench/TracePlot';
+import { VirtualBench } from '@/components/bench/VirtualMark';
+import { QuantityField, useQuantity } from '@/components/fields/QuantityField';
+import { ChoiceField } from '@/components/fields/TextField';
+import { benchReply } from '@/components/http/send';
+import { useSend } from '@/components/http/useSend';
+import { useRig } from '@/components/rig/RigProvider';
+import { Button } from '@/components/ui/Button';
+import { Caution } from '@/components/ui/Card';
+import { useUnits } from '@/components/units/UnitsProvider';
+import { LIMITS } from '@/usecases/limits';
+
+const PLACES: readonly { value: PullRecord['breakPlace']; text: string }[] = [
+  { value: 'middle', text: 'in the middle' },
+  { value: 'grip', text: 'at a grip' },
+  { value: 'knot', text: 'at a knot' },
+];
+
+/** A pull test of one line: the expected force first, then the pulls. */
+export function PullTest({ productId }: { productId: string }) {
+  const { record } = useRig();
+  const tests = record.strengthTests.filter((test) => test.productId === productId);
+  const open = tests.at(-1);
+  const [anew, setAnew] = useState(false);
+  return (
+    <div className="flex flex-col gap-4">
+      <Caution>Eye protection on. Stand out of line with the pull; keep the snap-back zone clear and the anchor strong. Gloves; never wrap line on a hand.</Caution>
+      {open && !anew ? (
+        <Pulls key={open.id} test={open} onNew={() => setAnew(true)} />
+      ) : (
+        <StartTest key={productId} productId={productId} onStarted={() => setAnew(false)} />
+      )}
+    </div>
+  );
+}
+
+function StartTest({ productId, onStarted }: { productId: string; onStarted: () => void }) {
+  const { record } = useRig();
+  const { sendNow, state, fieldError } = useSend();
+  const known = productStrength(record, productId);
+  const expected = useQuantity(`expected:${productId}`, 'force', known.strengthN?.value ?? null, LIMITS.forceN);
+  const gauge = useQuantity(`gauge:${productId}`, 'length', 0.5, LIMITS.gaugeLengthM);
+  const [condition, setCondition] = useState<StrengthTestRecord['condition']>('dry');
+  const start = async (): Promise<void> => {
+    const body = { productId, condition, gaugeLengthM: gauge.value, expectedN: expected.value, sampleLabel: '' };
+    const result = await sendNow('POST', `/api/boats/${record.boat.id}/strength-tests`, body, 'Written down. Now pull.');
+    if (!result.ok) return;
+    expected.forget();
+    onStarted();
+  };
+  return (
+    <div className="flex flex-col gap-3">
+      <p className="text-sm">Write down what you expect before the first pull: a pull that does not fit then shows at once, and is often the wrong spool in the grips.</p>
+      <div className="grid grid-cols-2 gap-2">
+        <QuantityField label="Expected to break at" {...expected.field} error={fieldError('expectedN')} hint={known.strengthN?.source === 'label' ? 'starts at the label' : undefined} />
+        <QuantityField label="Length between grips" {...gauge.field} error={fieldError('gaugeLengthM')} />
+        <ChoiceField
+          label="The line is"
+          value={condition}
+          options={[
+            { value: 'dry', text: 'dry' },
+            { value: 'soaked', text: 'soaked' },
+          ]}
+          onChange={setCondition}
+        />
+      </div>
+      <Button weight="main" disabled={state.kind === 'sending' || expected.value === null || gauge.value === null} onClick={() => void start()}>
+        Begin this test
+      </Button>
+    </div>
+  );
+}
+
+function Pulls({ test, onNew }: { test: StrengthTestRecord; onNew: () => void }) {
+  const { record } = useRig();
+  const { format, units } = useUnits();
+  const { sendNow, state, fieldError } = useSend();
+  const peak = useQuantity(`peak:${test.id}`, 'force', null, LIMITS.forceN);
+  const [place, setPlace] = useState<PullRecord['breakPlace']>('middle');
+  const [instrument, setInstrument] = useState('read by eye');
+  const [samples, setSamples] = useState<readonly ForceSample[]>([]);
+  const last = test.pulls.at(-1);
+  const recordPull = async (): Promise<void> => {
+    const body = { peakN: peak.value, breakPlace: place, instrument };
+    const result = await sendNow('POST', `/api/boats/${record.boat.id}/strength-tests/${test.id}/pulls`, body);
+    if (!result.ok) return;
+    peak.forget();
+    setSamples([]);
+    setInstrument('read by eye');
+  };
+  const pull = async (): Promise<void> => {
+    const result = await sendNow('POST', `/api/boats/${record.boat.id}/virtual-gauge`, { productId: test.productId });
+    if (!result.ok) return;
+    const shown = benchReply.parse(result.value);
+    const read = readBreak(shown.samples);
+    setSamples(shown.samples);
+    if (!read.ok) return;
+    peak.set({ text: (read.value / 9.80665).toFixed(3), unit: 'kg' });
+    setPlace(shown.breakPlace ?? 'middle');
+    setInstrument(shown.instrument);
+  };
+  return (
+    <div className="flex flex-col gap-3">
+      <p>
+        Pull {test.pulls.length + 1}, {test.condition}, {format.length(test.gaugeLengthM)} between grips. Expected <b className="figures">{format.force(test.expectedN)}</b>.
+        {test.pulls.length < PULLS_FOR_A_MEAN && ` One pull is an anecdote: ${PULLS_FOR_A_MEAN} make a mean.`}
+      </p>
+      <div className="grid grid-cols-2 gap-2">
+        <QuantityField label="Peak force" {...peak.field} error={fieldError('peakN')} />
+        <ChoiceField label="It broke" value={place} options={PLACES} onChange={setPlace} />
+      </div>
+      {peak.value !== null && Math.abs(peak.value / test.expectedN - 1) > 0.25 && (
+        <p className="text-sm text-warn">
+          That is {format.percent(Math.abs(peak.value / test.expectedN - 1))} {peak.value > test.expectedN ? 'above' : 'below'} what you expected. Labels are often low; else: the right
+          spool in the grips? Tared slack? Slipped?
+        </p>
+      )}
+      <Button weight="main" disabled={state.kind === 'sending' || peak.value === null} onClick={() => void recordPull()}>
+        Record this pull
+      </Button>
+      {record.virtualProductIds.includes(test.productId) && (
+        <VirtualBench instrument="force gauge">
+          <Button disabled={state.kind === 'sending'} onClick={() => void pull()}>
+            Pull on the virtual gauge
+          </Button>
+          <TracePlot samples={samples} label="The virtual pull" />
+        </VirtualBench>
+      )}
+      {test.pulls.length > 0 && (
+        <p className="figures text-sm">
+          So far: {test.pulls.map((made) => format.force(made.peakN).replace(` ${units.force}`, '')).join(', ')} {units.force}
+        </p>
+      )}
+      <div className="flex flex-wrap gap-2">
+        {last && (
+          <Button
+            weight="quiet"
+            disabled={state.kind === 'sending'}
+            onClick={() => void sendNow('POST', `/api/boats/${record.boat.id}/withdrawals`, { kind: 'strengthPull', id: last.id, rigId: record.id, reason: 'undone by the tester' }, 'The last pull is taken back.')}
+          >
+            Undo the last pull
+          </Button>
+        )}
+        <Button weight="quiet" onClick={onNew}>
+          Begin another test of this line
+        </Button>
+      </div>
+    </div>
+  );
+}

@@ -1,0 +1,25 @@
+import type { ButtonHTMLAttributes, ReactNode } from 'react';
+
+type Weight = 'main' | 'plain' | 'quiet';
+
+const LOOKS: Readonly<Record<Weight, string>> = {
+  main: 'bg-chalk text-on-chalk border-chalk hover:brightness-110',
+  plain: 'bg-card text-ink border-edge-strong hover:bg-paper',
+  quiet: 'bg-transparent text-chalk border-transparent underline decoration-1 underline-offset-4 hover:decoration-2',
+};
+
+interface Props extends ButtonHTMLAttributes<HTMLButtonElement> {
+  readonly weight?: Weight;
+  readonly children: ReactNode;
+}
+
+/** A button that a wet thumb can hit: never lower than 44 px. */
+export function Button({ weight = 'plain', className = '', type = 'button', ...rest }: Props) {
+  return (
+    <button
+      type={type}
+      className={`inline-flex min-h-11 items-center justify-center gap-2 rounded-sm border-2 px-4 py-1.5 font-semibold disabled:cursor-not-allowed disabled:opacity-55 ${LOOKS[weight]} ${className}`}
+      {...rest}
+    />
+  );
+}

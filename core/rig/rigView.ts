@@ -1,0 +1,139 @@
+import { bestConstantM, correctionTable, type CorrectionOptions, type CounterEvidence } from '../calibration/correctionTable';
+import { median } from '../drag/readPull';
+import type { Figure } from '../provenance/figure';
+import { paidOutAfterTurnsM, spoolStateAt } from '../spool/loadedLine';
+import { weakestWithin, type RigStrength, type StrengthPlace } from '../strength/rigStrength';
+import { correctionOptions, counterEvidence, currentLine, type CurrentLine } from './currentLine';
+import type { RigRecord } from './record';
+import { sessionPulls } from './sessionPulls';
+import { strengthOfRig } from './strengthOfRig';
+
+/** Everything that the lenses over one line need, derived once from its record. */
+export interface RigView {
+  readonly record: RigRecord;
+  readonly current: CurrentLine;
+  readonly evidence: CounterEvidence | null;
+  readonly correction: CorrectionOptions | null;
+  /** Best value of the counter's constant (m per turn). */
+  readonly constantM: number | null;
+  readonly strength: RigStrength | null;
+  /** The drag as it was last set and accepted, or null. */
+  readonly setForceN: number | null;
+}
+
+/** Derives the view of a rig, or null when it has no line that could be drawn. */
+export function rigView(record: RigRecord): RigView | null {
+  const current = currentLine(record);
+  if (!current.ok) return null;
+  const evidence = counterEvidence(record);
+  const correction = correctionOptions(record, current.value);
+  const constantM = evidence && correction ? bestConstantM(current.value.line, evidence, correction.unitM) : null;
+  return {
+    record,
+    current: current.value,
+    evidence,
+    correction,
+    constantM,
+    strength: strengthOfRig(record, current.value.line),
+    setForceN: acceptedForceN(record),
+  };
+}
+
+function acceptedForceN(record: RigRecord): number | null {
+  const setting = record.dragSetting;
+  if (!setting?.acceptedAt || setting.loadId !== record.load?.id) return null;
+  const pulls = sessionPulls(setting);
+  return pulls.length > 0 ? median(pulls.slice(-3).map((pull) => pull.movingN)) : null;
+}
+
+/** What every lens says at one length out. */
+export interface CursorReadout {
+  readonly lengthOutM: number;
+  /** What the counter shows, zeroed with everything on the spool; null without a counter. */
+  readonly reading: Figure | null;
+  readonly segmentAtTip: string;
+  /** Colour of lead core at the tip, or null. */
+  readonly colourAtTip: string | null;
+  readonly diameterM: number;
+  readonly dragFactor: number;
+  readonly weakest: StrengthPlace | null;
+  /** Pull at the tip with the drag left alone (N), or null while it is not set. */
+  readonly tipForceN: number | null;
+  /** That pull as a share of the weakest place that is out. */
+  readonly share: number | null;
+}
+
+/**
+ * Reads all lenses at one length from hook to tip.
+ *
+ * @param view the rig
+ * @param lengthOutM length from the hook (m), clamped to the line that there is
+ */
+export function readCursor(view: RigView, lengthOutM: number): CursorReadout {
+  const { line } = view.current;
+  const outM = Math.min(Math.max(lengthOutM, 0), line.totalLengthM);
+  const paidOutM = Math.min(Math.max(outM - line.handLinedLengthM, 0), line.woundLengthM);
+  const { diameterM } = spoolStateAt(line, paidOutM);
+  const dragFactor = line.fullDiameterM / diameterM;
+  const weakest = view.strength ? weakestWithin(view.strength, outM) : null;
+  const tipForceN = view.setForceN === null ? null : view.setForceN * dragFactor;
+  const reading =
+    view.evidence && view.correction
+      ? (correctionTable(line, view.evidence, view.correction, [paidOutM])[0] ?? null)
+      : null;
+  return {
+    lengthOutM: outM,
+    reading,
+    ...atTip(view, outM),
+    diameterM,
+    dragFactor,
+    weakest,
+    tipForceN,
+    share: tipForceN !== null && weakest ? tipForceN / weakest.strengthN.value : null,
+  };
+}
+
+/** The segment at the rod's tip, and for lead core its colour there. */
+function atTip(view: RigView, lengthOutM: number): Pick<CursorReadout, 'segmentAtTip' | 'colourAtTip'> {
+  let fromHookM = 0;
+  const inwards = view.current.line.segments.toReversed();
+  for (const [index, segment] of inwards.entries()) {
+    const toHookM = fromHookM + segment.lengthM;
+    if (lengthOutM <= toHookM || index === inwards.length - 1) {
+      const colours = coloursOf(view.record, segment.id);
+      const share = Math.min((toHookM - lengthOutM) / segment.lengthM, 1 - 1e-9);
+      // Colours are listed from the arbor outwards; the tip is that share of the segment away from its inner end.
+      const colour = colours.length > 0 ? (colours[Math.max(0, Math.floor(share * colours.length))] ?? null) : null;
+      return { segmentAtTip: segment.name, colourAtTip: colour };
+    }
+    fromHookM = toHookM;
+  }
+  return { segmentAtTip: '', colourAtTip: null };
+}
+
+/** Lead-core colours of a segment from the arbor outwards, as it was wound or is planned. */
+export function coloursOf(record: RigRecord, segmentId: string): readonly string[] {
+  return (
+    record.load?.segments.find((segment) => segment.segmentId === segmentId)?.colours ??
+    record.segments.find((segment) => segment.id === segmentId)?.colours ??
+    []
+  );
+}
+
+/**
+ * True lengths from the hook at which a counter shows given readings, for the counter's ruler; on a reel
+ * without a counter, at which the spool has made given turns. Marks beyond the line are left out.
+ */
+export function lengthsAtReadings(view: RigView, readings: readonly number[]): readonly { reading: number; lengthOutM: number }[] {
+  const { line } = view.current;
+  return readings.flatMap((reading) => {
+    const turns = reading * turnsPerCount(view);
+    if (turns > line.woundTurns) return [];
+    return [{ reading, lengthOutM: paidOutAfterTurnsM(line, turns) + line.handLinedLengthM }];
+  });
+}
+
+/** Spool turns of one count; 1 on a reel without a counter, where turns themselves are counted. */
+export function turnsPerCount(view: RigView): number {
+  return view.constantM !== null && view.correction ? view.correction.unitM / view.constantM : 1;
+}

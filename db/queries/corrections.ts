@@ -1,0 +1,33 @@
+import type { Queryable } from '../withTransaction';
+
+/** The statement that withdraws a standing row of each kind of measurement: a copy that says so. */
+const WITHDRAW = {
+  winding: `INSERT INTO winding_entries (boat_id, load_id, segment_id, reading, instrument, note, corrects_id, withdrawn)
+    SELECT boat_id, load_id, segment_id, reading, instrument, $3, id, true FROM winding_entries
+    WHERE boat_id = $1 AND id = $2 AND NOT withdrawn`,
+  trial: `INSERT INTO counter_trials (boat_id, load_id, true_length_m, reading, stripped_before_m, instrument, corrects_id, withdrawn)
+    SELECT boat_id, load_id, true_length_m, reading, stripped_before_m, instrument, id, true FROM counter_trials
+    WHERE boat_id = $1 AND id = $2 AND NOT withdrawn AND $3::text IS NOT NULL`,
+  strengthPull: `INSERT INTO strength_pulls (boat_id, strength_test_id, peak_n, break_place, instrument, corrects_id, withdrawn)
+    SELECT boat_id, strength_test_id, peak_n, break_place, instrument, id, true FROM strength_pulls
+    WHERE boat_id = $1 AND id = $2 AND NOT withdrawn AND $3::text IS NOT NULL`,
+  dragPull: `INSERT INTO drag_pulls (boat_id, drag_setting_id, kind, moving_n, breakaway_n, setting_step, instrument, corrects_id, withdrawn)
+    SELECT boat_id, drag_setting_id, kind, moving_n, breakaway_n, setting_step, instrument, id, true FROM drag_pulls
+    WHERE boat_id = $1 AND id = $2 AND NOT withdrawn AND $3::text IS NOT NULL`,
+} as const;
+
+export type MeasurementKind = keyof typeof WITHDRAW;
+
+export const MEASUREMENT_KINDS = Object.keys(WITHDRAW) as readonly MeasurementKind[];
+
+/** Withdraws one measurement by a new row; false when there is no such standing row on this boat. */
+export async function withdrawMeasurement(
+  db: Queryable,
+  boatId: string,
+  kind: MeasurementKind,
+  id: string,
+  reason: string,
+): Promise<boolean> {
+  const result = await db.query(WITHDRAW[kind], [boatId, id, reason]);
+  return result.rowCount === 1;
+}

@@ -1,0 +1,23 @@
+import 'server-only';
+import { withdrawMeasurement } from '../../db/queries/corrections';
+import { insertLogEntry } from '../../db/queries/log';
+import { withTransaction } from '../../db/withTransaction';
+import { done, notFound, type UseCaseOutcome } from '../outcome';
+import type { WithdrawInput } from './withdrawInput';
+
+const WORDS = {
+  winding: ['load', 'A noted winding reading'],
+  trial: ['count', 'A walk along the tape'],
+  strengthPull: ['strength', 'A strength pull'],
+  dragPull: ['drag', 'A drag pull'],
+} as const;
+
+/** Takes a measurement back: the row stays, a new row withdraws it, and the log says why. */
+export async function withdraw(boatId: string, input: WithdrawInput): Promise<UseCaseOutcome<{ done: true }>> {
+  return withTransaction(async (db) => {
+    if (!(await withdrawMeasurement(db, boatId, input.kind, input.id, input.reason))) return notFound('measurement');
+    const [kind, what] = WORDS[input.kind];
+    await insertLogEntry(db, boatId, input.rigId, kind, `${what} was withdrawn: ${input.reason}.`);
+    return done({ done: true });
+  });
+}
