@@ -15,7 +15,10 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
   return (
     <html lang="en">
       <body className="min-h-dvh font-sans">
-        <Providers units={readUnitCookie(cookieJar.get(UNIT_COOKIE)?.value)} nonce={requestHeaders.get('x-nonce') ?? ''}>
+        <Providers
+          units={readUnitCookie(cookieJar.get(UNIT_COOKIE)?.value)}
+          nonce={requestHeaders.get('x-nonce') ?? ''}
+        >
           {children}
         </Providers>
       </body>

@@ -10,12 +10,16 @@ export default async function BoatsPage() {
   const boats = await listBoats(reader());
   return (
     <>
-      <Header crumbs={[]} places={boats.map((boat) => ({ label: `Locker of ${boat.name}`, path: boatPath(boat.id) }))} />
+      <Header
+        crumbs={[]}
+        places={boats.map((boat) => ({ label: `Locker of ${boat.name}`, path: boatPath(boat.id) }))}
+      />
       <main id="main" className="mx-auto grid max-w-[84rem] gap-6 px-4 py-6 lg:grid-cols-[3fr_2fr]">
         <div>
           <h1 className="lettered mb-1 text-3xl">Whose locker?</h1>
           <p className="mb-5 max-w-prose">
-            Load a segmented line right the first time, make its counter true or know how it lies, find its weakest place, and set the drag with a scale.
+            Load a segmented line right the first time, make its counter true or know how it lies, find its weakest
+            place, and set the drag with a scale.
           </p>
           {boats.length === 0 ? (
             <p>No boat yet: make a locker for yours.</p>
@@ -23,7 +27,10 @@ export default async function BoatsPage() {
             <ul className="flex flex-col gap-3">
               {boats.map((boat) => (
                 <li key={boat.id}>
-                  <Link href={boatPath(boat.id)} className="flex min-h-16 items-center justify-between gap-4 border-2 border-ink bg-card px-4 py-3 hover:bg-rule hover:text-rule-ink">
+                  <Link
+                    href={boatPath(boat.id)}
+                    className="flex min-h-16 items-center justify-between gap-4 border-2 border-ink bg-card px-4 py-3 hover:bg-rule hover:text-rule-ink"
+                  >
                     <span className="lettered text-xl">{boat.name}</span>
                     <span className="text-sm">{boat.homeWater}</span>
                   </Link>

@@ -7,8 +7,7 @@ export interface FieldError {
 }
 
 export type ComputeResult =
-  | { readonly ok: true; readonly value: unknown }
-  | { readonly ok: false; readonly fields: readonly FieldError[] };
+  { readonly ok: true; readonly value: unknown } | { readonly ok: false; readonly fields: readonly FieldError[] };
 
 /** One kind of computation that the shell can ask for. */
 export interface ComputeKind {
@@ -22,7 +21,8 @@ export interface ComputeKind {
 /** Text form of a path: `segments[1].lengthM`. */
 export function pathText(path: readonly PropertyKey[]): string {
   return path.reduce<string>(
-    (text, part) => (typeof part === 'number' ? `${text}[${part}]` : text === '' ? String(part) : `${text}.${String(part)}`),
+    (text, part) =>
+      typeof part === 'number' ? `${text}[${part}]` : text === '' ? String(part) : `${text}.${String(part)}`,
     '',
   );
 }

@@ -28,7 +28,8 @@ function main(args: readonly string[]): void {
   const [first, second] = args;
   if (first === '--list') return print(COMPUTE_KINDS.map(({ name, summary }) => ({ name, summary })));
   const kind = COMPUTE_KINDS.find((candidate) => candidate.name === first);
-  if (!kind) refuse(`${first ? `There is no kind "${first}".` : 'Which kind?'} ${USAGE}`, [{ path: 'KIND', message: USAGE }]);
+  if (!kind)
+    refuse(`${first ? `There is no kind "${first}".` : 'Which kind?'} ${USAGE}`, [{ path: 'KIND', message: USAGE }]);
   if (second === '--schema') return print(z.toJSONSchema(kind.schema, { io: 'input' }));
   if (second === '--example') return print(kind.example);
   if (second !== undefined) refuse(`There is no option "${second}". ${USAGE}`);

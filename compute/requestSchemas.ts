@@ -48,7 +48,11 @@ export const segmentsSchema = z
     const firstHandLined = segments.findIndex((segment) => !segment.wound);
     segments.forEach((segment, index) => {
       if (segment.wound && firstHandLined >= 0 && index > firstHandLined) {
-        context.addIssue({ code: 'custom', path: [index, 'wound'], message: 'a wound segment cannot lie outside a hand-lined one' });
+        context.addIssue({
+          code: 'custom',
+          path: [index, 'wound'],
+          message: 'a wound segment cannot lie outside a hand-lined one',
+        });
       }
       if (!segment.wound && segment.lengthM === null) {
         context.addIssue({ code: 'custom', path: [index, 'lengthM'], message: 'a hand-lined segment needs a length' });

@@ -76,6 +76,11 @@ export interface DemoBoat {
   readonly people: readonly { readonly name: string; readonly hand: 'left' | 'right' }[];
   readonly walkM: number;
   readonly lines: readonly DemoLine[];
-  readonly supplies: readonly { readonly line: string; readonly label: string; readonly boughtM: number; readonly leftM: number }[];
+  readonly supplies: readonly {
+    readonly line: string;
+    readonly label: string;
+    readonly boughtM: number;
+    readonly leftM: number;
+  }[];
   readonly rigs: readonly DemoRig[];
 }

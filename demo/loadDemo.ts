@@ -85,7 +85,13 @@ async function loadLine(boatId: string, line: DemoLine, index: number): Promise<
     const condition = line.condition ?? 'dry';
     const expectedN = toSi('force', line.labelKg ?? line.truth.strengthKg, 'kg');
     const test = must(
-      await startStrengthTest(boatId, { productId: id, condition, gaugeLengthM: 0.5, expectedN, sampleLabel: 'outer metres of the spool' }),
+      await startStrengthTest(boatId, {
+        productId: id,
+        condition,
+        gaugeLengthM: 0.5,
+        expectedN,
+        sampleLabel: 'outer metres of the spool',
+      }),
     );
     for (let pull = 0; pull < line.pulls; pull += 1) await pullOnce(boatId, id, test.id);
   }
@@ -96,7 +102,13 @@ async function pullOnce(boatId: string, productId: string, testId: string): Prom
   const shown = must(await breakOnVirtualGauge(boatId, productId));
   const peak = readBreak(shown.samples);
   if (!peak.ok) throw new Error(`demo data: ${peak.message}`);
-  must(await recordStrengthPull(boatId, testId, { peakN: peak.value, breakPlace: shown.breakPlace ?? 'middle', instrument: shown.instrument }));
+  must(
+    await recordStrengthPull(boatId, testId, {
+      peakN: peak.value,
+      breakPlace: shown.breakPlace ?? 'middle',
+      instrument: shown.instrument,
+    }),
+  );
 }
 
 async function loadRig(boatId: string, rig: DemoRig, idOf: (key: string) => string, walkM: number): Promise<void> {
@@ -116,7 +128,11 @@ async function loadRig(boatId: string, rig: DemoRig, idOf: (key: string) => stri
     }),
   ).id;
   for (const rating of reel.ratings) {
-    await insertRating(db, boatId, reelId, { label: rating.label, lineDiameterM: rating.lineMm / 1000, lengthM: rating.lengthM });
+    await insertRating(db, boatId, reelId, {
+      label: rating.label,
+      lineDiameterM: rating.lineMm / 1000,
+      lengthM: rating.lengthM,
+    });
   }
   const rigId = must(await createRig(boatId, { name: rig.name, note: rig.note, reelId })).id;
   const forceScaleNm = toSi('force', reel.dragLimitKg ?? 5, 'kg') * (reel.fullMm / 2000);
@@ -179,7 +195,14 @@ async function workThrough(boatId: string, rigId: string, rig: DemoRig, walkM: n
   const { loadId } = must(await beginWinding(boatId, rigId, { version: planned.version, levelBelowRimM }));
   for (const segment of planned.segments.filter((candidate) => candidate.wound)) {
     const shown = must(await workVirtualReel(boatId, rigId, { act: 'wind', segmentId: segment.id }));
-    must(await noteWinding(boatId, rigId, loadId, { segmentId: segment.id, reading: shown.reading, instrument: shown.instrument, note: '' }));
+    must(
+      await noteWinding(boatId, rigId, loadId, {
+        segmentId: segment.id,
+        reading: shown.reading,
+        instrument: shown.instrument,
+        note: '',
+      }),
+    );
   }
   const level = must(await workVirtualReel(boatId, rigId, { act: 'measure-level' }));
   must(await finishWinding(boatId, rigId, loadId, { version: 1, levelBelowRimM: level.levelBelowRimM }));
@@ -188,15 +211,33 @@ async function workThrough(boatId: string, rigId: string, rig: DemoRig, walkM: n
   if (rig.done.lostM) {
     const top = planned.segments.findLast((segment) => segment.wound);
     must(
-      await changeLength(boatId, rigId, loadId, { segmentId: top?.id ?? '', changeM: rig.done.lostM, reason: 'lost', note: 'Broken off on a wreck.' }),
+      await changeLength(boatId, rigId, loadId, {
+        segmentId: top?.id ?? '',
+        changeM: rig.done.lostM,
+        reason: 'lost',
+        note: 'Broken off on a wreck.',
+      }),
     );
   }
 }
 
-async function calibrate(boatId: string, rigId: string, loadId: string, walkM: number, method: 'true' | 'card'): Promise<void> {
+async function calibrate(
+  boatId: string,
+  rigId: string,
+  loadId: string,
+  walkM: number,
+  method: 'true' | 'card',
+): Promise<void> {
   const walk = async (): Promise<void> => {
     const shown = must(await workVirtualReel(boatId, rigId, { act: 'walk', lengthM: walkM }));
-    must(await recordTrial(boatId, rigId, { loadId, trueLengthM: walkM, reading: shown.reading ?? 0, instrument: shown.instrument }));
+    must(
+      await recordTrial(boatId, rigId, {
+        loadId,
+        trueLengthM: walkM,
+        reading: shown.reading ?? 0,
+        instrument: shown.instrument,
+      }),
+    );
   };
   await walk();
   if (method === 'true') {
@@ -204,7 +245,14 @@ async function calibrate(boatId: string, rigId: string, loadId: string, walkM: n
     const advice = adviceForRig(record);
     const top = record.segments.findLast((segment) => segment.wound);
     if (advice.ok && top && advice.value.stripM.value > 0) {
-      must(await changeLength(boatId, rigId, loadId, { segmentId: top.id, changeM: advice.value.stripM.value, reason: 'stripped', note: '' }));
+      must(
+        await changeLength(boatId, rigId, loadId, {
+          segmentId: top.id,
+          changeM: advice.value.stripM.value,
+          reason: 'stripped',
+          note: '',
+        }),
+      );
       await walk();
     }
   }
@@ -213,7 +261,9 @@ async function calibrate(boatId: string, rigId: string, loadId: string, walkM: n
 
 /** Warm-up pulls, then turn and pull until the last three pulls agree with the target. */
 async function setDrag(boatId: string, rigId: string, loadId: string, fraction: number): Promise<void> {
-  const { id } = must(await startDragSetting(boatId, rigId, { loadId, fraction, strengthBasis: 'weakest', rodAngleRad: ROD_ANGLE_RAD }));
+  const { id } = must(
+    await startDragSetting(boatId, rigId, { loadId, fraction, strengthBasis: 'weakest', rodAngleRad: ROD_ANGLE_RAD }),
+  );
   const pull = async (kind: 'warm-up' | 'bent rod', settingStep: number): Promise<void> => {
     const shown = must(await workVirtualReel(boatId, rigId, { act: 'pull-drag', rodAngleRad: ROD_ANGLE_RAD }));
     const read = readDragPull(shown.samples);

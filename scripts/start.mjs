@@ -23,7 +23,8 @@ function readOptions() {
       },
     });
     const port = values.port === undefined ? null : Number(values.port);
-    if (port !== null && !(Number.isInteger(port) && port > 0 && port < 65536)) stopWith('--port wants a number from 1 to 65535.');
+    if (port !== null && !(Number.isInteger(port) && port > 0 && port < 65536))
+      stopWith('--port wants a number from 1 to 65535.');
     return { port, empty: values.empty, reset: values['reset-demo'], yes: values.yes };
   } catch (error) {
     return stopWith(`${error.message}\nOptions: --port N, --empty, --reset-demo (--yes to skip its question).`);
@@ -35,7 +36,9 @@ async function confirmReset(yes) {
   if (yes) return;
   if (!process.stdin.isTTY) stopWith('--reset-demo deletes every record and asks first; without a keyboard add --yes.');
   const terminal = createInterface({ input: process.stdin, output: process.stdout });
-  const answer = await terminal.question('This deletes every record of every boat and loads the demo data again. Type "delete" to go on: ');
+  const answer = await terminal.question(
+    'This deletes every record of every boat and loads the demo data again. Type "delete" to go on: ',
+  );
   terminal.close();
   if (answer.trim() !== 'delete') stopWith('Nothing was deleted.');
 }
@@ -53,7 +56,8 @@ function isAlive(pid) {
 function claimStart(mark) {
   if (existsSync(mark)) {
     const { pid, url } = JSON.parse(readFileSync(mark, 'utf8'));
-    if (pid !== process.pid && isAlive(pid)) stopWith(`Tidy Marlin is running already${url ? ` at ${url}` : ''} (process ${pid}). Stop it there with Ctrl-C.`);
+    if (pid !== process.pid && isAlive(pid))
+      stopWith(`Tidy Marlin is running already${url ? ` at ${url}` : ''} (process ${pid}). Stop it there with Ctrl-C.`);
   }
   writeFileSync(mark, JSON.stringify({ pid: process.pid }));
 }
@@ -110,7 +114,10 @@ process.on('exit', () => {
 });
 const databaseUrl = cluster ? await ensureDatabase(cluster, DATABASE) : process.env.DATABASE_URL;
 await phase('migrations and demo data', () => {
-  const said = prepareDatabase(databaseUrl, [...(options.reset ? ['--reset'] : []), ...(options.empty ? [] : ['--demo'])]);
+  const said = prepareDatabase(databaseUrl, [
+    ...(options.reset ? ['--reset'] : []),
+    ...(options.empty ? [] : ['--demo']),
+  ]);
   if (said) say(`    ${said.split('\n').join('\n    ')}`);
 });
 await phase('build', () => ensureBuild());

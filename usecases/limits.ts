@@ -25,7 +25,11 @@ export function within(limits: { readonly min: number; readonly max: number }, w
     .max(limits.max, `${what} is more than anything that can be meant here.`);
 }
 
-export const nameSchema = z.string({ error: 'A name is needed.' }).trim().min(1, 'A name is needed.').max(80, 'At most 80 letters.');
+export const nameSchema = z
+  .string({ error: 'A name is needed.' })
+  .trim()
+  .min(1, 'A name is needed.')
+  .max(80, 'At most 80 letters.');
 export const idSchema = z.uuid('That is not an identifier of this product.');
 export const noteSchema = z.string().trim().max(500, 'At most 500 letters.').default('');
 export const instrumentSchema = z.string().trim().min(1).max(80).default('read by eye');

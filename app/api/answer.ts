@@ -6,7 +6,6 @@ import type { FieldProblem, UseCaseOutcome } from '@/usecases/outcome';
 /** Requests are a stack of segments at most; anything larger is not one. */
 const LARGEST_BODY = 256 * 1024;
 
-
 function refuse(status: number, message: string, fields: readonly FieldProblem[] = []): Response {
   return Response.json({ error: { message, fields } }, { status });
 }

@@ -22,7 +22,14 @@ export function TracePlot({ samples, label }: { samples: readonly ForceSample[];
     (sample) => y(sample.forceN),
   )(samples);
   return (
-    <svg width={WIDTH} height={HEIGHT} viewBox={`0 0 ${WIDTH} ${HEIGHT}`} role="img" aria-label={`${label}: peak ${format.force(peakN)} over ${end.toFixed(1)} s`} className="max-w-full">
+    <svg
+      width={WIDTH}
+      height={HEIGHT}
+      viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
+      role="img"
+      aria-label={`${label}: peak ${format.force(peakN)} over ${end.toFixed(1)} s`}
+      className="max-w-full"
+    >
       <line x1={2} x2={WIDTH - 2} y1={y(0)} y2={y(0)} className="stroke-ink" />
       <path d={path ?? ''} fill="none" className="stroke-chalk" strokeWidth={1.8} />
       <text x={WIDTH - 4} y={12} textAnchor="end" className="figures fill-ink-soft text-[11px]">

@@ -1,5 +1,6 @@
 'use client';
 
+import { correctionTable } from '@/core/calibration/correctionTable';
 import { adviceForRig } from '@/core/rig/adviceForRig';
 import { validTrial } from '@/core/rig/currentLine';
 import type { LoadRecord } from '@/core/rig/record';
@@ -15,14 +16,7 @@ export function CountAdvice({ load }: { load: LoadRecord }) {
   const { format } = useUnits();
   const trial = validTrial(record);
   const unitM = record.reel.counter?.unitM ?? 1;
-  if (!trial) {
-    return (
-      <p>
-        No walk of the line as it is now. Until one is made, every reading below rests on{' '}
-        {record.calibration ? 'the constant that an earlier test of this reel gave' : "the maker's statement of the counter"}, and its ± says so.
-      </p>
-    );
-  }
+  if (!trial) return <Expectation />;
   const error = (trial.reading * unitM) / trial.trueLengthM - 1;
   return (
     <div className="flex flex-col gap-4">
@@ -39,7 +33,40 @@ export function CountAdvice({ load }: { load: LoadRecord }) {
         </p>
       </div>
       <Ways load={load} />
-      {states.count.state === 'done' ? <p className="font-semibold text-go">Accepted: {states.count.why}. The supply line may be cut.</p> : <Accept load={load} />}
+      {states.count.state === 'done' ? (
+        <p className="font-semibold text-go">Accepted: {states.count.why}. The supply line may be cut.</p>
+      ) : (
+        <Accept load={load} />
+      )}
+    </div>
+  );
+}
+
+/** A walk that a 100 ft tape allows (m): what the next walk should show. */
+const USUAL_WALK_M = 30.48;
+
+/** Before a walk: what to expect of it, and what that rests on. */
+function Expectation() {
+  const { record, view } = useRig();
+  const { format } = useUnits();
+  if (!view?.evidence || !view.correction) return null;
+  const walkM = Math.min(USUAL_WALK_M, view.current.line.woundLengthM);
+  const [reading] = correctionTable(view.current.line, view.evidence, view.correction, [walkM]);
+  return (
+    <div aria-live="polite">
+      {reading && (
+        <p className="figures text-4xl font-bold">
+          {format.counts(reading.value, reading.plusMinus)}{' '}
+          <span className="text-lg">expected at a true {format.length(walkM)}</span>
+        </p>
+      )}
+      <p>
+        There is no walk of the line as it is now. Until one is made, every reading below rests on{' '}
+        {record.calibration
+          ? 'the constant that an earlier test of this reel gave'
+          : "the maker's statement of the counter"}{' '}
+        and on how full the spool is. One walk along a tape binds the whole table to this very line.
+      </p>
     </div>
   );
 }
@@ -52,8 +79,18 @@ function Ways({ load }: { load: LoadRecord }) {
   const top = load.segments.findLast((segment) => segment.wound);
   const strip = advice.ok ? advice.value.stripM.value : 0;
   const note = (): void => {
-    const body = { segmentId: top?.segmentId, changeM: Math.abs(strip), reason: strip > 0 ? 'stripped' : 'added', note: 'to make the counter true' };
-    void sendNow('POST', `/api/boats/${record.boat.id}/rigs/${record.id}/loads/${load.id}/changes`, body, 'Noted. Walk the tape once more to confirm.');
+    const body = {
+      segmentId: top?.segmentId,
+      changeM: Math.abs(strip),
+      reason: strip > 0 ? 'stripped' : 'added',
+      note: 'to make the counter true',
+    };
+    void sendNow(
+      'POST',
+      `/api/boats/${record.boat.id}/rigs/${record.id}/loads/${load.id}/changes`,
+      body,
+      'Noted. Walk the tape once more to confirm.',
+    );
   };
   return (
     <div className="grid gap-3 sm:grid-cols-2">
@@ -61,10 +98,13 @@ function Ways({ load }: { load: LoadRecord }) {
         <h3 className="lettered">{strip >= 0 ? 'Strip at the top' : 'Add at the top'}</h3>
         {advice.ok ? (
           <>
-            <p className="figures text-2xl font-bold">{format.length(Math.abs(strip), advice.value.stripM.plusMinus)}</p>
+            <p className="figures text-2xl font-bold">
+              {format.length(Math.abs(strip), advice.value.stripM.plusMinus)}
+            </p>
             <p className="text-sm">
-              {strip > 0 ? 'off' : 'on to'} {top?.name}; then expect {format.counts(advice.value.expectedReading)} at the same walk. The ± comes mostly from{' '}
-              {advice.value.stripM.mainlyFrom}. Measure it off and keep it uncut until the next walk confirms it.
+              {strip > 0 ? 'off' : 'on to'} {top?.name}; then expect {format.counts(advice.value.expectedReading)} at
+              the same walk. The ± comes mostly from {advice.value.stripM.mainlyFrom}. Measure it off and keep it uncut
+              until the next walk confirms it.
             </p>
             <Button className="mt-2" disabled={state.kind === 'sending'} onClick={note}>
               I have {strip > 0 ? 'taken it off' : 'put it on'}
@@ -80,7 +120,10 @@ function Ways({ load }: { load: LoadRecord }) {
       </section>
       <section className="border-l-4 border-rule pl-3">
         <h3 className="lettered">Leave it, use the table</h3>
-        <p className="text-sm">Costs nothing and is right over the whole line: set by the corrected readings in the table below instead of by the counter&apos;s own.</p>
+        <p className="text-sm">
+          Costs nothing and is right over the whole line: set by the corrected readings in the table below instead of by
+          the counter&apos;s own.
+        </p>
       </section>
     </div>
   );
@@ -90,11 +133,18 @@ function Accept({ load }: { load: LoadRecord }) {
   const { record } = useRig();
   const { sendNow, state } = useSend();
   const accept = (method: 'true' | 'card'): void => {
-    void sendNow('POST', `/api/boats/${record.boat.id}/rigs/${record.id}/calibrations`, { loadId: load.id, method }, 'The counter is accepted.');
+    void sendNow(
+      'POST',
+      `/api/boats/${record.boat.id}/rigs/${record.id}/calibrations`,
+      { loadId: load.id, method },
+      'The counter is accepted.',
+    );
   };
   return (
     <div className="flex flex-col gap-2">
-      <Caution>Do not cut the supply line before you have accepted one of these: until then everything can be undone.</Caution>
+      <Caution>
+        Do not cut the supply line before you have accepted one of these: until then everything can be undone.
+      </Caution>
       <div className="flex flex-wrap gap-2">
         <Button weight="main" disabled={state.kind === 'sending'} onClick={() => accept('card')}>
           Accept, with the table

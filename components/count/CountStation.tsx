@@ -22,7 +22,10 @@ export function CountStation() {
   if (!record.reel.counter) {
     return (
       <Card title="No counter">
-        <p>This reel has no counter: the lower ruler of the line shows spool turns instead, and lead core&apos;s own colours or inked marks tell what is out.</p>
+        <p>
+          This reel has no counter: the lower ruler of the line shows spool turns instead, and lead core&apos;s own
+          colours or inked marks tell what is out.
+        </p>
       </Card>
     );
   }
@@ -96,14 +99,21 @@ function MarksTable({ view }: { view: RigView }) {
   const marks = useMemo(() => {
     const end = fromSi('length', view.current.line.totalLengthM, units.length);
     const rounds = ticks(0, end, 14).filter((value) => value > 0);
-    return countMarks(view, rounds.map((value) => toSi('length', value, units.length)));
+    return countMarks(
+      view,
+      rounds.map((value) => toSi('length', value, units.length)),
+    );
   }, [view, units.length]);
   const unitM = view.correction?.unitM ?? 1;
   return (
     <>
       <p className="mb-2 text-sm text-ink-soft">
-        True length is from the hook; the counter is zeroed with all wound line on{view.current.line.handLinedLengthM > 0 && ' and what is let out by hand already out'}.{' '}
-        {view.evidence?.kind === 'tape' ? 'Bound to your tape test of this load.' : 'Not tested as it is now: see the ±.'} The winding log gives a second, independent figure at each join.
+        True length is from the hook; the counter is zeroed with all wound line on
+        {view.current.line.handLinedLengthM > 0 && ' and what is let out by hand already out'}.{' '}
+        {view.evidence?.kind === 'tape'
+          ? 'Bound to your tape test of this load.'
+          : 'Not tested as it is now: see the ±.'}{' '}
+        The winding log gives a second, independent figure at each join.
       </p>
       <div className="overflow-x-auto" tabIndex={0} role="region" aria-label="Correction table">
         <table className="w-full text-sm">
@@ -120,11 +130,22 @@ function MarksTable({ view }: { view: RigView }) {
             {marks.map((mark) => {
               const paidOutM = Math.max(mark.lengthOutM - view.current.line.handLinedLengthM, 0);
               return (
-                <tr key={`${mark.kind}${mark.lengthOutM}`} className={`border-b border-edge ${mark.kind === 'join' ? 'font-semibold' : ''}`}>
+                <tr
+                  key={`${mark.kind}${mark.lengthOutM}`}
+                  className={`border-b border-edge ${mark.kind === 'join' ? 'font-semibold' : ''}`}
+                >
                   <td className="figures py-1 pr-3 whitespace-nowrap">{format.length(mark.lengthOutM)}</td>
-                  <td className="figures py-1 pr-3 whitespace-nowrap">{format.counts(mark.reading.value, mark.reading.plusMinus)}</td>
-                  <td className="figures py-1 pr-3">{mark.loggedReading === null ? '' : format.counts(mark.loggedReading)}</td>
-                  <td className="figures py-1 pr-3">{paidOutM > 1 ? `${((100 * mark.reading.value * unitM) / paidOutM - 100).toFixed(1).replace('-', '−')} %` : ''}</td>
+                  <td className="figures py-1 pr-3 whitespace-nowrap">
+                    {format.counts(mark.reading.value, mark.reading.plusMinus)}
+                  </td>
+                  <td className="figures py-1 pr-3">
+                    {mark.loggedReading === null ? '' : format.counts(mark.loggedReading)}
+                  </td>
+                  <td className="figures py-1 pr-3">
+                    {paidOutM > 1
+                      ? `${((100 * mark.reading.value * unitM) / paidOutM - 100).toFixed(1).replace('-', '−')} %`
+                      : ''}
+                  </td>
                   <td className="py-1">{mark.name}</td>
                 </tr>
               );

@@ -25,10 +25,16 @@ export function WalkForm({ load }: { load: LoadRecord }) {
   const [text, setText] = useDraft(`walk-reading:${load.id}`, isText);
   const [instrument, setInstrument] = useState('read by eye');
   const reading = text !== null && /^\d+$/.test(text.trim()) ? Number(text) : null;
-  const problem = text !== null && text.trim() !== '' && reading === null ? 'A counter shows whole numbers only.' : undefined;
+  const problem =
+    text !== null && text.trim() !== '' && reading === null ? 'A counter shows whole numbers only.' : undefined;
   const recordWalk = async (): Promise<void> => {
     const body = { loadId: load.id, trueLengthM: length.value, reading, instrument };
-    const result = await sendNow('POST', `/api/boats/${record.boat.id}/rigs/${record.id}/trials`, body, 'The walk is recorded.');
+    const result = await sendNow(
+      'POST',
+      `/api/boats/${record.boat.id}/rigs/${record.id}/trials`,
+      body,
+      'The walk is recorded.',
+    );
     if (result.ok) setText(null);
   };
   const walk = async (): Promise<void> => {
@@ -41,7 +47,10 @@ export function WalkForm({ load }: { load: LoadRecord }) {
   return (
     <div className="flex flex-col gap-4">
       <ol className="list-decimal space-y-1 pl-5 text-sm">
-        <li>Stake the tape down; clip the line&apos;s end at its zero, with 30 cm or so hanging from the tip, as over the water.</li>
+        <li>
+          Stake the tape down; clip the line&apos;s end at its zero, with 30 cm or so hanging from the tip, as over the
+          water.
+        </li>
         <li>Zero the counter. Free spool, thumb on it. Walk to the mark, line just tight.</li>
         <li>Read the counter with the same point of the line at the tip.</li>
       </ol>
@@ -59,7 +68,11 @@ export function WalkForm({ load }: { load: LoadRecord }) {
           error={problem ?? fieldError('reading')}
         />
       </div>
-      <Button weight="main" disabled={state.kind === 'sending' || reading === null || length.value === null} onClick={() => void recordWalk()}>
+      <Button
+        weight="main"
+        disabled={state.kind === 'sending' || reading === null || length.value === null}
+        onClick={() => void recordWalk()}
+      >
         Record this walk
       </Button>
       {record.hasVirtualReel && (
@@ -97,7 +110,9 @@ function Trials() {
             <tr key={trial.id} className="border-b border-edge">
               <td className="figures py-1">{format.length(trial.trueLengthM)}</td>
               <td className="figures py-1">{format.counts(trial.reading)}</td>
-              <td className="figures py-1">{trial.strippedBeforeM === 0 ? '–' : format.length(trial.strippedBeforeM)}</td>
+              <td className="figures py-1">
+                {trial.strippedBeforeM === 0 ? '–' : format.length(trial.strippedBeforeM)}
+              </td>
               <td className="py-1">{trial.instrument}</td>
             </tr>
           ))}
@@ -106,7 +121,14 @@ function Trials() {
       <Button
         weight="quiet"
         disabled={state.kind === 'sending'}
-        onClick={() => void sendNow('POST', `/api/boats/${record.boat.id}/withdrawals`, { kind: 'trial', id: last.id, rigId: record.id, reason: 'undone by the person who walked' }, 'The last walk is taken back.')}
+        onClick={() =>
+          void sendNow(
+            'POST',
+            `/api/boats/${record.boat.id}/withdrawals`,
+            { kind: 'trial', id: last.id, rigId: record.id, reason: 'undone by the person who walked' },
+            'The last walk is taken back.',
+          )
+        }
       >
         Undo the last walk
       </Button>

@@ -44,7 +44,10 @@ export function DragStation() {
           {session ? (
             <ScaleSession key={session.id} setting={session} onAnother={() => setAnother(session.id)} />
           ) : (
-            <p>Choose a target, then begin a session: hook a scale to the line through the bent rod, as with a fish. Two pulls warm the drag up; the next ones count.</p>
+            <p>
+              Choose a target, then begin a session: hook a scale to the line through the bent rod, as with a fish. Two
+              pulls warm the drag up; the next ones count.
+            </p>
           )}
         </Card>
       </div>
@@ -55,7 +58,12 @@ export function DragStation() {
 function Envelope({ view, forceN, isSet }: { view: RigView; forceN: number; isSet: boolean }) {
   const { cursorM } = useRig();
   const { units, format } = useUnits();
-  const envelope = useMemo((): DragEnvelope | null => (view.strength ? dragEnvelope(view.current.line, view.strength, forceN, 0) : null), [view, forceN]);
+  const { strength } = view;
+  const { line } = view.current;
+  const envelope = useMemo(
+    (): DragEnvelope | null => (strength ? dragEnvelope(line, strength, forceN, 0) : null),
+    [line, strength, forceN],
+  );
   const curves = useMemo(() => {
     if (!envelope) return [];
     const show = (valueN: number): number => fromSi('force', valueN, units.force);
@@ -63,7 +71,11 @@ function Envelope({ view, forceN, isSet }: { view: RigView; forceN: number; isSe
       {
         name: 'pull at the tip',
         look: 'stroke-chalk text-chalk',
-        points: envelope.points.map((p) => ({ lengthM: p.lengthOutM, value: show(p.tipForceN), plusMinus: show(p.tipForceN * p.layerStep) })),
+        points: envelope.points.map((p) => ({
+          lengthM: p.lengthOutM,
+          value: show(p.tipForceN),
+          plusMinus: show(p.tipForceN * p.layerStep),
+        })),
       },
       {
         name: 'weakest place that is out',
@@ -86,8 +98,8 @@ function Envelope({ view, forceN, isSet }: { view: RigView; forceN: number; isSe
         describe={`The pull at the tip rises from ${format.force(forceN)} to ${format.force(last.tipForceN)} with everything out.`}
       />
       <p className="mt-1 text-sm">
-        {isSet ? 'As it was set' : 'At the target'}, {format.force(forceN)} becomes {format.force(last.tipForceN)} with everything out (× {last.dragFactor.toFixed(2)}): the same
-        torque acts on a smaller spool.{' '}
+        {isSet ? 'As it was set' : 'At the target'}, {format.force(forceN)} becomes {format.force(last.tipForceN)} with
+        everything out (× {last.dragFactor.toFixed(2)}): the same torque acts on a smaller spool.{' '}
         {envelope.passes.map(({ share, lengthOutM }) =>
           lengthOutM === null ? null : (
             <span key={share}>
@@ -95,8 +107,10 @@ function Envelope({ view, forceN, isSet }: { view: RigView; forceN: number; isSe
             </span>
           ),
         )}
-        {envelope.passes.every(({ lengthOutM }) => lengthOutM === null) && 'It stays under half of the weakest place all the way. '}
-        To keep {format.force(forceN)} ease it to {format.percent(1 / last.dragFactor)} by then. Not counted: the water&apos;s own pull on the line, a belly moving broadside, a hot drag.
+        {envelope.passes.every(({ lengthOutM }) => lengthOutM === null) &&
+          'It stays under half of the weakest place all the way. '}
+        To keep {format.force(forceN)} ease it to {format.percent(1 / last.dragFactor)} by then. Not counted: the
+        water&apos;s own pull on the line, a belly moving broadside, a hot drag.
       </p>
     </div>
   );

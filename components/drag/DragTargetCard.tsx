@@ -40,7 +40,12 @@ export function DragTargetCard({ view, load }: { view: RigView; load: LoadRecord
   const guide = estimatedGuideFactor(ROD_ANGLE_RAD);
   const begin = async (): Promise<void> => {
     const body = { loadId: load.id, fraction, strengthBasis: chosen, rodAngleRad: ROD_ANGLE_RAD };
-    const result = await sendNow('POST', `/api/boats/${record.boat.id}/rigs/${record.id}/drag-settings`, body, 'The target is fixed. Warm the drag up with two pulls.');
+    const result = await sendNow(
+      'POST',
+      `/api/boats/${record.boat.id}/rigs/${record.id}/drag-settings`,
+      body,
+      'The target is fixed. Warm the drag up with two pulls.',
+    );
     if (result.ok) setTypedPercent(null);
   };
   return (
@@ -48,22 +53,41 @@ export function DragTargetCard({ view, load }: { view: RigView; load: LoadRecord
       <div aria-live="polite">
         {outcome?.ok ? (
           <>
-            <p className="figures text-4xl font-bold">{format.force(outcome.value.targetN.value, outcome.value.targetN.plusMinus)}</p>
-            <p>
-              at the rod&apos;s tip: {format.percent(fraction)} of {basis?.strengthN && format.force(basis.strengthN.value)}, {basis?.reason} ({basis?.of}).{' '}
-              {outcome.value.limitedToN !== null && "Held down to the maker's drag limit of this reel. "}
-              Straight off the reel that is about {format.force(outcome.value.targetN.value / guide.value)}, with guides taken as × {guide.value.toFixed(2)} ±{' '}
-              {(PLUS_MINUS_SDS * guide.sd).toFixed(2)} (a default for a rod bent to 60°, not measured).
+            <p className="figures text-4xl font-bold">
+              {format.force(outcome.value.targetN.value, outcome.value.targetN.plusMinus)}
             </p>
-            {outcome.value.warnings.includes('high-fraction') && <p className="mt-1 font-semibold text-warn">Past a third of the strength a surge has little room: fish jerk several times the steady pull.</p>}
+            <p>
+              at the rod&apos;s tip: {format.percent(fraction)} of{' '}
+              {basis?.strengthN && format.force(basis.strengthN.value)}, {basis?.reason} ({basis?.of}).{' '}
+              {outcome.value.limitedToN !== null && "Held down to the maker's drag limit of this reel. "}
+              Straight off the reel that is about {format.force(outcome.value.targetN.value / guide.value)}, with guides
+              taken as × {guide.value.toFixed(2)} ± {(PLUS_MINUS_SDS * guide.sd).toFixed(2)} (a default for a rod bent
+              to 60°, not measured).
+            </p>
+            {outcome.value.warnings.includes('high-fraction') && (
+              <p className="mt-1 font-semibold text-warn">
+                Past a third of the strength a surge has little room: fish jerk several times the steady pull.
+              </p>
+            )}
           </>
         ) : (
-          <p>{readable ? `That basis is not known: ${basis?.reason ?? ''}.` : 'Type a share of the strength between 5 and 40 per cent.'}</p>
+          <p>
+            {readable
+              ? `That basis is not known: ${basis?.reason ?? ''}.`
+              : 'Type a share of the strength between 5 and 40 per cent.'}
+          </p>
         )}
       </div>
       <div className="flex flex-wrap items-end gap-2">
         <div className="w-32">
-          <TextField label="Share, per cent" inputMode="decimal" figures value={percentText} onChange={setTypedPercent} error={readable ? fieldError('fraction') : 'Between 5 and 40.'} />
+          <TextField
+            label="Share, per cent"
+            inputMode="decimal"
+            figures
+            value={percentText}
+            onChange={setTypedPercent}
+            error={readable ? fieldError('fraction') : 'Between 5 and 40.'}
+          />
         </div>
         {FRACTION_PRESETS.map((preset) => (
           <Button key={preset} aria-pressed={fraction === preset} onClick={() => setTypedPercent(String(100 * preset))}>
@@ -75,20 +99,37 @@ export function DragTargetCard({ view, load }: { view: RigView; load: LoadRecord
         <legend className="text-sm font-semibold">Share of what</legend>
         <div className="mt-1 grid gap-2 sm:grid-cols-3">
           {choices.map((choice) => (
-            <label key={choice.basis} className={`flex flex-col border-2 p-2 ${choice.basis === chosen ? 'border-chalk' : 'border-edge'} ${choice.strengthN ? 'cursor-pointer' : 'opacity-70'}`}>
+            <label
+              key={choice.basis}
+              className={`flex flex-col border-2 p-2 ${choice.basis === chosen ? 'border-chalk' : 'border-edge'} ${choice.strengthN ? 'cursor-pointer' : 'opacity-70'}`}
+            >
               <span className="flex items-center gap-2 font-semibold">
-                <input type="radio" name="basis" value={choice.basis} checked={choice.basis === chosen} disabled={!choice.strengthN} onChange={() => setChosen(choice.basis)} className="size-4 accent-chalk" />
+                <input
+                  type="radio"
+                  name="basis"
+                  value={choice.basis}
+                  checked={choice.basis === chosen}
+                  disabled={!choice.strengthN}
+                  onChange={() => setChosen(choice.basis)}
+                  className="size-4 accent-chalk"
+                />
                 {BASIS_NAMES[choice.basis]}
               </span>
-              <span className="figures">{choice.strengthN && readable ? format.force(choice.strengthN.value * fraction) : 'not known'}</span>
-              <span className="text-xs text-ink-soft">{choice.strengthN ? `${format.force(choice.strengthN.value)}: ${choice.of}` : choice.reason}</span>
+              <span className="figures">
+                {choice.strengthN && readable ? format.force(choice.strengthN.value * fraction) : 'not known'}
+              </span>
+              <span className="text-xs text-ink-soft">
+                {choice.strengthN ? `${format.force(choice.strengthN.value)}: ${choice.of}` : choice.reason}
+              </span>
             </label>
           ))}
         </div>
       </fieldset>
       <Caution>
-        {record.reel.dragLimitN === null ? "The maker's drag limit of this reel is not on record: look it up, it" : `The maker's drag limit (${format.force(record.reel.dragLimitN)})`} goes before this
-        figure, and so do tournament rules and a qualified reel technician.
+        {record.reel.dragLimitN === null
+          ? "The maker's drag limit of this reel is not on record: look it up, it"
+          : `The maker's drag limit (${format.force(record.reel.dragLimitN)})`}{' '}
+        goes before this figure, and so do tournament rules and a qualified reel technician.
       </Caution>
       <Button weight="main" disabled={state.kind === 'sending' || !outcome?.ok} onClick={() => void begin()}>
         Begin a scale session

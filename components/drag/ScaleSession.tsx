@@ -79,14 +79,27 @@ export function ScaleSession({ setting, onAnother }: { setting: DragSettingRecor
   return (
     <div className="flex flex-col gap-4">
       <Verdict setting={setting} judgement={judgement} warmUps={warmUps} />
-      <Caution>Rod secured or held by somebody. Never a wrap round a hand; gloves with braid. Pull slowly and read the moving pull, not the jerk.</Caution>
+      <Caution>
+        Rod secured or held by somebody. Never a wrap round a hand; gloves with braid. Pull slowly and read the moving
+        pull, not the jerk.
+      </Caution>
       <div className="grid grid-cols-2 gap-2">
         <ChoiceField label="This pull is" value={kind} options={KINDS} onChange={setPicked} />
         <QuantityField label="Moving pull" {...moving.field} error={fieldError('movingN')} />
-        <QuantityField label="Jerk that starts it" {...breakaway.field} error={fieldError('breakawayN')} hint="leave empty if not read" />
+        <QuantityField
+          label="Jerk that starts it"
+          {...breakaway.field}
+          error={fieldError('breakawayN')}
+          hint="leave empty if not read"
+        />
       </div>
       <label className="flex min-h-9 items-center gap-2 text-sm">
-        <input type="checkbox" checked={turned} onChange={(event) => setTurned(event.target.checked)} className="size-5 accent-chalk" />
+        <input
+          type="checkbox"
+          checked={turned}
+          onChange={(event) => setTurned(event.target.checked)}
+          className="size-5 accent-chalk"
+        />
         the drag was turned since the last pull
       </label>
       <Button weight="main" disabled={busy || moving.value === null} onClick={() => void recordPull()}>
@@ -98,7 +111,12 @@ export function ScaleSession({ setting, onAnother }: { setting: DragSettingRecor
             Pull the virtual scale
           </Button>
           {[-5, -1, 1, 5].map((clicks) => (
-            <Button key={clicks} disabled={busy} aria-label={`${clicks > 0 ? 'Tighten' : 'Ease'} the virtual drag by ${Math.abs(clicks)}`} onClick={() => void turn(clicks)}>
+            <Button
+              key={clicks}
+              disabled={busy}
+              aria-label={`${clicks > 0 ? 'Tighten' : 'Ease'} the virtual drag by ${Math.abs(clicks)}`}
+              onClick={() => void turn(clicks)}
+            >
               {clicks > 0 ? `+${clicks}` : `−${-clicks}`}
             </Button>
           ))}
@@ -107,14 +125,25 @@ export function ScaleSession({ setting, onAnother }: { setting: DragSettingRecor
       )}
       <PullList setting={setting} />
       <div className="flex flex-wrap gap-2">
-        <Button weight="main" disabled={busy || judgement?.verdict !== 'set'} onClick={() => void sendNow('POST', `${path}/accept`, {}, 'The drag is set.')}>
+        <Button
+          weight="main"
+          disabled={busy || judgement?.verdict !== 'set'}
+          onClick={() => void sendNow('POST', `${path}/accept`, {}, 'The drag is set.')}
+        >
           Accept this setting
         </Button>
         {last && (
           <Button
             weight="quiet"
             disabled={busy}
-            onClick={() => void sendNow('POST', `/api/boats/${record.boat.id}/withdrawals`, { kind: 'dragPull', id: last.id, rigId: record.id, reason: 'undone at the scale' }, 'The last pull is taken back.')}
+            onClick={() =>
+              void sendNow(
+                'POST',
+                `/api/boats/${record.boat.id}/withdrawals`,
+                { kind: 'dragPull', id: last.id, rigId: record.id, reason: 'undone at the scale' },
+                'The last pull is taken back.',
+              )
+            }
           >
             Undo the last pull
           </Button>
@@ -128,10 +157,21 @@ export function ScaleSession({ setting, onAnother }: { setting: DragSettingRecor
   );
 }
 
-function Verdict({ setting, judgement, warmUps }: { setting: DragSettingRecord; judgement: Judgement | null; warmUps: number }) {
+function Verdict({
+  setting,
+  judgement,
+  warmUps,
+}: {
+  setting: DragSettingRecord;
+  judgement: Judgement | null;
+  warmUps: number;
+}) {
   const { format } = useUnits();
   const words = (): string => {
-    if (!judgement) return warmUps < WARM_UPS ? `Warm up: ${WARM_UPS - warmUps} more pull${WARM_UPS - warmUps === 1 ? '' : 's'} that do not count.` : 'Pull through the bent rod.';
+    if (!judgement)
+      return warmUps < WARM_UPS
+        ? `Warm up: ${WARM_UPS - warmUps} more pull${WARM_UPS - warmUps === 1 ? '' : 's'} that do not count.`
+        : 'Pull through the bent rod.';
     switch (judgement.verdict) {
       case 'tighten':
         return `A little more: ${format.force(judgement.toGoN)} to go.`;
@@ -148,13 +188,14 @@ function Verdict({ setting, judgement, warmUps }: { setting: DragSettingRecord; 
   return (
     <div aria-live="polite">
       <p className="figures text-4xl font-bold">
-        {judgement ? format.force(judgement.medianN) : '–'} <span className="text-lg">of {format.force(setting.targetN)}</span>
+        {judgement ? format.force(judgement.medianN) : '–'}{' '}
+        <span className="text-lg">of {format.force(setting.targetN)}</span>
       </p>
       <p className="text-lg font-semibold">{words()}</p>
       {judgement?.sticky && (
         <p className="mt-1 text-sm text-warn">
-          It starts at {judgement.breakawayRatio.toFixed(2)} times its moving pull; above {STICKY_RATIO} a drag is sticky, and a light fish breaks off at the start. Washers want cleaning: see a
-          qualified technician.
+          It starts at {judgement.breakawayRatio.toFixed(2)} times its moving pull; above {STICKY_RATIO} a drag is
+          sticky, and a light fish breaks off at the start. Washers want cleaning: see a qualified technician.
         </p>
       )}
     </div>
@@ -198,26 +239,48 @@ function GuideFactor({ setting, format }: { setting: DragSettingRecord; format: 
   const bent = at('bent rod');
   const straight = at('straight');
   if (straight.length === 0 || bent.length === 0) {
-    return <p className="text-sm text-ink-soft">One pull straight off the reel at this setting would give the guides&apos; own factor for this rod.</p>;
+    return (
+      <p className="text-sm text-ink-soft">
+        One pull straight off the reel at this setting would give the guides&apos; own factor for this rod.
+      </p>
+    );
   }
   const factor = measuredGuideFactor(bent, straight);
   return (
     <p className="text-sm">
-      Guides, measured: × <b className="figures">{factor.value.toFixed(2)}</b> ± {(PLUS_MINUS_SDS * factor.sd).toFixed(2)} (bent {format.force(bent[0] ?? 0)}, straight {format.force(straight[0] ?? 0)}).
+      Guides, measured: × <b className="figures">{factor.value.toFixed(2)}</b> ±{' '}
+      {(PLUS_MINUS_SDS * factor.sd).toFixed(2)} (bent {format.force(bent[0] ?? 0)}, straight{' '}
+      {format.force(straight[0] ?? 0)}).
     </p>
   );
 }
 
-function Accepted({ setting, judgement, onAnother }: { setting: DragSettingRecord; judgement: Judgement | null; onAnother: () => void }) {
+function Accepted({
+  setting,
+  judgement,
+  onAnother,
+}: {
+  setting: DragSettingRecord;
+  judgement: Judgement | null;
+  onAnother: () => void;
+}) {
   const { states } = useRig();
   const { format } = useUnits();
   return (
     <div className="flex flex-col gap-3">
-      <p className="figures text-4xl font-bold">{judgement ? format.force(judgement.medianN) : format.force(setting.targetN)}</p>
-      <p>
-        set with a scale at the tip, for {format.percent(setting.fraction)} of the {BASIS_WORDS[setting.strengthBasis]}. {states.drag.state === 'stale' && <b className="text-warn">Stale, {states.drag.why}. Set it again.</b>}
+      <p className="figures text-4xl font-bold">
+        {judgement ? format.force(judgement.medianN) : format.force(setting.targetN)}
       </p>
-      {judgement?.sticky && <p className="text-warn">It starts with a jerk of {judgement.breakawayRatio.toFixed(2)} times its moving pull (sticky above {STICKY_RATIO}).</p>}
+      <p>
+        set with a scale at the tip, for {format.percent(setting.fraction)} of the {BASIS_WORDS[setting.strengthBasis]}.{' '}
+        {states.drag.state === 'stale' && <b className="text-warn">Stale, {states.drag.why}. Set it again.</b>}
+      </p>
+      {judgement?.sticky && (
+        <p className="text-warn">
+          It starts with a jerk of {judgement.breakawayRatio.toFixed(2)} times its moving pull (sticky above{' '}
+          {STICKY_RATIO}).
+        </p>
+      )}
       <PullList setting={setting} />
       <GuideFactor setting={setting} format={format} />
       <div>

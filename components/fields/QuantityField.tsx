@@ -23,7 +23,17 @@ interface FieldProps {
  * A quantity in the person's own units: "45", "45 m" and "150 ft" are all understood, and switching
  * units rewrites what stands here.
  */
-export function QuantityField({ label, quantity, typed, initialSi, limits, onTyped, hint, error, placeholder }: FieldProps) {
+export function QuantityField({
+  label,
+  quantity,
+  typed,
+  initialSi,
+  limits,
+  onTyped,
+  hint,
+  error,
+  placeholder,
+}: FieldProps) {
   const { units } = useUnits();
   const unit = units[quantity];
   const read = readTyped(typed, initialSi, quantity, limits);
@@ -42,7 +52,9 @@ export function QuantityField({ label, quantity, typed, initialSi, limits, onTyp
             onChange={(event) => onTyped({ text: event.target.value, unit })}
             className={`${CONTROL} figures pr-10`}
           />
-          <span className="pointer-events-none absolute inset-y-0 right-2.5 flex items-center text-sm text-ink-soft">{unit}</span>
+          <span className="pointer-events-none absolute inset-y-0 right-2.5 flex items-center text-sm text-ink-soft">
+            {unit}
+          </span>
         </div>
       )}
     </Field>
@@ -50,7 +62,14 @@ export function QuantityField({ label, quantity, typed, initialSi, limits, onTyp
 }
 
 function isTyped(kept: unknown): kept is Typed {
-  return typeof kept === 'object' && kept !== null && 'text' in kept && typeof kept.text === 'string' && 'unit' in kept && typeof kept.unit === 'string';
+  return (
+    typeof kept === 'object' &&
+    kept !== null &&
+    'text' in kept &&
+    typeof kept.text === 'string' &&
+    'unit' in kept &&
+    typeof kept.unit === 'string'
+  );
 }
 
 /**

@@ -26,7 +26,13 @@ export function readTyped(
 }
 
 /** Text to show under a unit: as typed under its own unit, converted under another. */
-export function shownText(typed: Typed | null, initialSi: number | null, quantity: Quantity, unit: string, limits: Limits): string {
+export function shownText(
+  typed: Typed | null,
+  initialSi: number | null,
+  quantity: Quantity,
+  unit: string,
+  limits: Limits,
+): string {
   if (typed && typed.unit === unit) return typed.text;
   const read = readTyped(typed, initialSi, quantity, limits);
   if (!read.ok) return typed?.text ?? '';

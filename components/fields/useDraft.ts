@@ -1,15 +1,18 @@
 'use client';
 
-import { useCallback, useEffect, useState } from 'react';
+import { useCallback, useMemo, useSyncExternalStore } from 'react';
 
 const PREFIX = 'draft:';
+
+/** What is kept when the browser forbids storage: the draft then lives as long as the page. */
+const memory = new Map<string, string>();
+const listeners = new Set<() => void>();
 
 function read(key: string): string | null {
   try {
     return window.localStorage.getItem(PREFIX + key);
   } catch {
-    // A browser that forbids storage loses only the draft's survival over a reload.
-    return null;
+    return memory.get(key) ?? null;
   }
 }
 
@@ -18,8 +21,20 @@ function write(key: string, text: string | null): void {
     if (text === null) window.localStorage.removeItem(PREFIX + key);
     else window.localStorage.setItem(PREFIX + key, text);
   } catch {
-    // As above.
+    if (text === null) memory.delete(key);
+    else memory.set(key, text);
   }
+  for (const listener of listeners) listener();
+}
+
+function subscribe(listener: () => void): () => void {
+  listeners.add(listener);
+  // Another window of the same browser may be typing into the same draft.
+  window.addEventListener('storage', listener);
+  return () => {
+    listeners.delete(listener);
+    window.removeEventListener('storage', listener);
+  };
 }
 
 /**
@@ -29,29 +44,25 @@ function write(key: string, text: string | null): void {
  * @param key where it is kept
  * @param isValid tells whether what was kept still has the expected shape
  */
-export function useDraft<T>(
-  key: string,
-  isValid: (kept: unknown) => kept is T,
-): [T | null, (draft: T | null) => void] {
-  const [draft, setDraft] = useState<T | null>(null);
-  useEffect(() => {
-    const kept = read(key);
-    if (kept === null) return setDraft(null);
-    try {
-      const value: unknown = JSON.parse(kept);
-      setDraft(isValid(value) ? value : null);
-    } catch {
-      setDraft(null);
-    }
-  }, [key, isValid]);
-  const set = useCallback(
-    (next: T | null) => {
-      setDraft(next);
-      write(key, next === null ? null : JSON.stringify(next));
-    },
-    [key],
+export function useDraft<T>(key: string, isValid: (kept: unknown) => kept is T): [T | null, (draft: T | null) => void] {
+  const kept = useSyncExternalStore(
+    subscribe,
+    () => read(key),
+    () => null,
   );
+  const draft = useMemo(() => parse(kept, isValid), [kept, isValid]);
+  const set = useCallback((next: T | null) => write(key, next === null ? null : JSON.stringify(next)), [key]);
   return [draft, set];
+}
+
+function parse<T>(kept: string | null, isValid: (kept: unknown) => kept is T): T | null {
+  if (kept === null) return null;
+  try {
+    const value: unknown = JSON.parse(kept);
+    return isValid(value) ? value : null;
+  } catch {
+    return null;
+  }
 }
 
 export const isText = (kept: unknown): kept is string => typeof kept === 'string';

@@ -21,15 +21,25 @@ interface Props {
   readonly lines: readonly LineProductRecord[];
   /** Reels that carry no rig yet. */
   readonly freeReelIds: readonly string[];
+  readonly supplySpools: readonly SupplySpool[];
+}
+
+interface SupplySpool {
+  readonly id: string;
+  readonly lineProductId: string;
+  readonly label: string;
+  readonly boughtLengthM: number;
+  readonly remainingLengthM: number;
 }
 
 /** The boat's reels and lines, and a new rig made of them. */
-export function GearPage({ boatId, reels, lines, freeReelIds }: Props) {
+export function GearPage({ boatId, reels, lines, freeReelIds, supplySpools }: Props) {
   return (
     <div className="flex flex-col gap-4">
       <NewRig boatId={boatId} reels={reels.filter((reel) => freeReelIds.includes(reel.id))} />
       <Reels boatId={boatId} reels={reels} />
       <Lines boatId={boatId} lines={lines} />
+      {supplySpools.length > 0 && <SupplySpools spools={supplySpools} lines={lines} />}
     </div>
   );
 }
@@ -49,7 +59,12 @@ function NewRig({ boatId, reels }: { boatId: string; reels: readonly ReelRecord[
   }
   const reelId = reels.some((reel) => reel.id === picked) ? (picked ?? first.id) : first.id;
   const create = async (): Promise<void> => {
-    const result = await sendNow('POST', `/api/boats/${boatId}/rigs`, { name: name ?? '', note: '', reelId }, 'The rig is in the locker.');
+    const result = await sendNow(
+      'POST',
+      `/api/boats/${boatId}/rigs`,
+      { name: name ?? '', note: '', reelId },
+      'The rig is in the locker.',
+    );
     if (!result.ok) return;
     setName(null);
     router.push(stationPath(boatId, idReply.parse(result.value).id, 'load'));
@@ -64,7 +79,13 @@ function NewRig({ boatId, reels }: { boatId: string; reels: readonly ReelRecord[
         }}
       >
         <TextField label="Name of the rig" value={name ?? ''} onChange={setName} error={fieldError('name')} />
-        <ChoiceField label="On the reel" value={reelId} options={reels.map((reel) => ({ value: reel.id, text: reel.name }))} onChange={setPicked} error={fieldError('reelId')} />
+        <ChoiceField
+          label="On the reel"
+          value={reelId}
+          options={reels.map((reel) => ({ value: reel.id, text: reel.name }))}
+          onChange={setPicked}
+          error={fieldError('reelId')}
+        />
         <Button type="submit" weight="main" disabled={state.kind === 'sending'}>
           Make this rig
         </Button>
@@ -128,7 +149,9 @@ function Reels({ boatId, reels }: { boatId: string; reels: readonly ReelRecord[]
                 format.small(row.arborDiameterM.value, PLUS_MINUS_SDS * row.arborDiameterM.sd),
                 format.small(row.widthM.value, PLUS_MINUS_SDS * row.widthM.sd),
                 format.small(row.fullDiameterM.value, PLUS_MINUS_SDS * row.fullDiameterM.sd),
-                row.counter ? format.small(row.counter.lengthPerTurnM.value, PLUS_MINUS_SDS * row.counter.lengthPerTurnM.sd) : 'no counter',
+                row.counter
+                  ? format.small(row.counter.lengthPerTurnM.value, PLUS_MINUS_SDS * row.counter.lengthPerTurnM.sd)
+                  : 'no counter',
                 row.dragLimitN === null ? 'not known' : format.force(row.dragLimitN),
               ]}
             />
@@ -136,7 +159,12 @@ function Reels({ boatId, reels }: { boatId: string; reels: readonly ReelRecord[]
         </Table>
       )}
       <h3 className="lettered mb-2">{reel ? `Change ${reel.name}` : 'Add a reel: measure it empty, with a caliper'}</h3>
-      <ReelForm key={reel ? `${reel.id}-${reel.version}` : 'new'} boatId={boatId} reel={reel} onDone={() => setEditing(null)} />
+      <ReelForm
+        key={reel ? `${reel.id}-${reel.version}` : 'new'}
+        boatId={boatId}
+        reel={reel}
+        onDone={() => setEditing(null)}
+      />
     </Card>
   );
 }
@@ -166,7 +194,41 @@ function Lines({ boatId, lines }: { boatId: string; lines: readonly LineProductR
         </Table>
       )}
       <h3 className="lettered mb-2">{line ? `Change ${line.name}` : 'Add a line'}</h3>
-      <LineForm key={line ? `${line.id}-${line.version}` : 'new'} boatId={boatId} line={line} onDone={() => setEditing(null)} />
+      <LineForm
+        key={line ? `${line.id}-${line.version}` : 'new'}
+        boatId={boatId}
+        line={line}
+        onDone={() => setEditing(null)}
+      />
+    </Card>
+  );
+}
+
+/** What is left on the shelf. */
+function SupplySpools({ spools, lines }: { spools: readonly SupplySpool[]; lines: readonly LineProductRecord[] }) {
+  const { format } = useUnits();
+  return (
+    <Card title="Supply spools on the shelf">
+      <table className="w-full text-sm">
+        <thead>
+          <tr className="border-b-2 border-ink text-left">
+            <th className="py-1 pr-3">spool</th>
+            <th className="py-1 pr-3">line</th>
+            <th className="py-1 pr-3">left</th>
+            <th className="py-1">bought</th>
+          </tr>
+        </thead>
+        <tbody>
+          {spools.map((spool) => (
+            <tr key={spool.id} className="border-b border-edge">
+              <td className="py-1 pr-3">{spool.label}</td>
+              <td className="py-1 pr-3">{lines.find((line) => line.id === spool.lineProductId)?.name}</td>
+              <td className="figures py-1 pr-3">{format.length(spool.remainingLengthM)}</td>
+              <td className="figures py-1">{format.length(spool.boughtLengthM)}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
     </Card>
   );
 }

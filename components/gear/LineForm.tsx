@@ -11,19 +11,40 @@ import { Button } from '@/components/ui/Button';
 import { LIMITS } from '@/usecases/limits';
 
 /** A line by what its label says, or better by what was measured. */
-export function LineForm({ boatId, line, onDone }: { boatId: string; line: LineProductRecord | null; onDone: () => void }) {
+export function LineForm({
+  boatId,
+  line,
+  onDone,
+}: {
+  boatId: string;
+  line: LineProductRecord | null;
+  onDone: () => void;
+}) {
   const key = `line:${line?.id ?? boatId}`;
   const { sendNow, state, fieldError } = useSend();
   const [typedName, setName] = useDraft(`${key}:name`, isText);
   const diameter = useQuantity(`${key}:diameter`, 'smallLength', line?.diameterM.value ?? null, LIMITS.lineDiameterM);
   const strength = useQuantity(`${key}:strength`, 'force', line?.labelStrengthN ?? null, LIMITS.forceN);
   const [material, setMaterial] = useState<LineProductRecord['material']>(line?.material ?? 'nylon');
-  const [source, setSource] = useState<'label' | 'measured'>(line?.diameterM.source === 'measured' ? 'measured' : 'label');
+  const [source, setSource] = useState<'label' | 'measured'>(
+    line?.diameterM.source === 'measured' ? 'measured' : 'label',
+  );
   const error = (path: string): string | undefined => fieldError(path) ?? fieldError(`line.${path}`);
   const store = async (): Promise<void> => {
-    const body = { name: typedName ?? line?.name ?? '', material, diameterM: diameter.value, diameterSource: source, labelStrengthN: strength.value };
+    const body = {
+      name: typedName ?? line?.name ?? '',
+      material,
+      diameterM: diameter.value,
+      diameterSource: source,
+      labelStrengthN: strength.value,
+    };
     const result = line
-      ? await sendNow('PUT', `/api/boats/${boatId}/lines/${line.id}`, { version: line.version, line: body }, 'The line is stored.')
+      ? await sendNow(
+          'PUT',
+          `/api/boats/${boatId}/lines/${line.id}`,
+          { version: line.version, line: body },
+          'The line is stored.',
+        )
       : await sendNow('POST', `/api/boats/${boatId}/lines`, body, 'The line is on record.');
     if (!result.ok) return;
     setName(null);
@@ -41,7 +62,12 @@ export function LineForm({ boatId, line, onDone }: { boatId: string; line: LineP
     >
       <div className="grid grid-cols-2 gap-2 sm:grid-cols-5">
         <TextField label="Name" value={typedName ?? line?.name ?? ''} onChange={setName} error={error('name')} />
-        <ChoiceField label="Material" value={material} options={MATERIALS.map((value) => ({ value, text: value }))} onChange={setMaterial} />
+        <ChoiceField
+          label="Material"
+          value={material}
+          options={MATERIALS.map((value) => ({ value, text: value }))}
+          onChange={setMaterial}
+        />
         <QuantityField label="Thickness" {...diameter.field} error={error('diameterM')} />
         <ChoiceField
           label="That thickness is"
@@ -53,7 +79,12 @@ export function LineForm({ boatId, line, onDone }: { boatId: string; line: LineP
           onChange={setSource}
           hint="labels of braid are off by 10 to 20 %"
         />
-        <QuantityField label="Strength on the label" {...strength.field} error={error('labelStrengthN')} hint="may stay empty" />
+        <QuantityField
+          label="Strength on the label"
+          {...strength.field}
+          error={error('labelStrengthN')}
+          hint="may stay empty"
+        />
       </div>
       <div className="flex gap-2">
         <Button type="submit" weight="main" disabled={state.kind === 'sending'}>

@@ -43,7 +43,12 @@ export function ReelForm({ boatId, reel, onDone }: { boatId: string; reel: ReelR
   const width = useQuantity(`${key}:width`, 'smallLength', reel?.widthM.value ?? null, LIMITS.widthM);
   const full = useQuantity(`${key}:full`, 'smallLength', reel?.fullDiameterM.value ?? null, LIMITS.fullDiameterM);
   const limit = useQuantity(`${key}:limit`, 'force', reel?.dragLimitN ?? null, LIMITS.forceN);
-  const perTurn = useQuantity(`${key}:perTurn`, 'smallLength', reel?.counter?.lengthPerTurnM.value ?? null, LIMITS.lengthPerTurnM);
+  const perTurn = useQuantity(
+    `${key}:perTurn`,
+    'smallLength',
+    reel?.counter?.lengthPerTurnM.value ?? null,
+    LIMITS.lengthPerTurnM,
+  );
   const [kind, setKind] = useState<ReelRecord['kind']>(reel?.kind ?? 'conventional');
   const [dragKind, setDragKind] = useState<ReelRecord['dragKind']>(reel?.dragKind ?? 'star');
   const [windHand, setWindHand] = useState<ReelRecord['windHand']>(reel?.windHand ?? 'right');
@@ -51,7 +56,9 @@ export function ReelForm({ boatId, reel, onDone }: { boatId: string; reel: ReelR
   const [digits, setDigits] = useState(String(reel?.counter?.digits ?? 3));
   const [display, setDisplay] = useState<(typeof DISPLAYS)[number]['value']>(reel?.counter?.display ?? 'unknown');
   const kept = reel?.counter?.lengthPerTurnM.source;
-  const [source, setSource] = useState<(typeof SOURCES)[number]['value']>(kept === 'measured' || kept === 'default' ? kept : 'maker');
+  const [source, setSource] = useState<(typeof SOURCES)[number]['value']>(
+    kept === 'measured' || kept === 'default' ? kept : 'maker',
+  );
   const error = (path: string): string | undefined => fieldError(path) ?? fieldError(`reel.${path}`);
   const store = async (): Promise<void> => {
     const body = {
@@ -63,10 +70,18 @@ export function ReelForm({ boatId, reel, onDone }: { boatId: string; reel: ReelR
       windHand,
       dragKind,
       dragLimitN: limit.value,
-      counter: unit === 'none' ? null : { unitM: Number(unit), digits: Number(digits), lengthPerTurnM: perTurn.value, source, display },
+      counter:
+        unit === 'none'
+          ? null
+          : { unitM: Number(unit), digits: Number(digits), lengthPerTurnM: perTurn.value, source, display },
     };
     const result = reel
-      ? await sendNow('PUT', `/api/boats/${boatId}/reels/${reel.id}`, { version: reel.version, reel: body }, 'The reel is stored.')
+      ? await sendNow(
+          'PUT',
+          `/api/boats/${boatId}/reels/${reel.id}`,
+          { version: reel.version, reel: body },
+          'The reel is stored.',
+        )
       : await sendNow('POST', `/api/boats/${boatId}/reels`, body, 'The reel is on record.');
     if (!result.ok) return;
     setName(null);
@@ -83,8 +98,18 @@ export function ReelForm({ boatId, reel, onDone }: { boatId: string; reel: ReelR
     >
       <div className="grid grid-cols-2 gap-2 sm:grid-cols-4">
         <TextField label="Name" value={typedName ?? reel?.name ?? ''} onChange={setName} error={error('name')} />
-        <ChoiceField label="Kind" value={kind} options={REEL_KINDS.map((value) => ({ value, text: value }))} onChange={setKind} />
-        <ChoiceField label="Drag" value={dragKind} options={DRAG_KINDS.map((value) => ({ value, text: value }))} onChange={setDragKind} />
+        <ChoiceField
+          label="Kind"
+          value={kind}
+          options={REEL_KINDS.map((value) => ({ value, text: value }))}
+          onChange={setKind}
+        />
+        <ChoiceField
+          label="Drag"
+          value={dragKind}
+          options={DRAG_KINDS.map((value) => ({ value, text: value }))}
+          onChange={setDragKind}
+        />
         <ChoiceField
           label="Winds with the"
           value={windHand}
@@ -97,12 +122,29 @@ export function ReelForm({ boatId, reel, onDone }: { boatId: string; reel: ReelR
         <QuantityField label="Arbor diameter" {...arbor.field} error={error('arborDiameterM')} />
         <QuantityField label="Width between flanges" {...width.field} error={error('widthM')} />
         <QuantityField label="Full diameter" {...full.field} error={error('fullDiameterM')} hint="at the rim" />
-        <QuantityField label="Maker's drag limit" {...limit.field} error={error('dragLimitN')} hint="empty when unknown" />
+        <QuantityField
+          label="Maker's drag limit"
+          {...limit.field}
+          error={error('dragLimitN')}
+          hint="empty when unknown"
+        />
         <ChoiceField label="Counter in" value={unit} options={UNITS} onChange={setUnit} />
         {unit !== 'none' && (
           <>
-            <TextField label="Digits" inputMode="numeric" figures value={digits} onChange={setDigits} error={error('counter.digits')} />
-            <QuantityField label="Length it counts a turn" {...perTurn.field} error={error('counter.lengthPerTurnM')} hint="a hundred turns by hand tell it" />
+            <TextField
+              label="Digits"
+              inputMode="numeric"
+              figures
+              value={digits}
+              onChange={setDigits}
+              error={error('counter.digits')}
+            />
+            <QuantityField
+              label="Length it counts a turn"
+              {...perTurn.field}
+              error={error('counter.lengthPerTurnM')}
+              hint="a hundred turns by hand tell it"
+            />
             <ChoiceField label="That figure is" value={source} options={SOURCES} onChange={setSource} />
             <ChoiceField label="Its display" value={display} options={DISPLAYS} onChange={setDisplay} />
           </>

@@ -26,7 +26,8 @@ export async function send(method: 'POST' | 'PUT', path: string, body: unknown):
     const json: unknown = await response.json();
     if (response.ok) return { ok: true, value: json };
     const parsed = errorSchema.safeParse(json);
-    if (!parsed.success) return { ok: false, message: 'The server answered something unexpected. Nothing was stored.', fields: {} };
+    if (!parsed.success)
+      return { ok: false, message: 'The server answered something unexpected. Nothing was stored.', fields: {} };
     const fields = Object.fromEntries(parsed.data.error.fields.map(({ path: at, message }) => [at, message]));
     return { ok: false, message: parsed.data.error.message, fields };
   } catch {

@@ -5,7 +5,8 @@ import { useCallback, useState } from 'react';
 import { useToast } from '@/components/ui/Toasts';
 import { send, type SendFailure, type SendResult } from './send';
 
-export type SendState = { readonly kind: 'idle' } | { readonly kind: 'sending' } | { readonly kind: 'failed'; readonly failure: SendFailure };
+export type SendState =
+  { readonly kind: 'idle' } | { readonly kind: 'sending' } | { readonly kind: 'failed'; readonly failure: SendFailure };
 
 /**
  * Sends requests for a form: keeps its state, shows a failure where the form shows it and as a toast,

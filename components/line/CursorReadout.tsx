@@ -27,7 +27,9 @@ export function CursorReadout() {
         {now.segmentAtTip}
         {now.colourAtTip && `, ${now.colourAtTip}`}
       </Entry>
-      <Entry label="counter shows">{now.reading ? format.counts(now.reading.value, now.reading.plusMinus) : 'no counter'}</Entry>
+      <Entry label="counter shows">
+        {now.reading ? format.counts(now.reading.value, now.reading.plusMinus) : 'no counter'}
+      </Entry>
       <Entry label="wound diameter left">{format.small(now.diameterM)}</Entry>
       <Entry label="same drag pulls">× {now.dragFactor.toFixed(2)}</Entry>
       <Entry label="of the weakest place out">

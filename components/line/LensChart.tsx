@@ -34,16 +34,19 @@ interface Props {
   readonly legend?: ReactNode;
 }
 
-const HEIGHT = 150;
+const HEIGHT = 156;
 const MARGIN = 14;
-const TOP = 10;
+const TOP = 18;
 const BOTTOM = 8;
 
 /** Curves over length out, on the very x-axis of the ribbon above. */
 export function LensChart({ view, curves, title, axis, cursorM, includeZero = true, describe, legend }: Props) {
   const { ref, width } = useWidth<HTMLDivElement>(960);
-  const scale = useMemo(() => lineScale(view.current.line, Math.max(width - 2 * MARGIN, 100)), [view, width]);
-  const all = curves.flatMap((curve) => curve.points.flatMap((p) => [p.value - (p.plusMinus ?? 0), p.value + (p.plusMinus ?? 0)]));
+  const { line } = view.current;
+  const scale = useMemo(() => lineScale(line, Math.max(width - 2 * MARGIN, 100)), [line, width]);
+  const all = curves.flatMap((curve) =>
+    curve.points.flatMap((p) => [p.value - (p.plusMinus ?? 0), p.value + (p.plusMinus ?? 0)]),
+  );
   const [low = 0, high = 1] = extent(includeZero ? [0, ...all] : all);
   const y = scaleLinear([low, high === low ? low + 1 : high], [HEIGHT - BOTTOM, TOP]).nice(4);
   const x = (lengthM: number): number => MARGIN + scale.toPx(lengthM);
@@ -57,7 +60,15 @@ export function LensChart({ view, curves, title, axis, cursorM, includeZero = tr
           {curves.map((curve) => (
             <span key={curve.name} className="flex items-center gap-1.5">
               <svg width="22" height="8" aria-hidden>
-                <line x1="0" x2="22" y1="4" y2="4" className={curve.look} strokeWidth="2.5" strokeDasharray={curve.dashed ? '5 3' : undefined} />
+                <line
+                  x1="0"
+                  x2="22"
+                  y1="4"
+                  y2="4"
+                  className={curve.look}
+                  strokeWidth="2.5"
+                  strokeDasharray={curve.dashed ? '5 3' : undefined}
+                />
               </svg>
               {curve.name}
             </span>
@@ -66,10 +77,24 @@ export function LensChart({ view, curves, title, axis, cursorM, includeZero = tr
         </span>
       </figcaption>
       <div ref={ref}>
-        <svg width={width} height={HEIGHT} viewBox={`0 0 ${width} ${HEIGHT}`} role="img" aria-label={describe} className="block">
+        <svg
+          width={width}
+          height={HEIGHT}
+          viewBox={`0 0 ${width} ${HEIGHT}`}
+          role="img"
+          aria-label={describe}
+          className="block"
+        >
           {ticks(...(y.domain() as [number, number]), 4).map((tick) => (
             <g key={tick}>
-              <line x1={MARGIN} x2={width - MARGIN} y1={y(tick)} y2={y(tick)} className={tick === 0 ? 'stroke-ink' : 'stroke-edge'} strokeWidth={1} />
+              <line
+                x1={MARGIN}
+                x2={width - MARGIN}
+                y1={y(tick)}
+                y2={y(tick)}
+                className={tick === 0 ? 'stroke-ink' : 'stroke-edge'}
+                strokeWidth={1}
+              />
               <text x={MARGIN + 2} y={y(tick) - 3} className="figures fill-ink-soft text-[11px]">
                 {tick}
               </text>
@@ -99,7 +124,13 @@ function Curve({ curve, x, y }: { curve: LensCurve; x: (m: number) => number; y:
   return (
     <g className={curve.look}>
       {hasBand && <path d={band(curve.points) ?? ''} stroke="none" className="opacity-20" fill="currentColor" />}
-      <path d={path(curve.points) ?? ''} fill="none" strokeWidth={2.2} strokeDasharray={curve.dashed ? '5 3' : undefined} strokeLinejoin="round" />
+      <path
+        d={path(curve.points) ?? ''}
+        fill="none"
+        strokeWidth={2.2}
+        strokeDasharray={curve.dashed ? '5 3' : undefined}
+        strokeLinejoin="round"
+      />
     </g>
   );
 }

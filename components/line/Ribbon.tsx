@@ -33,7 +33,8 @@ export function Ribbon({ view, orientation, cursor, withRulers = true, uprightPx
   const { units, format } = useUnits();
   const margin = 14;
   const lengthPx = (orientation === 'lying' ? width : uprightPx) - 2 * margin;
-  const scale = useMemo(() => lineScale(view.current.line, Math.max(lengthPx, 100)), [view, lengthPx]);
+  const loaded = view.current.line;
+  const scale = useMemo(() => lineScale(loaded, Math.max(lengthPx, 100)), [loaded, lengthPx]);
   const bands = useMemo(() => ribbonBands(view), [view]);
   const plane = new Plane(orientation, margin);
   const line = withRulers ? ACROSS.line : 22;
@@ -75,10 +76,36 @@ export function Ribbon({ view, orientation, cursor, withRulers = true, uprightPx
       onPointerMove={cursor && moveTo}
       onPointerDown={cursor && moveTo}
     >
-      {withRulers && <TrueRuler plane={plane} scale={scale} across={ACROSS.trueRuler} thickness={ACROSS.rulerThickness} unit={units.length} />}
-      <RibbonBands plane={plane} scale={scale} bands={bands} joins={view.record.joins} across={line} format={format} named={withRulers} />
-      {withRulers && <CounterRuler plane={plane} scale={scale} view={view} across={ACROSS.counterRuler} thickness={ACROSS.rulerThickness} />}
-      {cursor && <line {...plane.acrossLine(scale.toPx(cursor.lengthM), 0, across)} className="stroke-stop" strokeWidth={2} />}
+      {withRulers && (
+        <TrueRuler
+          plane={plane}
+          scale={scale}
+          across={ACROSS.trueRuler}
+          thickness={ACROSS.rulerThickness}
+          unit={units.length}
+        />
+      )}
+      <RibbonBands
+        plane={plane}
+        scale={scale}
+        bands={bands}
+        joins={view.record.joins}
+        across={line}
+        format={format}
+        named={withRulers}
+      />
+      {withRulers && (
+        <CounterRuler
+          plane={plane}
+          scale={scale}
+          view={view}
+          across={ACROSS.counterRuler}
+          thickness={ACROSS.rulerThickness}
+        />
+      )}
+      {cursor && (
+        <line {...plane.acrossLine(scale.toPx(cursor.lengthM), 0, across)} className="stroke-stop" strokeWidth={2} />
+      )}
     </svg>
   );
   if (!cursor) return <div ref={ref}>{drawing}</div>;
@@ -101,6 +128,8 @@ export function Ribbon({ view, orientation, cursor, withRulers = true, uprightPx
 }
 
 function describe(view: RigView, format: { length(m: number): string }): string {
-  const parts = view.current.line.segments.toReversed().map((segment) => `${segment.name} ${format.length(segment.lengthM)}`);
+  const parts = view.current.line.segments
+    .toReversed()
+    .map((segment) => `${segment.name} ${format.length(segment.lengthM)}`);
   return `The line from hook to arbor: ${parts.join(', ')}.`;
 }

@@ -33,12 +33,16 @@ export function RibbonBands({ plane, scale, bands, joins, across, format, named 
     <g>
       {bands.map((band) => {
         const thickness = Math.max(1.5, (THICKEST_PX * band.lineDiameterM) / thickestM);
-        return <Band key={band.segmentId} band={band} plane={plane} scale={scale} across={across} thickness={thickness} />;
+        return (
+          <Band key={band.segmentId} band={band} plane={plane} scale={scale} across={across} thickness={thickness} />
+        );
       })}
       {breakPx !== null && <BreakMark plane={plane} along={breakPx} across={across} />}
       {bands.map((band) => {
         const join = joins.find((candidate) => candidate.outerSegmentId === band.segmentId);
-        return join && <JoinMark key={join.id} join={join} plane={plane} along={scale.toPx(band.toM)} across={across} />;
+        return (
+          join && <JoinMark key={join.id} join={join} plane={plane} along={scale.toPx(band.toM)} across={across} />
+        );
       })}
       {named &&
         bands.map((band) => (
@@ -48,7 +52,19 @@ export function RibbonBands({ plane, scale, bands, joins, across, format, named 
   );
 }
 
-function Band({ band, plane, scale, across, thickness }: { band: RibbonBand; plane: Plane; scale: LineScale; across: number; thickness: number }) {
+function Band({
+  band,
+  plane,
+  scale,
+  across,
+  thickness,
+}: {
+  band: RibbonBand;
+  plane: Plane;
+  scale: LineScale;
+  across: number;
+  thickness: number;
+}) {
   const pieces = band.colours.length > 0 ? band.colours : [null];
   const lengthM = (band.toM - band.fromM) / pieces.length;
   return (
@@ -73,7 +89,19 @@ function Band({ band, plane, scale, across, thickness }: { band: RibbonBand; pla
   );
 }
 
-function BandName({ band, plane, scale, across, format }: { band: RibbonBand; plane: Plane; scale: LineScale; across: number; format: Props['format'] }) {
+function BandName({
+  band,
+  plane,
+  scale,
+  across,
+  format,
+}: {
+  band: RibbonBand;
+  plane: Plane;
+  scale: LineScale;
+  across: number;
+  format: Props['format'];
+}) {
   const from = scale.toPx(band.fromM);
   const room = scale.toPx(band.toM) - from;
   const full = `${band.name} ${format.length(band.toM - band.fromM)}`;
@@ -102,7 +130,14 @@ function JoinMark({ join, plane, along, across }: { join: JoinRecord; plane: Pla
   const kind = JOIN_KINDS[join.kind];
   return (
     <g>
-      <circle cx={x} cy={y} r={8.5} className="fill-card stroke-ink" strokeWidth={1.6} strokeDasharray={join.pullTested ? undefined : '2.5 2'} />
+      <circle
+        cx={x}
+        cy={y}
+        r={8.5}
+        className="fill-card stroke-ink"
+        strokeWidth={1.6}
+        strokeDasharray={join.pullTested ? undefined : '2.5 2'}
+      />
       <text x={x} y={y} textAnchor="middle" dominantBaseline="central" className="fill-ink text-[10.5px] font-bold">
         {kind.symbol}
       </text>

@@ -4,8 +4,8 @@ import { readCursor, type RigView } from '@/core/rig/rigView';
 import { useUnits } from '@/components/units/UnitsProvider';
 import { MATERIAL_FILL, ribbonBands } from './ribbonBands';
 
-const HEIGHT = 190;
-const WIDTH = 250;
+const HEIGHT = 230;
+const WIDTH = 340;
 
 /**
  * The spool cut along its axle, to scale: what is on it, segment by segment, and how far it has emptied
@@ -26,7 +26,14 @@ export function SpoolSection({ view, cursorM }: { view: RigView; cursorM: number
   const label = `Spool section to scale: wound to ${format.small(line.fullDiameterM)} of ${format.small(rimM)}; ${format.small(now.diameterM)} left at the cursor`;
   return (
     <figure className="m-0">
-      <svg width={WIDTH} height={HEIGHT} viewBox={`0 0 ${WIDTH} ${HEIGHT}`} role="img" aria-label={label} className="max-w-full">
+      <svg
+        width={WIDTH}
+        height={HEIGHT}
+        viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
+        role="img"
+        aria-label={label}
+        className="mx-auto block max-w-full"
+      >
         {line.segments
           .filter((segment) => segment.wound)
           .map((segment) => {
@@ -34,12 +41,35 @@ export function SpoolSection({ view, cursorM }: { view: RigView; cursorM: number
             const fill = MATERIAL_FILL[bands.find((band) => band.segmentId === segment.id)?.material ?? 'nylon'];
             return [-1, 1].map((side) => (
               <g key={`${segment.id}${side}`}>
-                <SectionBlock side={side} middle={middle} widthPx={px(widthM)} innerPx={px(segment.innerDiameterM / 2)} outerPx={px(segment.outerDiameterM / 2)} className="fill-none stroke-ink-soft" dashed />
-                <SectionBlock side={side} middle={middle} widthPx={px(widthM)} innerPx={px(segment.innerDiameterM / 2)} outerPx={px(outerM / 2)} fill={fill} className="stroke-ink/70" />
+                <SectionBlock
+                  side={side}
+                  middle={middle}
+                  widthPx={px(widthM)}
+                  innerPx={px(segment.innerDiameterM / 2)}
+                  outerPx={px(segment.outerDiameterM / 2)}
+                  className="fill-none stroke-ink-soft"
+                  dashed
+                />
+                <SectionBlock
+                  side={side}
+                  middle={middle}
+                  widthPx={px(widthM)}
+                  innerPx={px(segment.innerDiameterM / 2)}
+                  outerPx={px(outerM / 2)}
+                  fill={fill}
+                  className="stroke-ink/70"
+                />
               </g>
             ));
           })}
-        <rect x={middle.x - px(widthM) / 2} y={middle.y - px(line.spool.arborDiameterM) / 2} width={px(widthM)} height={px(line.spool.arborDiameterM)} className="fill-edge stroke-ink" strokeWidth={1} />
+        <rect
+          x={middle.x - px(widthM) / 2}
+          y={middle.y - px(line.spool.arborDiameterM) / 2}
+          width={px(widthM)}
+          height={px(line.spool.arborDiameterM)}
+          className="fill-edge stroke-ink"
+          strokeWidth={1}
+        />
         {[-1, 1].map((side) => (
           <rect
             key={side}
@@ -50,7 +80,15 @@ export function SpoolSection({ view, cursorM }: { view: RigView; cursorM: number
             className="fill-ink-soft"
           />
         ))}
-        <line x1={middle.x - px(widthM) / 2 - 20} x2={middle.x + px(widthM) / 2 + 20} y1={middle.y} y2={middle.y} className="stroke-ink" strokeWidth={1} strokeDasharray="9 3 2 3" />
+        <line
+          x1={middle.x - px(widthM) / 2 - 20}
+          x2={middle.x + px(widthM) / 2 + 20}
+          y1={middle.y}
+          y2={middle.y}
+          className="stroke-ink"
+          strokeWidth={1}
+          strokeDasharray="9 3 2 3"
+        />
         <g className="figures">
           <line x1={10} x2={10 + px(0.01)} y1={HEIGHT - 8} y2={HEIGHT - 8} className="stroke-ink" strokeWidth={2} />
           <text x={16 + px(0.01)} y={HEIGHT - 4} className="fill-ink text-[11px]">

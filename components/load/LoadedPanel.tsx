@@ -28,7 +28,9 @@ export function LoadedPanel({ load, onPlan }: { load: LoadRecord; onPlan: () => 
             {levelM === null
               ? 'The level was not measured, so lengths and diameters rest on the believed packing.'
               : `The level was measured ${format.small(Math.abs(levelM))} ${levelM >= 0 ? 'under' : 'above'} the rim: this line packs ${format.percent(Math.abs(packingFactor - 1))} ${packingFactor >= 1 ? 'tighter' : 'looser'} than believed, and every diameter below follows the measurement.`}
-            {levelM !== null && levelM < 0 && ' That is overfull: it rubs the frame, and each turn takes more line than the counter thinks.'}
+            {levelM !== null &&
+              levelM < 0 &&
+              ' That is overfull: it rubs the frame, and each turn takes more line than the counter thinks.'}
           </p>
           <div className="overflow-x-auto" tabIndex={0} role="region" aria-label="Segments as wound">
             <table className="w-full text-sm">
@@ -49,16 +51,24 @@ export function LoadedPanel({ load, onPlan }: { load: LoadRecord; onPlan: () => 
                     <tr key={segment.segmentId} className="border-b border-edge">
                       <td className="py-1.5 pr-3 font-semibold">{segment.name}</td>
                       <td className="figures py-1.5 pr-3 whitespace-nowrap">{format.length(segment.plannedLengthM)}</td>
-                      <td className="figures py-1.5 pr-3 whitespace-nowrap">{now ? format.length(now.lengthM) : 'gone'}</td>
-                      <td className="figures py-1.5 pr-3">{segment.wound ? (entry?.reading ?? 'no counter') : 'by hand'}</td>
-                      <td className="figures py-1.5 whitespace-nowrap">{now?.wound ? `${format.small(now.innerDiameterM)} – ${format.small(now.outerDiameterM)}` : ''}</td>
+                      <td className="figures py-1.5 pr-3 whitespace-nowrap">
+                        {now ? format.length(now.lengthM) : 'gone'}
+                      </td>
+                      <td className="figures py-1.5 pr-3">
+                        {segment.wound ? (entry?.reading ?? 'no counter') : 'by hand'}
+                      </td>
+                      <td className="figures py-1.5 whitespace-nowrap">
+                        {now?.wound ? `${format.small(now.innerDiameterM)} – ${format.small(now.outerDiameterM)}` : ''}
+                      </td>
                     </tr>
                   );
                 })}
               </tbody>
             </table>
           </div>
-          {!levelMeasured && <p className="mt-2 text-sm text-ink-soft">A measured level would narrow every ± on this rig.</p>}
+          {!levelMeasured && (
+            <p className="mt-2 text-sm text-ink-soft">A measured level would narrow every ± on this rig.</p>
+          )}
           <div className="mt-4">
             <Button onClick={onPlan}>Plan a new load</Button>
           </div>
@@ -103,14 +113,20 @@ function LineChanges({ load }: { load: LoadRecord }) {
         <ul className="mb-3 list-disc pl-5 text-sm">
           {load.changes.map((change) => (
             <li key={change.id}>
-              {load.segments.find((segment) => segment.segmentId === change.segmentId)?.name}: {format.length(Math.abs(change.changeM))} {change.reason}
+              {load.segments.find((segment) => segment.segmentId === change.segmentId)?.name}:{' '}
+              {format.length(Math.abs(change.changeM))} {change.reason}
               {change.note && ` (${change.note})`}
             </li>
           ))}
         </ul>
       )}
       <div className="grid gap-2 sm:grid-cols-[1fr_1fr_1fr_auto] sm:items-end">
-        <ChoiceField label="Segment" value={chosen} options={segments.map((segment) => ({ value: segment.id, text: segment.name }))} onChange={setSegmentId} />
+        <ChoiceField
+          label="Segment"
+          value={chosen}
+          options={segments.map((segment) => ({ value: segment.id, text: segment.name }))}
+          onChange={setSegmentId}
+        />
         <ChoiceField label="What happened" value={reason} options={REASONS} onChange={setReason} />
         <QuantityField label="Length" {...length.field} error={fieldError('changeM')} />
         <Button disabled={state.kind === 'sending' || length.value === null} onClick={() => void noteChange()}>

@@ -8,7 +8,15 @@ import { productOf } from '@/core/rig/planForRig';
 import { useUnits } from '@/components/units/UnitsProvider';
 
 /** What the plan comes to, and why: the answer before any form. */
-export function PlanAnswer({ record, plan, levelBelowRimM }: { record: RigRecord; plan: Outcome<LoadPlan, 'does-not-fit'>; levelBelowRimM: number }) {
+export function PlanAnswer({
+  record,
+  plan,
+  levelBelowRimM,
+}: {
+  record: RigRecord;
+  plan: Outcome<LoadPlan, 'does-not-fit'>;
+  levelBelowRimM: number;
+}) {
   const { format } = useUnits();
   if (!plan.ok) return <DoesNotFit record={record} failure={plan} />;
   const solved = plan.value.segments.find((segment) => segment.id === plan.value.solvedSegmentId);
@@ -18,7 +26,8 @@ export function PlanAnswer({ record, plan, levelBelowRimM }: { record: RigRecord
     return (
       <p aria-live="polite">
         Every length is given, so the level follows: it ends{' '}
-        <b className="figures">{format.small(Math.abs(belowRimM), plan.value.finalDiameterM.plusMinus / 2)}</b> {belowRimM >= 0 ? 'under' : 'above'} the rim.
+        <b className="figures">{format.small(Math.abs(belowRimM), plan.value.finalDiameterM.plusMinus / 2)}</b>{' '}
+        {belowRimM >= 0 ? 'under' : 'above'} the rim.
         {belowRimM < 0 && ' That is overfull: on a frame reel it rubs, on a fixed spool it throws loops.'}
       </p>
     );
@@ -31,8 +40,8 @@ export function PlanAnswer({ record, plan, levelBelowRimM }: { record: RigRecord
       <p className="figures text-4xl font-bold">{format.length(solved.lengthM.value, solved.lengthM.plusMinus)}</p>
       <p className="mt-1">
         of true length, so that the level ends {format.small(levelBelowRimM)} under the rim when everything else is on.
-        {solved.lengthM.mainlyFrom && ` The ± (95 %) comes mostly from the ${solved.lengthM.mainlyFrom}.`} Do not cut the supply line until the
-        counter is accepted.
+        {solved.lengthM.mainlyFrom && ` The ± (95 %) comes mostly from the ${solved.lengthM.mainlyFrom}.`} Do not cut
+        the supply line until the counter is accepted.
       </p>
     </div>
   );
@@ -45,7 +54,8 @@ function DoesNotFit({ record, failure }: { record: RigRecord; failure: Failure }
   return (
     <p role="alert" className="border-l-4 border-stop bg-stop/10 px-3 py-2">
       <b>This stack does not fit.</b> The segments with a length overfill the reel on their own.
-      {last && ` With ${format.length(excessM)} less of ${last.name} it would just fit, and leave no room for the segment that is worked out.`}
+      {last &&
+        ` With ${format.length(excessM)} less of ${last.name} it would just fit, and leave no room for the segment that is worked out.`}
     </p>
   );
 }
@@ -85,7 +95,9 @@ export function RunSheet({ record, plan }: { record: RigRecord; plan: LoadPlan }
                   <br />
                   <span className="text-ink-soft">{join ? JOIN_KINDS[join.kind].name : ''}</span>
                 </td>
-                <td className={`${cell} figures whitespace-nowrap`}>{format.length(segment.lengthM.value, segment.lengthM.plusMinus)}</td>
+                <td className={`${cell} figures whitespace-nowrap`}>
+                  {format.length(segment.lengthM.value, segment.lengthM.plusMinus)}
+                </td>
                 {!stored?.wound ? (
                   <td className={cell} colSpan={3}>
                     let out by hand; not on the spool
@@ -96,14 +108,22 @@ export function RunSheet({ record, plan }: { record: RigRecord; plan: LoadPlan }
                       <>
                         <td className={`${cell} figures text-lg font-bold whitespace-nowrap`}>
                           {String(segment.stopReading ?? 0).padStart(counter.digits, '0')}{' '}
-                          <span className="text-xs font-normal text-ink-soft">± {format.counts(segment.counts?.plusMinus ?? 0)}</span>
+                          <span className="text-xs font-normal text-ink-soft">
+                            ± {format.counts(segment.counts?.plusMinus ?? 0)}
+                          </span>
                         </td>
-                        <td className={`${cell} figures whitespace-nowrap text-ink-soft`}>{String(segment.naiveStopReading ?? 0).padStart(counter.digits, '0')}</td>
+                        <td className={`${cell} figures whitespace-nowrap text-ink-soft`}>
+                          {String(segment.naiveStopReading ?? 0).padStart(counter.digits, '0')}
+                        </td>
                       </>
                     ) : (
-                      <td className={`${cell} figures whitespace-nowrap`}>{format.counts(segment.turns.value, segment.turns.plusMinus)}</td>
+                      <td className={`${cell} figures whitespace-nowrap`}>
+                        {format.counts(segment.turns.value, segment.turns.plusMinus)}
+                      </td>
                     )}
-                    <td className={`${cell} figures whitespace-nowrap`}>{format.small((rimM - segment.diameterAfterM.value) / 2, segment.diameterAfterM.plusMinus / 2)}</td>
+                    <td className={`${cell} figures whitespace-nowrap`}>
+                      {format.small((rimM - segment.diameterAfterM.value) / 2, segment.diameterAfterM.plusMinus / 2)}
+                    </td>
                   </>
                 )}
               </tr>
@@ -113,8 +133,9 @@ export function RunSheet({ record, plan }: { record: RigRecord; plan: LoadPlan }
       </table>
       {counter && (
         <p className="mt-2 text-sm text-ink-soft">
-          Zero the counter before each segment; it runs backwards while line goes on. The two readings differ because the counter counts
-          spool turns and takes the spool to be nearly full: near the arbor a turn takes far less line.
+          Zero the counter before each segment; it runs backwards while line goes on. The two readings differ because
+          the counter counts spool turns and takes the spool to be nearly full: near the arbor a turn takes far less
+          line.
         </p>
       )}
     </div>

@@ -38,7 +38,9 @@ export function PlanPanel() {
       ...join,
       id: `draft-${join.outerSegmentId}`,
       testedEfficiency: null,
-      pullTested: record.joins.some((old) => old.outerSegmentId === join.outerSegmentId && old.kind === join.kind && old.pullTested),
+      pullTested: record.joins.some(
+        (old) => old.outerSegmentId === join.outerSegmentId && old.kind === join.kind && old.pullTested,
+      ),
     }));
     return { ...record, segments, joins, load: null };
   }, [draft, record]);
@@ -53,11 +55,16 @@ export function PlanPanel() {
   const save = async (): Promise<number | null> => {
     const segments = draftSegments(draft);
     if (!segments) return null;
-    const result = await sendNow('PUT', `/api/boats/${record.boat.id}/rigs/${record.id}/stack`, {
-      version: draft.version,
-      segments,
-      joins: draftJoins(draft),
-    }, 'The plan is stored.');
+    const result = await sendNow(
+      'PUT',
+      `/api/boats/${record.boat.id}/rigs/${record.id}/stack`,
+      {
+        version: draft.version,
+        segments,
+        joins: draftJoins(draft),
+      },
+      'The plan is stored.',
+    );
     if (!result.ok) return null;
     keep(null);
     return versionReply.parse(result.value).version;
@@ -65,7 +72,12 @@ export function PlanPanel() {
   const takeToBench = async (): Promise<void> => {
     const version = kept ? await save() : record.version;
     if (version === null || levelM === null) return;
-    await sendNow('POST', `/api/boats/${record.boat.id}/rigs/${record.id}/loads`, { version, levelBelowRimM: levelM }, 'Winding can begin.');
+    await sendNow(
+      'POST',
+      `/api/boats/${record.boat.id}/rigs/${record.id}/loads`,
+      { version, levelBelowRimM: levelM },
+      'Winding can begin.',
+    );
   };
   const busy = state.kind === 'sending';
   return (
@@ -74,8 +86,8 @@ export function PlanPanel() {
         <Card title={draft.rows.length === 0 ? 'Plan the line' : 'How much goes on'}>
           {draft.rows.length === 0 && (
             <p>
-              Name the segments in the order in which they go on, from the arbor outwards, and leave the length of one open, usually the backing: it is
-              worked out from the reel&apos;s size.
+              Name the segments in the order in which they go on, from the arbor outwards, and leave the length of one
+              open, usually the backing: it is worked out from the reel&apos;s size.
             </p>
           )}
           {plan && planned && levelM !== null && (
@@ -84,7 +96,9 @@ export function PlanPanel() {
               {plan.ok && <RunSheet record={planned} plan={plan.value} />}
             </div>
           )}
-          {!plan && draft.rows.length > 0 && <p role="status">Give every segment but the worked-out one a length, and the answer stands here.</p>}
+          {!plan && draft.rows.length > 0 && (
+            <p role="status">Give every segment but the worked-out one a length, and the answer stands here.</p>
+          )}
           {fieldError('segments') && (
             <p role="alert" className="mt-3 font-semibold text-stop">
               {fieldError('segments')}
@@ -107,7 +121,11 @@ export function PlanPanel() {
         <Card title="The stack, in winding order">
           {record.products.length === 0 ? (
             <p>
-              This boat has no line yet. <Link className="text-chalk underline" href={gearPath(record.boat.id)}>Add a line first</Link>.
+              This boat has no line yet.{' '}
+              <Link className="text-chalk underline" href={gearPath(record.boat.id)}>
+                Add a line first
+              </Link>
+              .
             </p>
           ) : (
             <StackEditor draft={draft} products={record.products} onChange={keep} fieldError={fieldError} />

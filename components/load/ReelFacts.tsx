@@ -14,13 +14,15 @@ export function ReelFacts() {
     <dl className="mt-4 grid grid-cols-[auto_1fr] gap-x-4 gap-y-1 text-sm">
       <dt className="text-ink-soft">arbor, width, full</dt>
       <dd className="figures">
-        {format.small(reel.arborDiameterM.value)}, {format.small(reel.widthM.value)}, {format.small(reel.fullDiameterM.value)} ({reel.arborDiameterM.source})
+        {format.small(reel.arborDiameterM.value)}, {format.small(reel.widthM.value)},{' '}
+        {format.small(reel.fullDiameterM.value)} ({reel.arborDiameterM.source})
       </dd>
       {counter && (
         <>
           <dt className="text-ink-soft">counter, length a turn</dt>
           <dd className="figures">
-            {format.length(counter.value, PLUS_MINUS_SDS * counter.sd)} ({counter.source === 'maker' ? "maker's statement" : counter.source})
+            {format.small(counter.value, PLUS_MINUS_SDS * counter.sd)} (
+            {counter.source === 'maker' ? "maker's statement" : counter.source})
           </dd>
         </>
       )}

@@ -16,10 +16,26 @@ interface Props {
   readonly fieldError: (path: string) => string | undefined;
 }
 
-function Check({ label, checked, onChange, disabled }: { label: string; checked: boolean; onChange: (checked: boolean) => void; disabled?: boolean }) {
+function Check({
+  label,
+  checked,
+  onChange,
+  disabled,
+}: {
+  label: string;
+  checked: boolean;
+  onChange: (checked: boolean) => void;
+  disabled?: boolean;
+}) {
   return (
     <label className={`flex min-h-9 items-center gap-2 text-sm ${disabled ? 'opacity-60' : ''}`}>
-      <input type="checkbox" checked={checked} disabled={disabled} onChange={(event) => onChange(event.target.checked)} className="size-5 accent-chalk" />
+      <input
+        type="checkbox"
+        checked={checked}
+        disabled={disabled}
+        onChange={(event) => onChange(event.target.checked)}
+        className="size-5 accent-chalk"
+      />
       {label}
     </label>
   );
@@ -36,10 +52,18 @@ function SegmentRow({ row, index, props }: { row: StackRow; index: number; props
         <span className="lettered mr-auto">
           {index + 1}. {row.name || 'unnamed'}
         </span>
-        <IconButton label={`Move ${row.name} towards the arbor`} disabled={index === 0} onClick={() => onChange(withMoved(draft, row.id, -1))}>
+        <IconButton
+          label={`Move ${row.name} towards the arbor`}
+          disabled={index === 0}
+          onClick={() => onChange(withMoved(draft, row.id, -1))}
+        >
           <ArrowUp className="size-4" aria-hidden />
         </IconButton>
-        <IconButton label={`Move ${row.name} towards the hook`} disabled={index === draft.rows.length - 1} onClick={() => onChange(withMoved(draft, row.id, 1))}>
+        <IconButton
+          label={`Move ${row.name} towards the hook`}
+          disabled={index === draft.rows.length - 1}
+          onClick={() => onChange(withMoved(draft, row.id, 1))}
+        >
           <ArrowDown className="size-4" aria-hidden />
         </IconButton>
         <IconButton label={`Take ${row.name} out of the stack`} onClick={() => onChange(withRemoved(draft, row.id))}>
@@ -48,7 +72,12 @@ function SegmentRow({ row, index, props }: { row: StackRow; index: number; props
       </div>
       <div className="grid grid-cols-2 gap-2 sm:grid-cols-4">
         <TextField label="Name" value={row.name} onChange={(name) => change({ name })} error={error('name')} />
-        <ChoiceField label="Part" value={row.role} options={SEGMENT_ROLES.map((role) => ({ value: role, text: role }))} onChange={(role) => change({ role })} />
+        <ChoiceField
+          label="Part"
+          value={row.role}
+          options={SEGMENT_ROLES.map((role) => ({ value: role, text: role }))}
+          onChange={(role) => change({ role })}
+        />
         <ChoiceField
           label="Line"
           value={row.productId}
@@ -62,7 +91,15 @@ function SegmentRow({ row, index, props }: { row: StackRow; index: number; props
             <span className="flex min-h-11 items-center text-sm">worked out</span>
           </div>
         ) : (
-          <QuantityField label="Length" quantity="length" typed={row.typed} initialSi={row.lengthM} limits={LIMITS.segmentLengthM} onTyped={(typed) => change({ typed })} error={error('lengthM')} />
+          <QuantityField
+            label="Length"
+            quantity="length"
+            typed={row.typed}
+            initialSi={row.lengthM}
+            limits={LIMITS.segmentLengthM}
+            onTyped={(typed) => change({ typed })}
+            error={error('lengthM')}
+          />
         )}
         <ChoiceField
           label={index === 0 ? 'Join to the arbor' : 'Join below it'}
@@ -71,21 +108,55 @@ function SegmentRow({ row, index, props }: { row: StackRow; index: number; props
           onChange={(joinKind) => change({ joinKind })}
         />
         {material === 'lead core' && (
-          <TextField label="Colours, from the arbor" value={row.colours} onChange={(colours) => change({ colours })} hint="in the order of this very spool" />
+          <TextField
+            label="Colours, from the arbor"
+            value={row.colours}
+            onChange={(colours) => change({ colours })}
+            hint="in the order of this very spool"
+          />
         )}
         <div className="col-span-2 flex flex-wrap items-end gap-x-5">
-          <Check label="work out its length" checked={row.solved} disabled={!row.wound} onChange={(solved) => onChange(withSolved(draft, solved ? row.id : null))} />
-          <Check label="length known before winding" checked={row.lengthKnown && !row.solved} disabled={row.solved} onChange={(lengthKnown) => change({ lengthKnown })} />
-          <Check label="let out by hand" checked={!row.wound} onChange={(byHand) => change({ wound: !byHand, ...(byHand ? { solved: false } : {}) })} />
+          <Check
+            label="work out its length"
+            checked={row.solved}
+            disabled={!row.wound}
+            onChange={(solved) => onChange(withSolved(draft, solved ? row.id : null))}
+          />
+          <Check
+            label="length known before winding"
+            checked={row.lengthKnown && !row.solved}
+            disabled={row.solved}
+            onChange={(lengthKnown) => change({ lengthKnown })}
+          />
+          <Check
+            label="let out by hand"
+            checked={!row.wound}
+            onChange={(byHand) => change({ wound: !byHand, ...(byHand ? { solved: false } : {}) })}
+          />
         </div>
       </div>
     </li>
   );
 }
 
-function IconButton({ label, children, ...rest }: { label: string; children: React.ReactNode; disabled?: boolean; onClick: () => void }) {
+function IconButton({
+  label,
+  children,
+  ...rest
+}: {
+  label: string;
+  children: React.ReactNode;
+  disabled?: boolean;
+  onClick: () => void;
+}) {
   return (
-    <button type="button" aria-label={label} title={label} className="grid size-11 place-items-center rounded-sm border border-edge-strong bg-card disabled:opacity-40" {...rest}>
+    <button
+      type="button"
+      aria-label={label}
+      title={label}
+      className="grid size-11 place-items-center rounded-sm border border-edge-strong bg-card disabled:opacity-40"
+      {...rest}
+    >
       {children}
     </button>
   );

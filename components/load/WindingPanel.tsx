@@ -26,7 +26,11 @@ export function WindingPanel({ load }: { load: LoadRecord }) {
   return (
     <div className="grid gap-4 lg:grid-cols-[3fr_2fr]">
       <div className="flex flex-col gap-4">
-        {next ? <WindNext key={next.segmentId} segment={next} load={load} path={path} /> : <Finish load={load} path={path} />}
+        {next ? (
+          <WindNext key={next.segmentId} segment={next} load={load} path={path} />
+        ) : (
+          <Finish load={load} path={path} />
+        )}
       </div>
       <Card title="Winding log">
         <ol className="flex flex-col divide-y divide-edge">
@@ -37,26 +41,44 @@ export function WindingPanel({ load }: { load: LoadRecord }) {
                 <span className={segment === next ? 'font-bold' : ''}>
                   {index + 1}. {segment.name}
                 </span>
-                <span className="figures">{entry ? (entry.reading === null ? 'on' : `stopped at ${entry.reading}`) : segment === next ? 'now' : 'to come'}</span>
+                <span className="figures">
+                  {entry
+                    ? entry.reading === null
+                      ? 'on'
+                      : `stopped at ${entry.reading}`
+                    : segment === next
+                      ? 'now'
+                      : 'to come'}
+                </span>
               </li>
             );
           })}
         </ol>
         <p className="mt-2 text-sm text-ink-soft">
-          Keep these readings: what goes on in so many turns comes off in as many, so they are the counter&apos;s own table for this load.
+          Keep these readings: what goes on in so many turns comes off in as many, so they are the counter&apos;s own
+          table for this load.
         </p>
         <div className="mt-3 flex flex-wrap gap-2">
           {lastNoted && (
             <Button
               disabled={state.kind === 'sending'}
               onClick={() =>
-                void sendNow('POST', `/api/boats/${record.boat.id}/withdrawals`, { kind: 'winding', id: lastNoted.id, rigId: record.id, reason: 'undone at the bench' }, 'The last note is taken back.')
+                void sendNow(
+                  'POST',
+                  `/api/boats/${record.boat.id}/withdrawals`,
+                  { kind: 'winding', id: lastNoted.id, rigId: record.id, reason: 'undone at the bench' },
+                  'The last note is taken back.',
+                )
               }
             >
               Undo the last note
             </Button>
           )}
-          <Button weight="quiet" disabled={state.kind === 'sending'} onClick={() => void sendNow('POST', `${path}/abandon`, {}, 'Winding abandoned; the plan is still there.')}>
+          <Button
+            weight="quiet"
+            disabled={state.kind === 'sending'}
+            onClick={() => void sendNow('POST', `${path}/abandon`, {}, 'Winding abandoned; the plan is still there.')}
+          >
             Abandon this winding
           </Button>
         </div>
@@ -81,7 +103,12 @@ function WindNext({ segment, load, path }: { segment: LoadSegmentRecord; load: L
   const reading = /^\d+$/.test(text.trim()) ? Number(text) : null;
   const unreadable = text.trim() !== '' && reading === null ? 'A counter shows whole numbers only.' : undefined;
   const note = async (): Promise<void> => {
-    const result = await sendNow('POST', `${path}/winding`, { segmentId: segment.segmentId, reading: counter ? reading : null, instrument, note: '' });
+    const result = await sendNow('POST', `${path}/winding`, {
+      segmentId: segment.segmentId,
+      reading: counter ? reading : null,
+      instrument,
+      note: '',
+    });
     if (result.ok) setTyped(null);
   };
   const wind = async (): Promise<void> => {
@@ -89,7 +116,13 @@ function WindNext({ segment, load, path }: { segment: LoadSegmentRecord; load: L
     if (!shown) return;
     setInstrument(shown.instrument);
     if (shown.reading !== null) setTyped(String(shown.reading));
-    else await sendNow('POST', `${path}/winding`, { segmentId: segment.segmentId, reading: null, instrument: shown.instrument, note: '' });
+    else
+      await sendNow('POST', `${path}/winding`, {
+        segmentId: segment.segmentId,
+        reading: null,
+        instrument: shown.instrument,
+        note: '',
+      });
   };
   return (
     <Card title={`Wind on: ${segment.name}`}>
@@ -97,7 +130,10 @@ function WindNext({ segment, load, path }: { segment: LoadSegmentRecord; load: L
         <li>
           {join ? `Tie: ${JOIN_KINDS[join.kind].name}` : 'Join it'} {below ? `to ${below.name}` : 'to the arbor'}.
         </li>
-        <li>Lock the drag, clicker off. Lay it on square to the flange and hard; wind with the {record.reel.windHand} hand.</li>
+        <li>
+          Lock the drag, clicker off. Lay it on square to the flange and hard; wind with the {record.reel.windHand}{' '}
+          hand.
+        </li>
         {counter && <li>Zero the counter now. It will run backwards from 000.</li>}
         <li>
           {segment.lengthKnown
@@ -108,11 +144,16 @@ function WindNext({ segment, load, path }: { segment: LoadSegmentRecord; load: L
       {counter && segment.stopReading !== null ? (
         <div className="mb-4 flex flex-wrap items-end gap-x-8 gap-y-1">
           <p>
-            <span className="block text-sm text-ink-soft">{segment.lengthKnown ? 'it should end near' : 'stop at'}</span>
-            <span className="figures text-6xl font-bold" data-testid="stop-reading">{String(segment.stopReading).padStart(counter.digits, '0')}</span>
+            <span className="block text-sm text-ink-soft">
+              {segment.lengthKnown ? 'it should end near' : 'stop at'}
+            </span>
+            <span className="figures text-6xl font-bold" data-testid="stop-reading">
+              {String(segment.stopReading).padStart(counter.digits, '0')}
+            </span>
           </p>
           <p className="text-sm text-ink-soft">
-            by length alone people would stop at <b className="figures">{String(segment.naiveStopReading ?? 0).padStart(counter.digits, '0')}</b>;
+            by length alone people would stop at{' '}
+            <b className="figures">{String(segment.naiveStopReading ?? 0).padStart(counter.digits, '0')}</b>;
             <br />
             near the arbor a turn takes less line than the counter thinks
           </p>
@@ -122,14 +163,33 @@ function WindNext({ segment, load, path }: { segment: LoadSegmentRecord; load: L
           {format.counts(segment.plannedTurns)} <span className="text-lg">spool turns</span>
         </p>
       )}
-      {material === 'lead core' && <Caution>Lead: wash your hands afterwards, keep scraps out of the water and away from children. Some waters restrict it.</Caution>}
+      {material === 'lead core' && (
+        <Caution>
+          Lead: wash your hands afterwards, keep scraps out of the water and away from children. Some waters restrict
+          it.
+        </Caution>
+      )}
       <div className="mt-4 flex flex-wrap items-end gap-2">
         {counter && (
           <div className="w-40">
-            <TextField label="Counter reads" inputMode="numeric" figures value={text} onChange={(now) => { setTyped(now); setInstrument('read by eye'); }} error={unreadable ?? fieldError('reading')} />
+            <TextField
+              label="Counter reads"
+              inputMode="numeric"
+              figures
+              value={text}
+              onChange={(now) => {
+                setTyped(now);
+                setInstrument('read by eye');
+              }}
+              error={unreadable ?? fieldError('reading')}
+            />
           </div>
         )}
-        <Button weight="main" disabled={state.kind === 'sending' || (counter !== null && reading === null)} onClick={() => void note()}>
+        <Button
+          weight="main"
+          disabled={state.kind === 'sending' || (counter !== null && reading === null)}
+          onClick={() => void note()}
+        >
           {counter ? 'Note this reading' : 'It is on'}
         </Button>
       </div>
@@ -156,20 +216,34 @@ function Finish({ load, path }: { load: LoadRecord; path: string }) {
     if (shown?.levelBelowRimM != null) level.set({ text: (shown.levelBelowRimM * 1000).toFixed(1), unit: 'mm' });
   };
   const finish = async (levelBelowRimM: number | null): Promise<void> => {
-    const result = await sendNow('POST', `${path}/finish`, { version: load.version, levelBelowRimM }, 'Loaded. Leave the supply line uncut until the counter is accepted.');
+    const result = await sendNow(
+      'POST',
+      `${path}/finish`,
+      { version: load.version, levelBelowRimM },
+      'Loaded. Leave the supply line uncut until the counter is accepted.',
+    );
     if (result.ok) level.forget();
   };
   return (
     <Card title="All on: measure the level">
       <p className="mb-3">
-        Lay a straight edge over the rim and measure down to the line at three points; take the middle one. The measured level tells how this line
-        really packs on this reel.
+        Lay a straight edge over the rim and measure down to the line at three points; take the middle one. The measured
+        level tells how this line really packs on this reel.
       </p>
       <div className="flex flex-wrap items-end gap-2">
         <div className="w-52">
-          <QuantityField label="Level under the rim" {...level.field} hint="minus when it stands above" error={fieldError('levelBelowRimM')} />
+          <QuantityField
+            label="Level under the rim"
+            {...level.field}
+            hint="minus when it stands above"
+            error={fieldError('levelBelowRimM')}
+          />
         </div>
-        <Button weight="main" disabled={state.kind === 'sending' || level.value === null} onClick={() => void finish(level.value)}>
+        <Button
+          weight="main"
+          disabled={state.kind === 'sending' || level.value === null}
+          onClick={() => void finish(level.value)}
+        >
           Finish this load
         </Button>
         <Button disabled={state.kind === 'sending'} onClick={() => void finish(null)}>

@@ -69,7 +69,10 @@ export function draftSegments(draft: StackDraft): readonly SegmentRecord[] | nul
   const segments = draft.rows.map((row): SegmentRecord | null => {
     const lengthM = rowLengthM(row);
     if (lengthM === undefined) return null;
-    const colours = row.colours.split(',').map((colour) => colour.trim()).filter((colour) => colour !== '');
+    const colours = row.colours
+      .split(',')
+      .map((colour) => colour.trim())
+      .filter((colour) => colour !== '');
     const { id, name, role, productId, lengthKnown, wound } = row;
     return { id, name, role, productId, lengthM, lengthKnown: lengthKnown && !row.solved, wound, colours };
   });

@@ -19,7 +19,8 @@ export function Locker({ boatId, rigs }: { boatId: string; rigs: readonly RigRec
         <Link href={gearPath(boatId)} className="text-chalk underline">
           Put a reel and a line on record
         </Link>{' '}
-        first: three caliper measurements of the spool and the thickness of the line are enough to work out how much backing goes on.
+        first: three caliper measurements of the spool and the thickness of the line are enough to work out how much
+        backing goes on.
       </p>
     );
   }
@@ -50,12 +51,19 @@ function RigCard({ record }: { record: RigRecord }) {
         </p>
       </div>
       <div className="px-4 pt-1">
-        {view ? <Ribbon view={view} orientation="lying" withRulers={false} /> : <p className="py-3 text-sm text-ink-soft">No line planned yet.</p>}
+        {view ? (
+          <Ribbon view={view} orientation="lying" withRulers={false} />
+        ) : (
+          <p className="py-3 text-sm text-ink-soft">No line planned yet.</p>
+        )}
       </div>
       <ul className="grid grid-cols-2 border-t border-edge md:grid-cols-4">
         {STATIONS.map((station) => (
           <li key={station} className="border-edge not-last:md:border-r">
-            <Link href={stationPath(record.boat.id, record.id, station)} className="flex min-h-12 flex-col px-4 py-1.5 hover:bg-paper">
+            <Link
+              href={stationPath(record.boat.id, record.id, station)}
+              className="flex min-h-12 flex-col px-4 py-1.5 hover:bg-paper"
+            >
               <span className="flex items-center justify-between gap-2">
                 <span className="font-semibold">{STATION_NAMES[station]}</span>
                 <StateMark state={states[station].state} />

@@ -15,7 +15,12 @@ export function NewBoat() {
   const [name, setName] = useDraft('boat:name', isText);
   const [water, setWater] = useDraft('boat:water', isText);
   const create = async (): Promise<void> => {
-    const result = await sendNow('POST', '/api/boats', { name: name ?? '', homeWater: water ?? '' }, 'The locker is ready.');
+    const result = await sendNow(
+      'POST',
+      '/api/boats',
+      { name: name ?? '', homeWater: water ?? '' },
+      'The locker is ready.',
+    );
     if (!result.ok) return;
     setName(null);
     setWater(null);
@@ -29,8 +34,19 @@ export function NewBoat() {
         void create();
       }}
     >
-      <TextField label="Name of the boat, club or bench" value={name ?? ''} onChange={setName} error={fieldError('name')} />
-      <TextField label="Home water" value={water ?? ''} onChange={setWater} hint="may stay empty" error={fieldError('homeWater')} />
+      <TextField
+        label="Name of the boat, club or bench"
+        value={name ?? ''}
+        onChange={setName}
+        error={fieldError('name')}
+      />
+      <TextField
+        label="Home water"
+        value={water ?? ''}
+        onChange={setWater}
+        hint="may stay empty"
+        error={fieldError('homeWater')}
+      />
       <div>
         <Button type="submit" weight="main" disabled={state.kind === 'sending'}>
           Make a locker

@@ -63,14 +63,21 @@ export function RigFrame({ children }: { children: ReactNode }) {
               <Ribbon view={view} orientation="lying" cursor={cursor} />
             </div>
             <div className="sm:hidden">
+              <p aria-hidden className="flex gap-14 text-xs font-semibold">
+                <span>true</span>
+                <span>{record.reel.counter ? 'counter' : 'turns'}</span>
+              </p>
               <Ribbon view={view} orientation="upright" cursor={cursor} uprightPx={430} />
             </div>
             <p className="mt-0.5 mb-2 flex flex-wrap justify-between gap-x-6 text-xs text-ink-soft">
               <span>
-                Hook {' '}
-                <span className="hidden sm:inline">left, arbor right</span>
-                <span className="sm:hidden">above, arbor below</span>. Line drawn about {Math.round(factor / 100) * 100} times thicker than long
-                {view && lineScale(view.current.line, 960).breakAtM !== null && '; backing squeezed beyond the two strokes'}.
+                Hook <span className="hidden sm:inline">left, arbor right</span>
+                <span className="sm:hidden">above, arbor below</span>. Line drawn about {Math.round(factor / 100) * 100}{' '}
+                times thicker than long
+                {view &&
+                  lineScale(view.current.line, 960).breakAtM !== null &&
+                  '; backing squeezed beyond the two strokes'}
+                .
               </span>
               <span>Ringed letters are joins; a dashed ring has not been pull-tested.</span>
             </p>

@@ -74,7 +74,9 @@ export function WholeLine() {
       <Card title="Log">
         {record.note && <p className="mb-3 border-l-4 border-rule pl-2">{record.note}</p>}
         {record.log.length === 0 ? (
-          <p className="text-ink-soft">Nothing has been logged. Loading, testing and setting write here by themselves.</p>
+          <p className="text-ink-soft">
+            Nothing has been logged. Loading, testing and setting write here by themselves.
+          </p>
         ) : (
           <ol className="flex flex-col gap-2 text-sm">
             {record.log.map((entry) => (

@@ -9,10 +9,14 @@ import type { Place } from './places';
 
 /** True while a person types into a field, where single keys are letters. */
 function isTyping(target: EventTarget | null): boolean {
-  return target instanceof HTMLElement && (target.isContentEditable || ['INPUT', 'TEXTAREA', 'SELECT'].includes(target.tagName));
+  return (
+    target instanceof HTMLElement &&
+    (target.isContentEditable || ['INPUT', 'TEXTAREA', 'SELECT'].includes(target.tagName))
+  );
 }
 
-const ITEM = 'flex min-h-11 cursor-pointer items-center gap-2 px-3 data-[selected=true]:bg-rule data-[selected=true]:text-rule-ink';
+const ITEM =
+  'flex min-h-11 cursor-pointer items-center gap-2 px-3 data-[selected=true]:bg-rule data-[selected=true]:text-rule-ink';
 
 const KEYS: readonly [string, string][] = [
   ['Ctrl K', 'find a place or a command'],
@@ -46,10 +50,19 @@ export function CommandPalette({ places }: { places: readonly Place[] }) {
   };
   return (
     <>
-      <button type="button" onClick={() => setOpen('palette')} className="no-print min-h-9 rounded-sm border border-edge-strong bg-card px-3 text-sm">
+      <button
+        type="button"
+        onClick={() => setOpen('palette')}
+        className="no-print min-h-9 rounded-sm border border-edge-strong bg-card px-3 text-sm"
+      >
         Find <kbd className="figures ml-1 text-xs text-ink-soft">Ctrl K</kbd>
       </button>
-      <button type="button" aria-label="Keys and help" onClick={() => setOpen('help')} className="no-print min-h-9 min-w-9 rounded-sm border border-edge-strong bg-card text-sm font-bold">
+      <button
+        type="button"
+        aria-label="Keys and help"
+        onClick={() => setOpen('help')}
+        className="no-print min-h-9 min-w-9 rounded-sm border border-edge-strong bg-card text-sm font-bold"
+      >
         ?
       </button>
       <Dialog.Root open={open !== null} onOpenChange={(now) => !now && setOpen(null)}>
@@ -74,18 +87,32 @@ export function CommandPalette({ places }: { places: readonly Place[] }) {
             ) : (
               <Command label="Find a place or a command">
                 <Dialog.Title className="sr-only">Find a place or a command</Dialog.Title>
-                <Command.Input placeholder="Where to, or what?" className="min-h-12 w-full border-b-2 border-ink bg-transparent px-3 outline-none" />
+                <Command.Input
+                  placeholder="Where to, or what?"
+                  className="min-h-12 w-full border-b-2 border-ink bg-transparent px-3 outline-none"
+                />
                 <Command.List className="max-h-80 overflow-y-auto py-1">
                   <Command.Empty className="px-3 py-4 text-ink-soft">Nothing here is called that.</Command.Empty>
                   {places.map((place) => (
-                    <Command.Item key={place.path} value={place.label} onSelect={run(() => router.push(place.path))} className={ITEM}>
+                    <Command.Item
+                      key={place.path}
+                      value={place.label}
+                      onSelect={run(() => router.push(place.path))}
+                      className={ITEM}
+                    >
                       {place.label}
                     </Command.Item>
                   ))}
-                  <Command.Item onSelect={run(() => setUnits({ length: 'ft', smallLength: 'in', force: 'lb' }))} className={ITEM}>
+                  <Command.Item
+                    onSelect={run(() => setUnits({ length: 'ft', smallLength: 'in', force: 'lb' }))}
+                    className={ITEM}
+                  >
                     Show feet, inches and pounds
                   </Command.Item>
-                  <Command.Item onSelect={run(() => setUnits({ length: 'm', smallLength: 'mm', force: 'kg' }))} className={ITEM}>
+                  <Command.Item
+                    onSelect={run(() => setUnits({ length: 'm', smallLength: 'mm', force: 'kg' }))}
+                    className={ITEM}
+                  >
                     Show metres, millimetres and kilograms
                   </Command.Item>
                 </Command.List>

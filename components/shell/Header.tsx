@@ -13,7 +13,10 @@ interface Crumb {
 export function Header({ crumbs, places }: { crumbs: readonly Crumb[]; places: readonly Place[] }) {
   return (
     <header className="no-print border-b-2 border-ink bg-card">
-      <a href="#main" className="sr-only focus:not-sr-only focus:absolute focus:z-50 focus:bg-rule focus:p-2 focus:text-rule-ink">
+      <a
+        href="#main"
+        className="sr-only focus:not-sr-only focus:absolute focus:z-50 focus:bg-rule focus:p-2 focus:text-rule-ink"
+      >
         Skip to the content
       </a>
       <div className="mx-auto flex max-w-[84rem] flex-wrap items-center gap-x-4 gap-y-2 px-4 py-2">

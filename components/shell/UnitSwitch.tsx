@@ -1,10 +1,23 @@
 'use client';
 
 import { ToggleGroup } from 'radix-ui';
-import { METRES_PER_LENGTH_UNIT, METRES_PER_SMALL_LENGTH_UNIT, NEWTONS_PER_FORCE_UNIT, type UnitChoice } from '@/core/units/units';
+import {
+  METRES_PER_LENGTH_UNIT,
+  METRES_PER_SMALL_LENGTH_UNIT,
+  NEWTONS_PER_FORCE_UNIT,
+  type UnitChoice,
+} from '@/core/units/units';
 import { useUnits } from '@/components/units/UnitsProvider';
 
-function Group<K extends keyof UnitChoice>({ kind, label, options }: { kind: K; label: string; options: readonly UnitChoice[K][] }) {
+function Group<K extends keyof UnitChoice>({
+  kind,
+  label,
+  options,
+}: {
+  kind: K;
+  label: string;
+  options: readonly UnitChoice[K][];
+}) {
   const { units, setUnits } = useUnits();
   return (
     <ToggleGroup.Root

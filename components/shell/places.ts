@@ -10,7 +10,8 @@ export const STATION_NAMES: Readonly<Record<Station, string>> = {
 export const boatPath = (boatId: string): string => `/boats/${boatId}`;
 export const gearPath = (boatId: string): string => `/boats/${boatId}/gear`;
 export const rigPath = (boatId: string, rigId: string): string => `/boats/${boatId}/rigs/${rigId}`;
-export const stationPath = (boatId: string, rigId: string, station: Station): string => `${rigPath(boatId, rigId)}/${station}`;
+export const stationPath = (boatId: string, rigId: string, station: Station): string =>
+  `${rigPath(boatId, rigId)}/${station}`;
 
 export interface Place {
   readonly label: string;

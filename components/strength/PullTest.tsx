@@ -31,7 +31,10 @@ export function PullTest({ productId }: { productId: string }) {
   const [anew, setAnew] = useState(false);
   return (
     <div className="flex flex-col gap-4">
-      <Caution>Eye protection on. Stand out of line with the pull; keep the snap-back zone clear and the anchor strong. Gloves; never wrap line on a hand.</Caution>
+      <Caution>
+        Eye protection on. Stand out of line with the pull; keep the snap-back zone clear and the anchor strong. Gloves;
+        never wrap line on a hand.
+      </Caution>
       {open && !anew ? (
         <Pulls key={open.id} test={open} onNew={() => setAnew(true)} />
       ) : (
@@ -50,16 +53,29 @@ function StartTest({ productId, onStarted }: { productId: string; onStarted: () 
   const [condition, setCondition] = useState<StrengthTestRecord['condition']>('dry');
   const start = async (): Promise<void> => {
     const body = { productId, condition, gaugeLengthM: gauge.value, expectedN: expected.value, sampleLabel: '' };
-    const result = await sendNow('POST', `/api/boats/${record.boat.id}/strength-tests`, body, 'Written down. Now pull.');
+    const result = await sendNow(
+      'POST',
+      `/api/boats/${record.boat.id}/strength-tests`,
+      body,
+      'Written down. Now pull.',
+    );
     if (!result.ok) return;
     expected.forget();
     onStarted();
   };
   return (
     <div className="flex flex-col gap-3">
-      <p className="text-sm">Write down what you expect before the first pull: a pull that does not fit then shows at once, and is often the wrong spool in the grips.</p>
+      <p className="text-sm">
+        Write down what you expect before the first pull: a pull that does not fit then shows at once, and is often the
+        wrong spool in the grips.
+      </p>
       <div className="grid grid-cols-2 gap-2">
-        <QuantityField label="Expected to break at" {...expected.field} error={fieldError('expectedN')} hint={known.strengthN?.source === 'label' ? 'starts at the label' : undefined} />
+        <QuantityField
+          label="Expected to break at"
+          {...expected.field}
+          error={fieldError('expectedN')}
+          hint={known.strengthN?.source === 'label' ? 'starts at the label' : undefined}
+        />
         <QuantityField label="Length between grips" {...gauge.field} error={fieldError('gaugeLengthM')} />
         <ChoiceField
           label="The line is"
@@ -71,7 +87,11 @@ function StartTest({ productId, onStarted }: { productId: string; onStarted: () 
           onChange={setCondition}
         />
       </div>
-      <Button weight="main" disabled={state.kind === 'sending' || expected.value === null || gauge.value === null} onClick={() => void start()}>
+      <Button
+        weight="main"
+        disabled={state.kind === 'sending' || expected.value === null || gauge.value === null}
+        onClick={() => void start()}
+      >
         Begin this test
       </Button>
     </div>
@@ -109,7 +129,8 @@ function Pulls({ test, onNew }: { test: StrengthTestRecord; onNew: () => void })
   return (
     <div className="flex flex-col gap-3">
       <p>
-        Pull {test.pulls.length + 1}, {test.condition}, {format.length(test.gaugeLengthM)} between grips. Expected <b className="figures">{format.force(test.expectedN)}</b>.
+        Pull {test.pulls.length + 1}, {test.condition}, {format.length(test.gaugeLengthM)} between grips. Expected{' '}
+        <b className="figures">{format.force(test.expectedN)}</b>.
         {test.pulls.length < PULLS_FOR_A_MEAN && ` One pull is an anecdote: ${PULLS_FOR_A_MEAN} make a mean.`}
       </p>
       <div className="grid grid-cols-2 gap-2">
@@ -118,11 +139,16 @@ function Pulls({ test, onNew }: { test: StrengthTestRecord; onNew: () => void })
       </div>
       {peak.value !== null && Math.abs(peak.value / test.expectedN - 1) > 0.25 && (
         <p className="text-sm text-warn">
-          That is {format.percent(Math.abs(peak.value / test.expectedN - 1))} {peak.value > test.expectedN ? 'above' : 'below'} what you expected. Labels are often low; else: the right
+          That is {format.percent(Math.abs(peak.value / test.expectedN - 1))}{' '}
+          {peak.value > test.expectedN ? 'above' : 'below'} what you expected. Labels are often low; else: the right
           spool in the grips? Tared slack? Slipped?
         </p>
       )}
-      <Button weight="main" disabled={state.kind === 'sending' || peak.value === null} onClick={() => void recordPull()}>
+      <Button
+        weight="main"
+        disabled={state.kind === 'sending' || peak.value === null}
+        onClick={() => void recordPull()}
+      >
         Record this pull
       </Button>
       {record.virtualProductIds.includes(test.productId) && (
@@ -135,7 +161,8 @@ function Pulls({ test, onNew }: { test: StrengthTestRecord; onNew: () => void })
       )}
       {test.pulls.length > 0 && (
         <p className="figures text-sm">
-          So far: {test.pulls.map((made) => format.force(made.peakN).replace(` ${units.force}`, '')).join(', ')} {units.force}
+          So far: {test.pulls.map((made) => format.force(made.peakN).replace(` ${units.force}`, '')).join(', ')}{' '}
+          {units.force}
         </p>
       )}
       <div className="flex flex-wrap gap-2">
@@ -143,7 +170,14 @@ function Pulls({ test, onNew }: { test: StrengthTestRecord; onNew: () => void })
           <Button
             weight="quiet"
             disabled={state.kind === 'sending'}
-            onClick={() => void sendNow('POST', `/api/boats/${record.boat.id}/withdrawals`, { kind: 'strengthPull', id: last.id, rigId: record.id, reason: 'undone by the tester' }, 'The last pull is taken back.')}
+            onClick={() =>
+              void sendNow(
+                'POST',
+                `/api/boats/${record.boat.id}/withdrawals`,
+                { kind: 'strengthPull', id: last.id, rigId: record.id, reason: 'undone by the tester' },
+                'The last pull is taken back.',
+              )
+            }
           >
             Undo the last pull
           </Button>

@@ -33,7 +33,13 @@ export function StrengthStation() {
       {view.strength && <StrengthLens view={view} strength={view.strength} />}
       <div className="grid gap-4 lg:grid-cols-[3fr_2fr]">
         <div className="flex min-w-0 flex-col gap-4">
-          <Card title="The weakest place">{view.strength ? <Weakest strength={view.strength} /> : <p>A line has neither pulls nor a label: test it, and the weakest place stands here.</p>}</Card>
+          <Card title="The weakest place">
+            {view.strength ? (
+              <Weakest strength={view.strength} />
+            ) : (
+              <p>A line has neither pulls nor a label: test it, and the weakest place stands here.</p>
+            )}
+          </Card>
           <Card title="Lines, label against pulled">
             <Lines ids={ids} />
           </Card>
@@ -56,11 +62,16 @@ function Weakest({ strength }: { strength: RigStrength }) {
   const assumed = places.filter((place) => place.strengthN.source !== 'measured');
   return (
     <div>
-      <p className="figures text-4xl font-bold">{format.force(weakest.strengthN.value, strengthPlusMinusN(weakest.strengthN))}</p>
+      <p className="figures text-4xl font-bold">
+        {format.force(weakest.strengthN.value, strengthPlusMinusN(weakest.strengthN))}
+      </p>
       <p>
         holds the <b>{weakest.name}</b>, {format.length(weakest.fromHookM)} from the hook.{' '}
-        {weakest.strengthN.source === 'measured' ? 'Line and join were tested.' : `That figure is a ${weakest.strengthN.source}, not a test.`}
-        {next && ` With it mended the rig would hold ${format.force(next.strengthN.value)}, then the ${next.name} gives.`}
+        {weakest.strengthN.source === 'measured'
+          ? 'Line and join were tested.'
+          : `That figure is a ${weakest.strengthN.source}, not a test.`}
+        {next &&
+          ` With it mended the rig would hold ${format.force(next.strengthN.value)}, then the ${next.name} gives.`}
       </p>
       {assumed.length > 0 && (
         <p className="mt-2 text-sm text-ink-soft">
@@ -93,7 +104,9 @@ function Lines({ ids }: { ids: readonly string[] }) {
             return (
               <tr key={id} className="border-b border-edge">
                 <td className="py-1.5 pr-3">{product.name}</td>
-                <td className="figures py-1.5 pr-3 whitespace-nowrap">{product.labelStrengthN === null ? 'none' : format.force(product.labelStrengthN)}</td>
+                <td className="figures py-1.5 pr-3 whitespace-nowrap">
+                  {product.labelStrengthN === null ? 'none' : format.force(product.labelStrengthN)}
+                </td>
                 <td className="figures py-1.5 pr-3">{summary?.n ?? 0}</td>
                 <td className="figures py-1.5 pr-3 whitespace-nowrap">
                   {!summary
@@ -102,8 +115,12 @@ function Lines({ ids }: { ids: readonly string[] }) {
                       ? `not enough yet (${format.force(summary.meanN)})`
                       : format.force(summary.meanN, summary.meanPlusMinusN ?? 0)}
                 </td>
-                <td className="figures py-1.5 pr-3 whitespace-nowrap">{summary?.sdN == null ? '' : format.force(summary.sdN)}</td>
-                <td className="figures py-1.5">{summary?.labelRatio == null ? '' : format.percent(summary.labelRatio)}</td>
+                <td className="figures py-1.5 pr-3 whitespace-nowrap">
+                  {summary?.sdN == null ? '' : format.force(summary.sdN)}
+                </td>
+                <td className="figures py-1.5">
+                  {summary?.labelRatio == null ? '' : format.percent(summary.labelRatio)}
+                </td>
               </tr>
             );
           })}
@@ -117,13 +134,14 @@ function Lines({ ids }: { ids: readonly string[] }) {
 function StrengthLens({ view, strength }: { view: RigView; strength: RigStrength }) {
   const { cursorM } = useRig();
   const { units } = useUnits();
+  const { totalLengthM } = view.current.line;
   const curves = useMemo(() => {
     const show = (valueN: number): number => fromSi('force', valueN, units.force);
     const points = strength.places.flatMap((place) => {
       const value = show(place.strengthN.value);
       const plusMinus = show(strengthPlusMinusN(place.strengthN));
       // A join is a place, not a length: its dip gets the width of a knot mark.
-      const halfM = place.kind === 'join' ? view.current.line.totalLengthM * 0.002 : 0;
+      const halfM = place.kind === 'join' ? totalLengthM * 0.002 : 0;
       return [
         { lengthM: place.fromHookM - halfM, value, plusMinus },
         { lengthM: place.toHookM + halfM, value, plusMinus },
@@ -138,11 +156,11 @@ function StrengthLens({ view, strength }: { view: RigView; strength: RigStrength
         dashed: true,
         points: [
           { lengthM: 0, value: weakest },
-          { lengthM: view.current.line.totalLengthM, value: weakest },
+          { lengthM: totalLengthM, value: weakest },
         ],
       },
     ];
-  }, [strength, units.force, view]);
+  }, [strength, units.force, totalLengthM]);
   return (
     <LensChart
       view={view}

@@ -1,7 +1,17 @@
 import type { ReactNode } from 'react';
 
 /** A line card: a titled sheet with a ruled head. */
-export function Card({ title, children, aside, className = '' }: { title: string; children: ReactNode; aside?: ReactNode; className?: string }) {
+export function Card({
+  title,
+  children,
+  aside,
+  className = '',
+}: {
+  title: string;
+  children: ReactNode;
+  aside?: ReactNode;
+  className?: string;
+}) {
   return (
     <section aria-label={title} className={`min-w-0 rounded-sm border border-edge bg-card ${className}`}>
       <header className="flex flex-wrap items-baseline justify-between gap-x-4 border-b-2 border-ink/80 px-4 pt-2.5 pb-1">

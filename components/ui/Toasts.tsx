@@ -30,7 +30,11 @@ export function Toasts({ children }: { children: ReactNode }) {
             onOpenChange={(open) => !open && setShown((before) => before.filter((toast) => toast.id !== id))}
             className="flex items-start gap-2 rounded-sm border-2 border-edge bg-card p-3 text-ink shadow-lg"
           >
-            {tone === 'done' ? <CircleCheck className="mt-0.5 size-5 shrink-0 text-go" aria-hidden /> : <TriangleAlert className="mt-0.5 size-5 shrink-0 text-stop" aria-hidden />}
+            {tone === 'done' ? (
+              <CircleCheck className="mt-0.5 size-5 shrink-0 text-go" aria-hidden />
+            ) : (
+              <TriangleAlert className="mt-0.5 size-5 shrink-0 text-stop" aria-hidden />
+            )}
             <Toast.Description>{text}</Toast.Description>
             <Toast.Close aria-label="Close this message" className="ml-auto p-1">
               <X className="size-4" aria-hidden />

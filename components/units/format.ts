@@ -57,11 +57,12 @@ export function formatterFor(units: UnitChoice): Formatter {
     length: (valueM, plusMinusM) => quantity('length', units.length, valueM, plusMinusM),
     small: (valueM, plusMinusM) =>
       quantity('smallLength', units.smallLength, valueM, plusMinusM, units.smallLength === 'mm' ? 1 : 3),
-    thickness: (valueM) =>
-      formatQuantity(valueM, 'smallLength', units.smallLength, units.smallLength === 'mm' ? 2 : 4),
+    thickness: (valueM) => formatQuantity(valueM, 'smallLength', units.smallLength, units.smallLength === 'mm' ? 2 : 4),
     force: (valueN, plusMinusN) => quantity('force', units.force, valueN, plusMinusN),
     counts: (value, plusMinus) =>
-      plusMinus === undefined ? formatNumber(value, 0) : `${formatNumber(value, 0)} ± ${formatNumber(plusMinus, plusMinus < 9.5 ? 1 : 0)}`,
+      plusMinus === undefined
+        ? formatNumber(value, 0)
+        : `${formatNumber(value, 0)} ± ${formatNumber(plusMinus, plusMinus < 9.5 ? 1 : 0)}`,
     percent: (share) => `${formatNumber(100 * share, 0)} %`,
   };
 }

@@ -6,13 +6,19 @@ import { loadedReelShape, LONGEST_SEGMENT_M, refineUnknowns } from '../requestSc
 const schema = z
   .strictObject({
     ...loadedReelShape,
-    levelBelowRimM: z.number().min(-0.02).max(0.1).default(0).describe('where the finished level lies under the rim (m)'),
+    levelBelowRimM: z
+      .number()
+      .min(-0.02)
+      .max(0.1)
+      .default(0)
+      .describe('where the finished level lies under the rim (m)'),
   })
   .superRefine((request, context) => refineUnknowns(request.segments, context, [1]));
 
 export const loadPlan = defineKind({
   name: 'load-plan',
-  summary: 'Solves the one unknown length of a segmented spool and gives the reading at which to stop for each segment.',
+  summary:
+    'Solves the one unknown length of a segmented spool and gives the reading at which to stop for each segment.',
   schema,
   example: {
     reel: { arborDiameterM: 0.032, widthM: 0.029, fullDiameterM: 0.062 },

@@ -35,7 +35,12 @@ export const payoutTable = defineKind({
     const { line } = outcome.value;
     const beyond = request.trueLengthsM.flatMap((lengthM, index) =>
       lengthM > line.woundLengthM + 1e-6
-        ? [{ path: `trueLengthsM[${index}]`, message: `${lengthM} m is more than the ${line.woundLengthM.toFixed(2)} m on the spool` }]
+        ? [
+            {
+              path: `trueLengthsM[${index}]`,
+              message: `${lengthM} m is more than the ${line.woundLengthM.toFixed(2)} m on the spool`,
+            },
+          ]
         : [],
     );
     if (beyond.length > 0) return { ok: false, fields: beyond };

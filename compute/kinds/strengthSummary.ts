@@ -2,7 +2,10 @@ import { z } from 'zod';
 import { summarisePulls } from '../../core/strength/summarisePulls';
 import { defineKind } from '../kind';
 
-const forceN = z.number({ error: 'a force must be a number of newtons' }).positive('a force must be above zero').max(20_000);
+const forceN = z
+  .number({ error: 'a force must be a number of newtons' })
+  .positive('a force must be above zero')
+  .max(20_000);
 
 export const strengthSummary = defineKind({
   name: 'strength-summary',

@@ -1,16 +1,14 @@
-import { turnsForCounts } from '../counter/counter';
 import { LAYER_STEP_RELATIVE_SD } from '../load/defaults';
 import type { Figure } from '../provenance/figure';
 import { PLUS_MINUS_SDS, propagate, type UncertainInput } from '../numerics/propagate';
 import type { Known } from '../provenance/source';
-import { paidOutAfterTurnsM, spoolStateAt, type LoadedLine } from '../spool/loadedLine';
+import { spoolStateAt, type LoadedLine } from '../spool/loadedLine';
 import { reshaped } from '../spool/reshaped';
 import { constantFromTape, TAPE_SD_M, WHOLE_COUNT_SD, type TapeTrial } from './counterConstant';
 
 /** How well the counter is known: a tape test of this very load, or only a stated constant. */
 export type CounterEvidence =
-  | { readonly kind: 'tape'; readonly trial: TapeTrial }
-  | { readonly kind: 'constant'; readonly lengthPerTurnM: Known };
+  { readonly kind: 'tape'; readonly trial: TapeTrial } | { readonly kind: 'constant'; readonly lengthPerTurnM: Known };
 
 export interface CorrectionOptions {
   readonly unitM: number;
@@ -72,21 +70,11 @@ export function correctionTable(
   });
   return spread.values.map((value, index) => ({
     value,
-    plusMinus:
-      PLUS_MINUS_SDS * Math.hypot(spread.sds[index] ?? NaN, value * LAYER_STEP_RELATIVE_SD, WHOLE_COUNT_SD),
+    plusMinus: PLUS_MINUS_SDS * Math.hypot(spread.sds[index] ?? NaN, value * LAYER_STEP_RELATIVE_SD, WHOLE_COUNT_SD),
     mainlyFrom: spread.largestContributors[index] ?? null,
   }));
 }
 
 function constantOnly(line: LoadedLine, unitM: number, trial: TapeTrial): number {
   return (trial.reading * unitM) / spoolStateAt(line, trial.trueLengthM).turns;
-}
-
-/**
- * True length off the spool at an unwrapped reading: the inverse of the table's best values. Beyond
- * the last turn it is all that is wound.
- */
-export function paidOutAtReadingM(line: LoadedLine, constantM: number, unitM: number, counts: number): number {
-  const turns = turnsForCounts(counts, { lengthPerTurnM: constantM, unitM });
-  return paidOutAfterTurnsM(line, Math.min(turns, line.woundTurns));
 }

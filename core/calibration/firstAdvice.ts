@@ -31,7 +31,8 @@ const TRUE_WITHIN_COUNTS = 0.5;
 function stripForTurns(line: LoadedLine, trueLengthM: number, turnsWanted: number): Outcome<number, AdviceProblem> {
   const top = line.segments.findLast((segment) => segment.wound);
   if (!top) return failure('top-too-short', 'Nothing is wound on this spool.');
-  const missing = (stripM: number): number => spoolStateAt(withTopStripped(line, stripM), trueLengthM).turns - turnsWanted;
+  const missing = (stripM: number): number =>
+    spoolStateAt(withTopStripped(line, stripM), trueLengthM).turns - turnsWanted;
   // Stripping may use the top segment up to its last centimetre, but never more than leaves the walk
   // its length; adding may triple the line.
   const most = Math.min(top.lengthM - 0.01, line.woundLengthM - trueLengthM);
@@ -69,7 +70,11 @@ export function firstAdvice(
     return failure('already-true', 'The counter is true here to within its own whole count.', { trueCounts });
   }
   const solve = (t: number, r: number, diameterFactor: number, areaFactor: number): Outcome<number, AdviceProblem> => {
-    const scaled = reshaped(line, diameterFactor, line.segments.map(() => areaFactor));
+    const scaled = reshaped(
+      line,
+      diameterFactor,
+      line.segments.map(() => areaFactor),
+    );
     const constantM = constantFromTape(scaled, unitM, { ...trial, trueLengthM: t, reading: r }).value;
     return stripForTurns(scaled, trial.trueLengthM, trial.trueLengthM / constantM);
   };

@@ -9,8 +9,6 @@ export const FRACTION_LIMITS = { min: 0.05, max: 0.4, warnAbove: 0.33 } as const
 
 export type DragBasis = 'label' | 'tested' | 'weakest';
 
-export const DRAG_BASES: readonly DragBasis[] = ['label', 'tested', 'weakest'];
-
 export interface DragTarget {
   readonly targetN: Figure;
   /** Set when a limit, not the fraction, decides (N). */

@@ -31,7 +31,11 @@ export function estimatedGuideFactor(rodAngleRad: number, friction: Known = DEFA
  * @param straightN moving pulls straight off the reel (N), at least one
  * @param scaleRelativeSd relative SD of one pull
  */
-export function measuredGuideFactor(bentN: readonly number[], straightN: readonly number[], scaleRelativeSd = 0.03): Known {
+export function measuredGuideFactor(
+  bentN: readonly number[],
+  straightN: readonly number[],
+  scaleRelativeSd = 0.03,
+): Known {
   const mean = (pulls: readonly number[]): number => pulls.reduce((sum, pull) => sum + pull, 0) / pulls.length;
   const [bent, straight] = [mean(bentN), mean(straightN)];
   requirePositive('measuredGuideFactor', { bent, straight });

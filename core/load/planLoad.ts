@@ -1,9 +1,4 @@
-import {
-  countsForTurns,
-  naiveStopReading,
-  shownReading,
-  type Counter,
-} from '../counter/counter';
+import { countsForTurns, naiveStopReading, stopReading, type Counter } from '../counter/counter';
 import { PLUS_MINUS_SDS, propagate, type UncertainInput } from '../numerics/propagate';
 import type { Figure } from '../provenance/figure';
 import type { Known } from '../provenance/source';
@@ -38,8 +33,9 @@ export interface PlannedSegment {
   readonly name: string;
   readonly lengthM: Figure;
   readonly diameterAfterM: Figure;
+  /** Spool turns for the length that is named, with its ± for that very length. */
   readonly turns: Figure;
-  /** Counts from zero to the end of the segment, not wrapped; null without a counter. */
+  /** Counts from zero to the end of that length, not wrapped; null without a counter. */
   readonly counts: Figure | null;
   readonly stopReading: number | null;
   readonly naiveStopReading: number | null;
@@ -73,16 +69,14 @@ function flatten(reel: ReelToPlan, segments: readonly SegmentToPlan[], counter: 
       spool: { arborDiameterM: at(arbor), widthM: at(width) },
       fullDiameterM: at(full),
       lengthPerTurnM: constant === null ? null : at(constant),
-      segments: rows.map(
-        (row): SegmentToSolve => ({
-          id: row.segment.id,
-          name: row.segment.name,
-          wound: row.segment.wound,
-          lineDiameterM: at(row.diameter),
-          packing: at(row.packing),
-          lengthM: row.length === null ? null : at(row.length),
-        }),
-      ),
+      segments: rows.map((row): SegmentToSolve => ({
+        id: row.segment.id,
+        name: row.segment.name,
+        wound: row.segment.wound,
+        lineDiameterM: at(row.diameter),
+        packing: at(row.packing),
+        lengthM: row.length === null ? null : at(row.length),
+      })),
     };
   };
   return { inputs, read };
@@ -118,20 +112,23 @@ export function planLoad(
   const centre = solve(inputs.map((input) => input.value));
   if (!centre.ok) return centre;
 
-  const outputs = (values: readonly number[]): number[] => {
+  const spread = propagate(inputs, (values) => {
     const outcome = solve(values);
     // One SD off, a solved length can vanish; the step is then taken from the best plan itself,
     // which keeps the ± finite and, by the other side's step, at least half of its true size.
     const line = outcome.ok ? outcome.value : centre.value;
+    // Turns and counts answer another question: how far is it to the length that the run sheet names?
+    const named = buildLoadedLine(
+      line.spool,
+      line.segments.map((segment, index) => ({ ...segment, lengthM: centre.value.segments[index]?.lengthM ?? NaN })),
+    );
     const lengthPerTurnM = read(values).lengthPerTurnM;
-    return line.segments.flatMap((segment) => [
-      segment.lengthM,
-      segment.outerDiameterM,
-      segment.turns,
-      counter && lengthPerTurnM !== null ? (segment.turns * lengthPerTurnM) / counter.unitM : 0,
-    ]);
-  };
-  const spread = propagate(inputs, outputs);
+    return line.segments.flatMap((segment, index) => {
+      const turns = named.segments[index]?.turns ?? NaN;
+      const counts = counter && lengthPerTurnM !== null ? (turns * lengthPerTurnM) / counter.unitM : 0;
+      return [segment.lengthM, segment.outerDiameterM, turns, counts];
+    });
+  });
   const figure = (index: number, extraSd = 0): Figure => ({
     value: spread.values[index] ?? NaN,
     plusMinus: PLUS_MINUS_SDS * Math.hypot(spread.sds[index] ?? NaN, extraSd),
@@ -149,7 +146,7 @@ export function planLoad(
       turns: figure(4 * row + 2, layerSd),
       // A whole-count display adds 1/√12 of a count.
       counts: nominal ? figure(4 * row + 3, Math.hypot(counts * LAYER_STEP_RELATIVE_SD, Math.sqrt(1 / 12))) : null,
-      stopReading: nominal && segment.wound ? shownReading(-counts, nominal) : null,
+      stopReading: nominal && segment.wound ? stopReading(segment.turns, nominal) : null,
       naiveStopReading: nominal && segment.wound ? naiveStopReading(segment.lengthM, nominal) : null,
     };
   });
@@ -159,8 +156,6 @@ export function planLoad(
     solvedSegmentId: segments.find((segment) => segment.lengthM === null)?.id ?? null,
     segments: planned,
     finalDiameterM:
-      lastWound < 0
-        ? { value: centre.value.fullDiameterM, plusMinus: 0, mainlyFrom: null }
-        : figure(4 * lastWound + 1),
+      lastWound < 0 ? { value: centre.value.fullDiameterM, plusMinus: 0, mainlyFrom: null } : figure(4 * lastWound + 1),
   });
 }

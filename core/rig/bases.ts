@@ -33,7 +33,9 @@ export function countBasis(record: RigRecord, line: LoadedLine): Basis {
     const changes = (record.load?.changes ?? []).filter((change) => change.segmentId === segment.segmentId);
     // Changes, not derived lengths: a better constant re-derives lengths without the line having moved.
     const lostM = changes.reduce((sum, change) => sum + change.changeM, 0);
-    basis[`length of ${segment.name}`] = present ? `${basisFigure(segment.plannedLengthM)}${lostM ? ` ${basisFigure(lostM)}` : ''}` : 'gone';
+    basis[`length of ${segment.name}`] = present
+      ? `${basisFigure(segment.plannedLengthM)}${lostM ? ` ${basisFigure(lostM)}` : ''}`
+      : 'gone';
   }
   return basis;
 }

@@ -27,8 +27,12 @@ export function countMarks(view: RigView, roundLengthsM: readonly number[]): rea
   const { line } = view.current;
   const { evidence, correction } = view;
   if (!evidence || !correction) return [];
-  const places = [...lengthPlaces(view, roundLengthsM), ...joinPlaces(view)].toSorted((a, b) => a.lengthOutM - b.lengthOutM);
-  const paidOutsM = places.map((place) => Math.min(Math.max(place.lengthOutM - line.handLinedLengthM, 0), line.woundLengthM));
+  const places = [...lengthPlaces(view, roundLengthsM), ...joinPlaces(view)].toSorted(
+    (a, b) => a.lengthOutM - b.lengthOutM,
+  );
+  const paidOutsM = places.map((place) =>
+    Math.min(Math.max(place.lengthOutM - line.handLinedLengthM, 0), line.woundLengthM),
+  );
   const readings = correctionTable(line, evidence, correction, paidOutsM);
   return places.flatMap((place, index) => {
     const reading = readings[index];
@@ -58,7 +62,12 @@ function joinPlaces(view: RigView): readonly Place[] {
     const inner = inwards[index + 1];
     if (inner) {
       const logged = inner.wound ? loggedReadingAt(view, segment.id) : null;
-      places.push({ kind: 'join', name: `${segment.name} out, ${inner.name} follows`, lengthOutM: toHookM, loggedReading: logged });
+      places.push({
+        kind: 'join',
+        name: `${segment.name} out, ${inner.name} follows`,
+        lengthOutM: toHookM,
+        loggedReading: logged,
+      });
     }
     fromHookM = toHookM;
   });

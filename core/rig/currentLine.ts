@@ -36,7 +36,11 @@ function woundLine(record: RigRecord, load: LoadRecord): Outcome<CurrentLine, No
   const { reel } = record;
   const spool = { arborDiameterM: reel.arborDiameterM.value, widthM: reel.widthM.value };
   const levelM = load.levelBelowRimM;
-  const wound = asWound(spool, woundSegments(record, load), levelM === null ? null : reel.fullDiameterM.value - 2 * levelM);
+  const wound = asWound(
+    spool,
+    woundSegments(record, load),
+    levelM === null ? null : reel.fullDiameterM.value - 2 * levelM,
+  );
   if (!wound.ok) return wound;
   const changed = wound.value.line.segments
     .map((segment) => {
@@ -84,10 +88,15 @@ export function notedCounts(segment: { readonly plannedTurns: number }, reading:
 export function validTrial(record: RigRecord): TrialRecord | null {
   const { load } = record;
   if (load?.status !== 'wound') return null;
-  const lastChange = load.changes.map((change) => change.at).toSorted().at(-1) ?? '';
+  const lastChange =
+    load.changes
+      .map((change) => change.at)
+      .toSorted()
+      .at(-1) ?? '';
   const since = load.finishedAt ?? '';
   return (
-    record.trials.filter((trial) => trial.loadId === load.id && trial.at >= since && trial.at >= lastChange).at(-1) ?? null
+    record.trials.filter((trial) => trial.loadId === load.id && trial.at >= since && trial.at >= lastChange).at(-1) ??
+    null
   );
 }
 

@@ -40,7 +40,9 @@ export function dragBases(record: RigRecord, line: LoadedLine): readonly DragBas
       basis: 'tested',
       strengthN: allTested ? (testedPlace?.strengthN ?? null) : null,
       of: testedPlace?.name ?? 'tested line',
-      reason: allTested ? 'the weakest line as pulled, joins not counted' : 'not every line of this rig has been pulled three times',
+      reason: allTested
+        ? 'the weakest line as pulled, joins not counted'
+        : 'not every line of this rig has been pulled three times',
     },
     {
       basis: 'label',

@@ -1,4 +1,9 @@
-import { bestConstantM, correctionTable, type CorrectionOptions, type CounterEvidence } from '../calibration/correctionTable';
+import {
+  bestConstantM,
+  correctionTable,
+  type CorrectionOptions,
+  type CounterEvidence,
+} from '../calibration/correctionTable';
 import { median } from '../drag/readPull';
 import type { Figure } from '../provenance/figure';
 import { paidOutAfterTurnsM, spoolStateAt } from '../spool/loadedLine';
@@ -124,7 +129,10 @@ export function coloursOf(record: RigRecord, segmentId: string): readonly string
  * True lengths from the hook at which a counter shows given readings, for the counter's ruler; on a reel
  * without a counter, at which the spool has made given turns. Marks beyond the line are left out.
  */
-export function lengthsAtReadings(view: RigView, readings: readonly number[]): readonly { reading: number; lengthOutM: number }[] {
+export function lengthsAtReadings(
+  view: RigView,
+  readings: readonly number[],
+): readonly { reading: number; lengthOutM: number }[] {
   const { line } = view.current;
   return readings.flatMap((reading) => {
     const turns = reading * turnsPerCount(view);

@@ -34,7 +34,8 @@ export function stationStates(record: RigRecord): Readonly<Record<Station, Stati
 
 function loadState(record: RigRecord): StationState {
   const { load } = record;
-  if (!load) return { state: 'due', why: record.segments.length === 0 ? 'no line planned yet' : 'planned, not wound yet' };
+  if (!load)
+    return { state: 'due', why: record.segments.length === 0 ? 'no line planned yet' : 'planned, not wound yet' };
   if (load.status === 'winding') {
     const noted = new Set(load.winding.map((entry) => entry.segmentId)).size;
     const wound = load.segments.filter((segment) => segment.wound).length;
@@ -53,20 +54,25 @@ function countState(record: RigRecord): StationState {
   if (!line.ok) return { state: 'stale', why: line.message };
   const changed = changedSince(calibration.basis, countBasis(record, line.value.line));
   if (changed.length > 0) return stale(changed);
-  return { state: 'done', why: calibration.method === 'true' ? 'made true and accepted' : 'left as it is, with a card' };
+  return {
+    state: 'done',
+    why: calibration.method === 'true' ? 'made true and accepted' : 'left as it is, with a card',
+  };
 }
 
 function strengthState(record: RigRecord): StationState {
   const ids = [...new Set(record.segments.map((segment) => segment.productId))];
   if (ids.length === 0) return { state: 'due', why: 'no line planned yet' };
   const tested = ids.filter((id) => (productStrength(record, id).summary?.n ?? 0) >= PULLS_FOR_A_MEAN).length;
-  if (tested < ids.length) return { state: 'due', why: `${tested} of ${ids.length} lines pulled ${PULLS_FOR_A_MEAN} times` };
+  if (tested < ids.length)
+    return { state: 'due', why: `${tested} of ${ids.length} lines pulled ${PULLS_FOR_A_MEAN} times` };
   return { state: 'done', why: `all ${ids.length} lines pulled ${PULLS_FOR_A_MEAN} times or more` };
 }
 
 function dragState(record: RigRecord): StationState {
   const setting = record.dragSetting;
-  if (!setting?.acceptedAt) return { state: 'due', why: setting ? 'scale session not finished' : 'not set with a scale yet' };
+  if (!setting?.acceptedAt)
+    return { state: 'due', why: setting ? 'scale session not finished' : 'not set with a scale yet' };
   const line = currentLine(record);
   if (!line.ok) return { state: 'stale', why: line.message };
   const strength = strengthOfRig(record, line.value.line);

@@ -58,7 +58,11 @@ export function joinEfficiency(join: JoinRecord): Known {
  * @param line its present line
  * @param basis 'best' takes tested means where there are any; 'label' takes labels and default joins only
  */
-export function strengthOfRig(record: RigRecord, line: LoadedLine, basis: 'best' | 'label' = 'best'): RigStrength | null {
+export function strengthOfRig(
+  record: RigRecord,
+  line: LoadedLine,
+  basis: 'best' | 'label' = 'best',
+): RigStrength | null {
   const segments = line.segments.map((segment) => {
     const strengthN = segmentStrength(record, segment.id, basis);
     return strengthN && { segmentId: segment.id, name: segment.name, lengthM: segment.lengthM, strengthN };
@@ -67,7 +71,9 @@ export function strengthOfRig(record: RigRecord, line: LoadedLine, basis: 'best'
   if (known.length < segments.length || known.length === 0) return null;
   const present = new Set(known.map((segment) => segment.segmentId));
   const joins = record.joins
-    .filter((join) => present.has(join.outerSegmentId) && (join.innerSegmentId === null || present.has(join.innerSegmentId)))
+    .filter(
+      (join) => present.has(join.outerSegmentId) && (join.innerSegmentId === null || present.has(join.innerSegmentId)),
+    )
     .map((join) => ({
       joinId: join.id,
       name: joinName(join, known),

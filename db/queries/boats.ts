@@ -37,7 +37,12 @@ export async function insertBoat(db: Queryable, name: string, homeWater: string)
   return onlyRow(result).id;
 }
 
-export async function insertPerson(db: Queryable, boatId: string, name: string, hand: 'left' | 'right'): Promise<string> {
+export async function insertPerson(
+  db: Queryable,
+  boatId: string,
+  name: string,
+  hand: 'left' | 'right',
+): Promise<string> {
   const result = await db.query<{ id: string }>(
     'INSERT INTO people (boat_id, name, working_hand) VALUES ($1, $2, $3) RETURNING id',
     [boatId, name, hand],

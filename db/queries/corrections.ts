@@ -18,8 +18,6 @@ const WITHDRAW = {
 
 export type MeasurementKind = keyof typeof WITHDRAW;
 
-export const MEASUREMENT_KINDS = Object.keys(WITHDRAW) as readonly MeasurementKind[];
-
 /** Withdraws one measurement by a new row; false when there is no such standing row on this boat. */
 export async function withdrawMeasurement(
   db: Queryable,

@@ -105,7 +105,12 @@ export async function listSupplySpools(db: Queryable, boatId: string): Promise<r
 export async function insertSupplySpool(
   db: Queryable,
   boatId: string,
-  spool: { readonly lineProductId: string; readonly label: string; readonly boughtLengthM: number; readonly remainingLengthM: number },
+  spool: {
+    readonly lineProductId: string;
+    readonly label: string;
+    readonly boughtLengthM: number;
+    readonly remainingLengthM: number;
+  },
 ): Promise<string> {
   const result = await db.query<{ id: string }>(
     `INSERT INTO supply_spools (boat_id, line_product_id, label, bought_length_m, remaining_length_m)

@@ -89,7 +89,11 @@ async function listLoadSegments(db: Queryable, boatId: string, loadId: string): 
   }));
 }
 
-async function listWindingEntries(db: Queryable, boatId: string, loadId: string): Promise<readonly WindingEntryRecord[]> {
+async function listWindingEntries(
+  db: Queryable,
+  boatId: string,
+  loadId: string,
+): Promise<readonly WindingEntryRecord[]> {
   const result = await db.query<{
     id: string;
     segment_id: string;
@@ -186,7 +190,12 @@ export interface WindingEntryInput {
   readonly withdrawn: boolean;
 }
 
-export async function insertWindingEntry(db: Queryable, boatId: string, loadId: string, entry: WindingEntryInput): Promise<void> {
+export async function insertWindingEntry(
+  db: Queryable,
+  boatId: string,
+  loadId: string,
+  entry: WindingEntryInput,
+): Promise<void> {
   await db.query(
     `INSERT INTO winding_entries (boat_id, load_id, segment_id, reading, instrument, note, corrects_id, withdrawn)
      VALUES ($1, $2, $3, $4, $5, $6, $7, $8)`,

@@ -11,7 +11,13 @@ export async function listLog(db: Queryable, boatId: string, rigId: string): Pro
      WHERE log_entries.boat_id = $1 AND rig_id = $2 ORDER BY noted_at DESC LIMIT 50`,
     [boatId, rigId],
   );
-  return result.rows.map((row) => ({ id: row.id, kind: row.kind, text: row.entry, person: row.person, at: row.noted_at }));
+  return result.rows.map((row) => ({
+    id: row.id,
+    kind: row.kind,
+    text: row.entry,
+    person: row.person,
+    at: row.noted_at,
+  }));
 }
 
 export async function insertLogEntry(

@@ -18,7 +18,13 @@ interface Row {
   version: number;
 }
 
-const toRig = (row: Row): RigRow => ({ id: row.id, reelId: row.reel_id, name: row.name, note: row.note, version: row.version });
+const toRig = (row: Row): RigRow => ({
+  id: row.id,
+  reelId: row.reel_id,
+  name: row.name,
+  note: row.note,
+  version: row.version,
+});
 
 export async function listRigs(db: Queryable, boatId: string): Promise<readonly RigRow[]> {
   const result = await db.query<Row>(
@@ -29,10 +35,10 @@ export async function listRigs(db: Queryable, boatId: string): Promise<readonly 
 }
 
 export async function findRig(db: Queryable, boatId: string, rigId: string): Promise<RigRow | null> {
-  const result = await db.query<Row>('SELECT id, reel_id, name, note, version FROM rigs WHERE boat_id = $1 AND id = $2', [
-    boatId,
-    rigId,
-  ]);
+  const result = await db.query<Row>(
+    'SELECT id, reel_id, name, note, version FROM rigs WHERE boat_id = $1 AND id = $2',
+    [boatId, rigId],
+  );
   return result.rows[0] ? toRig(result.rows[0]) : null;
 }
 
@@ -49,7 +55,12 @@ export async function insertRig(
 }
 
 /** Moves a rig on from the version that was read; false when somebody else has written since. */
-export async function advanceRigVersion(db: Queryable, boatId: string, rigId: string, version: number): Promise<boolean> {
+export async function advanceRigVersion(
+  db: Queryable,
+  boatId: string,
+  rigId: string,
+  version: number,
+): Promise<boolean> {
   const result = await db.query(
     'UPDATE rigs SET version = version + 1 WHERE boat_id = $1 AND id = $2 AND version = $3',
     [boatId, rigId, version],
@@ -88,7 +99,10 @@ export async function listSegments(db: Queryable, boatId: string, rigId: string)
 
 /** Takes every segment and join of a rig out of the present stack; loads keep pointing at them. */
 export async function clearStack(db: Queryable, boatId: string, rigId: string): Promise<void> {
-  await db.query('UPDATE joins SET removed_at = now() WHERE boat_id = $1 AND rig_id = $2 AND removed_at IS NULL', [boatId, rigId]);
+  await db.query('UPDATE joins SET removed_at = now() WHERE boat_id = $1 AND rig_id = $2 AND removed_at IS NULL', [
+    boatId,
+    rigId,
+  ]);
   await db.query('UPDATE segments SET removed_at = now() WHERE boat_id = $1 AND rig_id = $2 AND removed_at IS NULL', [
     boatId,
     rigId,

@@ -68,7 +68,10 @@ export async function insertStrengthPull(
   db: Queryable,
   boatId: string,
   testId: string,
-  pull: Pick<PullRecord, 'peakN' | 'breakPlace' | 'instrument'> & { readonly correctsId: string | null; readonly withdrawn: boolean },
+  pull: Pick<PullRecord, 'peakN' | 'breakPlace' | 'instrument'> & {
+    readonly correctsId: string | null;
+    readonly withdrawn: boolean;
+  },
 ): Promise<void> {
   await db.query(
     `INSERT INTO strength_pulls (boat_id, strength_test_id, peak_n, break_place, instrument, corrects_id, withdrawn)

@@ -19,9 +19,10 @@ export async function listVirtualRigIds(db: Queryable, boatId: string): Promise<
 
 /** Which lines of a boat have a sample on the virtual force gauge. */
 export async function listVirtualLineIds(db: Queryable, boatId: string): Promise<readonly string[]> {
-  const result = await db.query<{ line_product_id: string }>('SELECT line_product_id FROM virtual_lines WHERE boat_id = $1', [
-    boatId,
-  ]);
+  const result = await db.query<{ line_product_id: string }>(
+    'SELECT line_product_id FROM virtual_lines WHERE boat_id = $1',
+    [boatId],
+  );
   return result.rows.map((row) => row.line_product_id);
 }
 
@@ -32,10 +33,10 @@ export async function findVirtualReel(db: Queryable, boatId: string, rigId: stri
     drag_clicks: number;
     reel_state: VirtualReelState;
     version: number;
-  }>('SELECT truth, drag_truth, drag_clicks, reel_state, version FROM virtual_reels WHERE boat_id = $1 AND rig_id = $2', [
-    boatId,
-    rigId,
-  ]);
+  }>(
+    'SELECT truth, drag_truth, drag_clicks, reel_state, version FROM virtual_reels WHERE boat_id = $1 AND rig_id = $2',
+    [boatId, rigId],
+  );
   const row = result.rows[0];
   if (!row) return null;
   return {
@@ -55,7 +56,14 @@ export async function insertVirtualReel(
 ): Promise<void> {
   await db.query(
     'INSERT INTO virtual_reels (boat_id, rig_id, truth, drag_truth, drag_clicks, reel_state) VALUES ($1, $2, $3, $4, $5, $6)',
-    [boatId, rigId, JSON.stringify(reel.truth), JSON.stringify(reel.dragTruth), reel.dragClicks, JSON.stringify(reel.reelState)],
+    [
+      boatId,
+      rigId,
+      JSON.stringify(reel.truth),
+      JSON.stringify(reel.dragTruth),
+      reel.dragClicks,
+      JSON.stringify(reel.reelState),
+    ],
   );
 }
 
@@ -81,7 +89,11 @@ export interface VirtualLineRow {
   readonly seed: number;
 }
 
-export async function findVirtualLine(db: Queryable, boatId: string, productId: string): Promise<VirtualLineRow | null> {
+export async function findVirtualLine(
+  db: Queryable,
+  boatId: string,
+  productId: string,
+): Promise<VirtualLineRow | null> {
   const result = await db.query<{ winding_truth: TrueLine; strength_truth: LineTruth; seed: number }>(
     'SELECT winding_truth, strength_truth, seed FROM virtual_lines WHERE boat_id = $1 AND line_product_id = $2',
     [boatId, productId],
@@ -90,7 +102,12 @@ export async function findVirtualLine(db: Queryable, boatId: string, productId: 
   return row ? { windingTruth: row.winding_truth, strengthTruth: row.strength_truth, seed: row.seed } : null;
 }
 
-export async function insertVirtualLine(db: Queryable, boatId: string, productId: string, line: VirtualLineRow): Promise<void> {
+export async function insertVirtualLine(
+  db: Queryable,
+  boatId: string,
+  productId: string,
+  line: VirtualLineRow,
+): Promise<void> {
   await db.query(
     'INSERT INTO virtual_lines (boat_id, line_product_id, winding_truth, strength_truth, seed) VALUES ($1, $2, $3, $4, $5)',
     [boatId, productId, JSON.stringify(line.windingTruth), JSON.stringify(line.strengthTruth), line.seed],

@@ -125,7 +125,8 @@ function layOneTurn(
     heightsM[strip] = (heightsM[strip] ?? 0) + (turns * areaM2 * share) / stripM;
   }
   const middle = 1 - truth.crown * Math.cos((2 * Math.PI * carriage.x) / truth.widthM - Math.PI);
-  carriage.x += carriage.direction * turns * truth.pitchM * middle * (1 + truth.pitchRelativeSd * normalDeviate(random));
+  carriage.x +=
+    carriage.direction * turns * truth.pitchM * middle * (1 + truth.pitchRelativeSd * normalDeviate(random));
   if (carriage.x > truth.widthM) [carriage.x, carriage.direction] = [2 * truth.widthM - carriage.x, -1];
   if (carriage.x < 0) [carriage.x, carriage.direction] = [-carriage.x, 1];
   return { turns, lengthM: turns * wholeTurnM };

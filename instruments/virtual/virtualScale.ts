@@ -35,7 +35,9 @@ export class VirtualScale implements ForceInstrument {
       const timeS = index / SAMPLES_PER_S;
       const ripple = 1 + 0.015 * Math.sin(2 * Math.PI * 1.7 * timeS);
       const force =
-        timeS < 0.5 ? (timeS / 0.5) * breakawayN : movingN * ripple + (breakawayN - movingN) * Math.exp(-(timeS - 0.5) / 0.12);
+        timeS < 0.5
+          ? (timeS / 0.5) * breakawayN
+          : movingN * ripple + (breakawayN - movingN) * Math.exp(-(timeS - 0.5) / 0.12);
       return { timeS, forceN: Math.max(0, force + NOISE_N * normalDeviate(random)) };
     });
   }

@@ -1,5 +1,15 @@
 import { createHash, randomBytes } from 'node:crypto';
-import { chmodSync, chownSync, existsSync, mkdirSync, readFileSync, readdirSync, rmSync, statSync, writeFileSync } from 'node:fs';
+import {
+  chmodSync,
+  chownSync,
+  existsSync,
+  mkdirSync,
+  readFileSync,
+  readdirSync,
+  rmSync,
+  statSync,
+  writeFileSync,
+} from 'node:fs';
 import { createServer } from 'node:net';
 import { dirname, join } from 'node:path';
 import { ensureDebianPackage } from './packages.mjs';
@@ -24,7 +34,9 @@ export async function ensurePostgres() {
 
 /** Runs one of PostgreSQL's programs as the user who owns the cluster: it refuses root. */
 function runPostgres(program, args, options = {}) {
-  return asRoot ? runSync('runuser', ['-u', 'postgres', '--', program, ...args], options) : runSync(program, args, options);
+  return asRoot
+    ? runSync('runuser', ['-u', 'postgres', '--', program, ...args], options)
+    : runSync(program, args, options);
 }
 
 /** A port that nothing listens on, chosen by the system when `wanted` is 0 or taken. */
@@ -56,7 +68,10 @@ export function dataFolder() {
 
 function ownByPostgres(path) {
   if (!asRoot) return;
-  const [, , uid, gid] = readFileSync('/etc/passwd', 'utf8').split('\n').find((line) => line.startsWith('postgres:')).split(':');
+  const [, , uid, gid] = readFileSync('/etc/passwd', 'utf8')
+    .split('\n')
+    .find((line) => line.startsWith('postgres:'))
+    .split(':');
   chownSync(path, Number(uid), Number(gid));
 }
 
@@ -65,7 +80,18 @@ function createCluster(bin, folder, passwordFile) {
   writeFileSync(passwordFile, password, { mode: 0o600 });
   ownByPostgres(passwordFile);
   const made = runPostgres(`${bin}/initdb`, [
-    '-D', folder, '-U', 'app', '--pwfile', passwordFile, '-A', 'scram-sha-256', '-E', 'UTF8', '--locale=C.UTF-8', '-k',
+    '-D',
+    folder,
+    '-U',
+    'app',
+    '--pwfile',
+    passwordFile,
+    '-A',
+    'scram-sha-256',
+    '-E',
+    'UTF8',
+    '--locale=C.UTF-8',
+    '-k',
   ]);
   if (made.status !== 0) stopWith(`The database cluster could not be created:\n${made.output}`);
 }
@@ -82,7 +108,10 @@ function runningPort(folder) {
 async function launch(bin, folder, logFile, extra) {
   const port = await freePort();
   const settings = `-c listen_addresses=127.0.0.1 -c port=${port} -c unix_socket_directories='' ${extra}`;
-  const start = () => runPostgres(`${bin}/pg_ctl`, ['-w', '-t', '60', '-D', folder, '-l', logFile, '-o', settings, 'start'], { stdio: ['ignore', 'ignore', 'ignore'] });
+  const start = () =>
+    runPostgres(`${bin}/pg_ctl`, ['-w', '-t', '60', '-D', folder, '-l', logFile, '-o', settings, 'start'], {
+      stdio: ['ignore', 'ignore', 'ignore'],
+    });
   // After a kill the first start can meet the dying server's leftovers: a second and third try recover.
   for (let attempt = 0; attempt < 5; attempt += 1) {
     if (start().status === 0 || isRunning(bin, folder)) return runningPort(folder);
@@ -109,7 +138,9 @@ export async function startCluster(base, { throwAway = false } = {}) {
   if (!existsSync(join(folder, 'PG_VERSION'))) createCluster(bin, folder, passwordFile);
   const version = readFileSync(join(folder, 'PG_VERSION'), 'utf8').trim();
   if (!bin.includes(`/${version}/`)) {
-    stopWith(`The records were made by PostgreSQL ${version}, but only ${bin} is installed. Install postgresql-${version}.`);
+    stopWith(
+      `The records were made by PostgreSQL ${version}, but only ${bin} is installed. Install postgresql-${version}.`,
+    );
   }
   const extra = throwAway ? '-c fsync=off -c synchronous_commit=off -c full_page_writes=off' : '';
   const port = isRunning(bin, folder) ? runningPort(folder) : await launch(bin, folder, join(parent, 'log'), extra);

@@ -17,9 +17,13 @@ export async function ensureDatabase(cluster, name) {
 
 /** Migrates a database, and with `--demo` or `--reset` fills or empties it: see scripts/prepare.ts. */
 export function prepareDatabase(url, options = []) {
-  const result = runSync(packageProgram('tsx'), ['--conditions=react-server', `${ROOT}/scripts/prepare.ts`, ...options], {
-    env: { ...process.env, DATABASE_URL: url },
-  });
+  const result = runSync(
+    packageProgram('tsx'),
+    ['--conditions=react-server', `${ROOT}/scripts/prepare.ts`, ...options],
+    {
+      env: { ...process.env, DATABASE_URL: url },
+    },
+  );
   if (result.status !== 0) stopWith(`The database could not be prepared:\n${result.output}`);
   return result.output.trim();
 }

@@ -3,10 +3,18 @@ import { existsSync, readFileSync, readdirSync, statSync, writeFileSync } from '
 import { ROOT, runShown, runSync } from './run.mjs';
 import { say, stopWith } from './say.mjs';
 
-const LOCK_MARK = `${ROOT}/node_modules/.tidy-marlin-lock`;
-
-function lockHash() {
-  return createHash('sha256').update(readFileSync(`${ROOT}/package-lock.json`)).digest('hex');
+/**
+ * True when what npm says it installed is what the lockfile asks for. Packages that are optional for this
+ * machine may be missing.
+ */
+function packagesMatchLockfile() {
+  const installed = `${ROOT}/node_modules/.package-lock.json`;
+  if (!existsSync(installed)) return false;
+  const have = JSON.parse(readFileSync(installed, 'utf8')).packages;
+  const want = JSON.parse(readFileSync(`${ROOT}/package-lock.json`, 'utf8')).packages;
+  return Object.entries(want).every(
+    ([path, { version, optional }]) => path === '' || have[path]?.version === version || (optional && !have[path]),
+  );
 }
 
 /**
@@ -14,14 +22,12 @@ function lockHash() {
  * `quiet` sends npm's words to standard error, for commands whose output is data.
  */
 export async function ensurePackages({ quiet = false } = {}) {
-  const hash = lockHash();
-  if (existsSync(LOCK_MARK) && readFileSync(LOCK_MARK, 'utf8') === hash) return;
+  if (packagesMatchLockfile()) return;
   if (quiet) process.stderr.write('Installing npm packages from the lockfile …\n');
   else say('Installing npm packages from the lockfile (about a minute) …');
   const args = ['ci', '--no-audit', '--no-fund', '--loglevel=error'];
   const status = quiet ? runSync('npm', args).status : await runShown('npm', args);
   if (status !== 0) stopWith('npm could not install the packages of package-lock.json. Is the npm registry reachable?');
-  writeFileSync(LOCK_MARK, hash);
 }
 
 /** Installs Debian packages, or says in a sentence why that cannot be. */

@@ -27,14 +27,21 @@ export interface BenchReading {
 const NOTHING: BenchReading = { instrument: '', reading: null, levelBelowRimM: null, samples: [], breakPlace: null };
 
 /** Works the virtual reel of a rig once and gives what its instrument shows. */
-export async function workVirtualReel(boatId: string, rigId: string, input: BenchInput): Promise<UseCaseOutcome<BenchReading>> {
+export async function workVirtualReel(
+  boatId: string,
+  rigId: string,
+  input: BenchInput,
+): Promise<UseCaseOutcome<BenchReading>> {
   return withTransaction(async (db) => {
     const record = await readRigRecord(boatId, rigId, db);
     const virtual = record && (await findVirtualReel(db, boatId, rigId));
     if (!record || !virtual) return notFound('virtual reel');
     const reel = new VirtualReel(virtual.truth, virtual.reelState);
     const keep = async (after: VirtualReel, shown: Partial<BenchReading>, dragClicks = virtual.dragClicks) => {
-      const written = await updateVirtualReel(db, boatId, rigId, virtual.version, { reelState: after.state, dragClicks });
+      const written = await updateVirtualReel(db, boatId, rigId, virtual.version, {
+        reelState: after.state,
+        dragClicks,
+      });
       return written ? done({ ...NOTHING, instrument: reel.label.name, ...shown }) : conflict(CHANGED_ELSEWHERE);
     };
     switch (input.act) {
@@ -53,7 +60,13 @@ export async function workVirtualReel(boatId: string, rigId: string, input: Benc
       case 'pull-drag': {
         if (reel.state.wound.length === 0) return conflict('Nothing is wound on the virtual reel yet.');
         const seed = virtual.truth.seed * 104729 + virtual.reelState.handlings;
-        const scale = new VirtualScale(virtual.dragTruth, virtual.dragClicks, reel.diameterM(), input.rodAngleRad, seed);
+        const scale = new VirtualScale(
+          virtual.dragTruth,
+          virtual.dragClicks,
+          reel.diameterM(),
+          input.rodAngleRad,
+          seed,
+        );
         return keep(reel.rewind(), { samples: scale.readPull(), instrument: scale.label.name });
       }
     }

@@ -15,14 +15,19 @@ import type { AcceptInput, TrialInput } from './countInput';
 const MOST_OFF = 2;
 
 /** Records one walk along a tape. */
-export async function recordTrial(boatId: string, rigId: string, input: TrialInput): Promise<UseCaseOutcome<{ done: true }>> {
+export async function recordTrial(
+  boatId: string,
+  rigId: string,
+  input: TrialInput,
+): Promise<UseCaseOutcome<{ done: true }>> {
   return withTransaction(async (db) => {
     const record = await readRigRecord(boatId, rigId, db);
     if (!record) return notFound('rig');
     const { load } = record;
     const counter = counterOf(record);
     if (!counter) return conflict('This reel has no counter to test.');
-    if (load?.id !== input.loadId) return conflict('The line was wound again since this walk: it says nothing about the new load.');
+    if (load?.id !== input.loadId)
+      return conflict('The line was wound again since this walk: it says nothing about the new load.');
     if (load.status !== 'wound') return conflict('Finish winding first.');
     const line = currentLine(record);
     if (!line.ok) return conflict(line.message);
@@ -30,7 +35,10 @@ export async function recordTrial(boatId: string, rigId: string, input: TrialInp
       return invalid('trueLengthM', `There are only about ${line.value.line.woundLengthM.toFixed(0)} m on the spool.`);
     }
     if (input.reading >= countsPerWrap(counter)) {
-      return invalid('reading', `This counter has ${counter.digits} digits: it shows at most ${countsPerWrap(counter) - 1}.`);
+      return invalid(
+        'reading',
+        `This counter has ${counter.digits} digits: it shows at most ${countsPerWrap(counter) - 1}.`,
+      );
     }
     const ratio = (input.reading * counter.unitM) / input.trueLengthM;
     if (!(ratio < MOST_OFF && ratio > 1 / MOST_OFF)) {
@@ -40,14 +48,20 @@ export async function recordTrial(boatId: string, rigId: string, input: TrialInp
       );
     }
     const lastTrialAt = record.trials.at(-1)?.at ?? '';
-    const strippedBeforeM = -load.changes.filter((change) => change.at > lastTrialAt).reduce((sum, c) => sum + c.changeM, 0);
+    const strippedBeforeM = -load.changes
+      .filter((change) => change.at > lastTrialAt)
+      .reduce((sum, c) => sum + c.changeM, 0);
     await insertTrial(db, boatId, { ...input, strippedBeforeM, correctsId: null, withdrawn: false });
     return done({ done: true });
   });
 }
 
 /** Accepts the counter as it now is: made true, or left alone with a correction card. */
-export async function acceptCalibration(boatId: string, rigId: string, input: AcceptInput): Promise<UseCaseOutcome<{ done: true }>> {
+export async function acceptCalibration(
+  boatId: string,
+  rigId: string,
+  input: AcceptInput,
+): Promise<UseCaseOutcome<{ done: true }>> {
   return withTransaction(async (db) => {
     const record = await readRigRecord(boatId, rigId, db);
     if (!record) return notFound('rig');
@@ -55,7 +69,8 @@ export async function acceptCalibration(boatId: string, rigId: string, input: Ac
     const counter = counterOf(record);
     const trial = validTrial(record);
     const line = currentLine(record);
-    if (!counter || !trial || !line.ok) return conflict('There is no walk of the line as it is now: walk the tape once more, then accept.');
+    if (!counter || !trial || !line.ok)
+      return conflict('There is no walk of the line as it is now: walk the tape once more, then accept.');
     await insertCalibration(db, boatId, rigId, {
       loadId: input.loadId,
       method: input.method,

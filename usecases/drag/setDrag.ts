@@ -14,7 +14,11 @@ import { readRigRecord } from '../rigs/rigRecord';
 import type { DragPullInput, SettingInput } from './dragInput';
 
 /** Begins a scale session: the target and what it rests on are fixed now. */
-export async function startDragSetting(boatId: string, rigId: string, input: SettingInput): Promise<UseCaseOutcome<{ id: string }>> {
+export async function startDragSetting(
+  boatId: string,
+  rigId: string,
+  input: SettingInput,
+): Promise<UseCaseOutcome<{ id: string }>> {
   return withTransaction(async (db) => {
     const record = await readRigRecord(boatId, rigId, db);
     if (!record) return notFound('rig');
@@ -25,7 +29,8 @@ export async function startDragSetting(boatId: string, rigId: string, input: Set
     if (!line.ok) return conflict(line.message);
     const strength = strengthOfRig(record, line.value.line);
     const basis = dragBases(record, line.value.line).find((choice) => choice.basis === input.strengthBasis);
-    if (!strength || !basis?.strengthN) return invalid('strengthBasis', `That basis is not known yet: ${basis?.reason ?? 'no strength'}.`);
+    if (!strength || !basis?.strengthN)
+      return invalid('strengthBasis', `That basis is not known yet: ${basis?.reason ?? 'no strength'}.`);
     const target = dragTarget(basis.strengthN, input.fraction, record.reel.dragLimitN);
     if (!target.ok) return invalid('fraction', target.message);
     const id = await insertDragSetting(db, boatId, rigId, {
@@ -54,7 +59,11 @@ export async function recordDragPull(
 }
 
 /** Accepts a setting whose last pulls agree with each other and with the target. */
-export async function acceptSetting(boatId: string, rigId: string, settingId: string): Promise<UseCaseOutcome<{ done: true }>> {
+export async function acceptSetting(
+  boatId: string,
+  rigId: string,
+  settingId: string,
+): Promise<UseCaseOutcome<{ done: true }>> {
   return withTransaction(async (db) => {
     const record = await readRigRecord(boatId, rigId, db);
     const setting = record?.dragSetting;
@@ -62,7 +71,13 @@ export async function acceptSetting(boatId: string, rigId: string, settingId: st
     const session = judgeScaleSession(sessionPulls(setting), setting.targetN);
     if (session?.verdict !== 'set') return conflict('The last three pulls do not agree with the target yet.');
     if (!(await acceptDragSetting(db, boatId, settingId))) return conflict('This setting is accepted already.');
-    await insertLogEntry(db, boatId, rigId, 'drag', `Drag set with a scale to ${session.medianN.toFixed(1)} N at the tip.`);
+    await insertLogEntry(
+      db,
+      boatId,
+      rigId,
+      'drag',
+      `Drag set with a scale to ${session.medianN.toFixed(1)} N at the tip.`,
+    );
     return done({ done: true });
   });
 }

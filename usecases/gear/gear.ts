@@ -7,7 +7,14 @@ import {
 } from '../../core/load/defaults';
 import type { LineProductRecord, ReelRecord } from '../../core/rig/record';
 import { findBoat } from '../../db/queries/boats';
-import { insertLine, listLines, updateLine, type LineInput } from '../../db/queries/lines';
+import {
+  insertLine,
+  listLines,
+  listSupplySpools,
+  updateLine,
+  type LineInput,
+  type SupplySpoolRow,
+} from '../../db/queries/lines';
 import { findReel, insertReel, listReels, updateReel, type ReelInput } from '../../db/queries/reels';
 import { insertRig, listRigs } from '../../db/queries/rigs';
 import { reader, withTransaction } from '../../db/withTransaction';
@@ -57,6 +64,7 @@ export interface Gear {
   readonly lines: readonly LineProductRecord[];
   /** Reels that carry no rig yet. */
   readonly freeReelIds: readonly string[];
+  readonly supplySpools: readonly SupplySpoolRow[];
 }
 
 /** The reels and lines of a boat, or null when there is no such boat. */
@@ -64,9 +72,20 @@ export async function readGear(boatId: string): Promise<Gear | null> {
   const db = reader();
   const boat = await findBoat(db, boatId);
   if (!boat) return null;
-  const [reels, lines, rigs] = await Promise.all([listReels(db, boatId), listLines(db, boatId), listRigs(db, boatId)]);
+  const [reels, lines, rigs, supplySpools] = await Promise.all([
+    listReels(db, boatId),
+    listLines(db, boatId),
+    listRigs(db, boatId),
+    listSupplySpools(db, boatId),
+  ]);
   const taken = new Set(rigs.map((rig) => rig.reelId));
-  return { boat, reels, lines, freeReelIds: reels.filter((reel) => !taken.has(reel.id)).map((reel) => reel.id) };
+  return {
+    boat,
+    reels,
+    lines,
+    freeReelIds: reels.filter((reel) => !taken.has(reel.id)).map((reel) => reel.id),
+    supplySpools,
+  };
 }
 
 export async function createReel(boatId: string, input: ReelFormInput): Promise<UseCaseOutcome<{ id: string }>> {

@@ -30,7 +30,13 @@ export async function changeLength(
       return invalid('changeM', `Only ${segment.lengthM.toFixed(1)} m of ${segment.name} is left to lose.`);
     }
     await insertLineChange(db, boatId, loadId, { ...input, changeM });
-    await insertLogEntry(db, boatId, rigId, 'load', `${segment.name}: ${Math.abs(changeM).toFixed(1)} m ${input.reason}. ${input.note}`.trim());
+    await insertLogEntry(
+      db,
+      boatId,
+      rigId,
+      'load',
+      `${segment.name}: ${Math.abs(changeM).toFixed(1)} m ${input.reason}. ${input.note}`.trim(),
+    );
     if (segment.wound) await followOnVirtualReel(db, boatId, rigId, -changeM);
     return done({ done: true });
   });
@@ -42,5 +48,8 @@ async function followOnVirtualReel(db: Queryable, boatId: string, rigId: string,
   if (!virtual || virtual.reelState.wound.length === 0) return;
   const after = new VirtualReel(virtual.truth, virtual.reelState).strip(strippedM);
   if (!after.ok) return;
-  await updateVirtualReel(db, boatId, rigId, virtual.version, { reelState: after.value.state, dragClicks: virtual.dragClicks });
+  await updateVirtualReel(db, boatId, rigId, virtual.version, {
+    reelState: after.value.state,
+    dragClicks: virtual.dragClicks,
+  });
 }

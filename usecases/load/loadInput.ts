@@ -21,7 +21,9 @@ export const finishInput = z.strictObject({
 
 export const lineChangeInput = z.strictObject({
   segmentId: idSchema,
-  changeM: z.number({ error: 'The length must be a number.' }).refine((value) => value !== 0, 'The length must not be zero.'),
+  changeM: z
+    .number({ error: 'The length must be a number.' })
+    .refine((value) => value !== 0, 'The length must not be zero.'),
   reason: z.enum(['stripped', 'lost', 'added']),
   note: noteSchema,
 });

@@ -20,7 +20,10 @@ function refuseStack(record: RigRecord, stack: StackInput): Refusal | null {
   if (!plan.ok) return invalid('segments', plan.message);
   const solved = plan.value.line.segments.find((segment) => segment.id === plan.value.solvedSegmentId);
   if (solved && solved.lengthM > LIMITS.segmentLengthM.max) {
-    return invalid('segments', `It would take ${solved.lengthM.toFixed(0)} m of ${solved.name}: check the line's diameter and the reel's size.`);
+    return invalid(
+      'segments',
+      `It would take ${solved.lengthM.toFixed(0)} m of ${solved.name}: check the line's diameter and the reel's size.`,
+    );
   }
   const aboveRimM = (plan.value.line.fullDiameterM - record.reel.fullDiameterM.value) / 2;
   if (aboveRimM > IMPOSSIBLE_ABOVE_RIM_M) {
@@ -35,7 +38,11 @@ function refuseStack(record: RigRecord, stack: StackInput): Refusal | null {
 }
 
 /** Replaces a rig's stack. Loads that were wound from the old one keep their own copy. */
-export async function saveStack(boatId: string, rigId: string, stack: StackInput): Promise<UseCaseOutcome<{ version: number }>> {
+export async function saveStack(
+  boatId: string,
+  rigId: string,
+  stack: StackInput,
+): Promise<UseCaseOutcome<{ version: number }>> {
   return withTransaction(async (db) => {
     const record = await readRigRecord(boatId, rigId, db);
     if (!record) return notFound('rig');

@@ -28,13 +28,15 @@ export const stackInput = z
     joins: z.array(joinInput).max(41),
   })
   .superRefine(({ segments, joins }, context) => {
-    const issue = (path: (string | number)[], message: string): void => context.addIssue({ code: 'custom', path, message });
+    const issue = (path: (string | number)[], message: string): void =>
+      context.addIssue({ code: 'custom', path, message });
     const ids = segments.map((segment) => segment.id);
     ids.forEach((id, index) => {
       if (ids.indexOf(id) !== index) issue(['segments', index, 'id'], 'This segment stands twice in the stack.');
     });
     const solved = segments.flatMap((segment, index) => (segment.lengthM === null ? [index] : []));
-    for (const index of solved.slice(1)) issue(['segments', index, 'lengthM'], 'Only one segment can be left to be worked out.');
+    for (const index of solved.slice(1))
+      issue(['segments', index, 'lengthM'], 'Only one segment can be left to be worked out.');
     const firstByHand = segments.findIndex((segment) => !segment.wound);
     segments.forEach((segment, index) => {
       if (!segment.wound && segment.lengthM === null) {
@@ -48,7 +50,8 @@ export const stackInput = z
       const outer = ids.indexOf(join.outerSegmentId);
       const inner = join.innerSegmentId === null ? -1 : ids.indexOf(join.innerSegmentId);
       const meets = outer >= 0 && (join.innerSegmentId === null ? outer === 0 : inner >= 0 && inner === outer - 1);
-      if (!meets) issue(['joins', index], 'A join must join two neighbours of the stack, or the first one to the arbor.');
+      if (!meets)
+        issue(['joins', index], 'A join must join two neighbours of the stack, or the first one to the arbor.');
     });
   });
 

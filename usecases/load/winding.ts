@@ -43,7 +43,11 @@ function plannedSegments(record: RigRecord, levelBelowRimM: number): UseCaseOutc
 }
 
 /** Takes the present plan to the bench: a load with a copy of every planned figure. */
-export async function beginWinding(boatId: string, rigId: string, input: BeginInput): Promise<UseCaseOutcome<{ loadId: string }>> {
+export async function beginWinding(
+  boatId: string,
+  rigId: string,
+  input: BeginInput,
+): Promise<UseCaseOutcome<{ loadId: string }>> {
   return withTransaction(async (db) => {
     const record = await readRigRecord(boatId, rigId, db);
     if (!record) return notFound('rig');
@@ -53,7 +57,8 @@ export async function beginWinding(boatId: string, rigId: string, input: BeginIn
     if (!segments.ok) return segments;
     if (!(await advanceRigVersion(db, boatId, rigId, input.version))) return conflict(CHANGED_ELSEWHERE);
     const loadId = await insertLoad(db, boatId, rigId, loadBasis(record));
-    for (const [position, segment] of segments.value.entries()) await insertLoadSegment(db, boatId, loadId, position, segment);
+    for (const [position, segment] of segments.value.entries())
+      await insertLoadSegment(db, boatId, loadId, position, segment);
     // A new load starts on an empty spool, on the virtual bench too.
     const virtual = await findVirtualReel(db, boatId, rigId);
     if (virtual) {
@@ -82,9 +87,16 @@ export async function noteWinding(
     const before = order.slice(0, index).find((s) => !load.winding.some((entry) => entry.segmentId === s.segmentId));
     if (before) return conflict(`${before.name} goes on first: note its end before this one.`);
     const { counter } = record.reel;
-    if (counter && input.reading === null) return invalid('reading', 'Type what the counter shows at the end of this segment.');
-    if (counter && (input.reading ?? 0) >= countsPerWrap({ ...counter, lengthPerTurnM: counter.lengthPerTurnM.value })) {
-      return invalid('reading', `This counter has ${counter.digits} digits: it shows at most ${10 ** counter.digits - 1}.`);
+    if (counter && input.reading === null)
+      return invalid('reading', 'Type what the counter shows at the end of this segment.');
+    if (
+      counter &&
+      (input.reading ?? 0) >= countsPerWrap({ ...counter, lengthPerTurnM: counter.lengthPerTurnM.value })
+    ) {
+      return invalid(
+        'reading',
+        `This counter has ${counter.digits} digits: it shows at most ${10 ** counter.digits - 1}.`,
+      );
     }
     const earlier = load.winding.findLast((entry) => entry.segmentId === input.segmentId);
     await insertWindingEntry(db, boatId, loadId, {
@@ -111,19 +123,32 @@ export async function finishWinding(
     const load = record?.load;
     if (!record || load?.id !== loadId) return notFound('load');
     if (load.status !== 'winding') return conflict('This load is finished already.');
-    const missing = load.segments.find((s) => s.wound && !load.winding.some((entry) => entry.segmentId === s.segmentId));
+    const missing = load.segments.find(
+      (s) => s.wound && !load.winding.some((entry) => entry.segmentId === s.segmentId),
+    );
     if (missing) return conflict(`${missing.name} is not on yet: note its end first.`);
     const finished: RigRecord = { ...record, load: { ...load, status: 'wound', levelBelowRimM: input.levelBelowRimM } };
     const line = currentLine(finished);
     if (!line.ok) return invalid('levelBelowRimM', line.message);
-    if (!(await finishLoad(db, boatId, loadId, input.version, input.levelBelowRimM))) return conflict(CHANGED_ELSEWHERE);
-    await insertLogEntry(db, boatId, rigId, 'load', `Loaded: ${load.segments.map((segment) => segment.name).join(', ')}.`);
+    if (!(await finishLoad(db, boatId, loadId, input.version, input.levelBelowRimM)))
+      return conflict(CHANGED_ELSEWHERE);
+    await insertLogEntry(
+      db,
+      boatId,
+      rigId,
+      'load',
+      `Loaded: ${load.segments.map((segment) => segment.name).join(', ')}.`,
+    );
     return done({ done: true });
   });
 }
 
 /** Gives up a winding: the spool is emptied, the log of it stays. */
-export async function abandonWinding(boatId: string, rigId: string, loadId: string): Promise<UseCaseOutcome<{ done: true }>> {
+export async function abandonWinding(
+  boatId: string,
+  rigId: string,
+  loadId: string,
+): Promise<UseCaseOutcome<{ done: true }>> {
   return withTransaction(async (db) => {
     if (!(await abandonLoad(db, boatId, loadId))) return conflict('This load is not being wound.');
     await insertLogEntry(db, boatId, rigId, 'load', 'Winding abandoned; the spool was emptied.');

@@ -63,7 +63,11 @@ async function assemble(db: Queryable, gear: BoatGear, rig: RigRow, reel: ReelRe
 }
 
 /** The whole record of one rig of a boat, or null when that boat has no such rig. */
-export async function readRigRecord(boatId: string, rigId: string, db: Queryable = reader()): Promise<RigRecord | null> {
+export async function readRigRecord(
+  boatId: string,
+  rigId: string,
+  db: Queryable = reader(),
+): Promise<RigRecord | null> {
   const [boat, rig] = await Promise.all([findBoat(db, boatId), findRig(db, boatId, rigId)]);
   if (!boat || !rig) return null;
   const [gear, reel] = await Promise.all([readGear(db, boat), findReel(db, boatId, rig.reelId)]);

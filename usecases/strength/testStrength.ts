@@ -14,7 +14,11 @@ export async function startStrengthTest(boatId: string, input: TestInput): Promi
   });
 }
 
-export async function recordStrengthPull(boatId: string, testId: string, input: PullInput): Promise<UseCaseOutcome<{ done: true }>> {
+export async function recordStrengthPull(
+  boatId: string,
+  testId: string,
+  input: PullInput,
+): Promise<UseCaseOutcome<{ done: true }>> {
   return withTransaction(async (db) => {
     const tests = await listStrengthTests(db, boatId);
     if (!tests.some((test) => test.id === testId)) return notFound('strength test');

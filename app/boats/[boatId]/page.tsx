@@ -27,9 +27,14 @@ export default async function LockerPage({ params }: { params: Promise<{ boatId:
         <div className="mb-4 flex flex-wrap items-end justify-between gap-4">
           <div>
             <h1 className="lettered text-2xl">Locker of {locker.boat.name}</h1>
-            <p className="text-sm text-ink-soft">{locker.boat.homeWater} · every line from hook (left) to arbor (right); each to its own scale</p>
+            <p className="text-sm text-ink-soft">
+              {locker.boat.homeWater} · every line from hook (left) to arbor (right); each to its own scale
+            </p>
           </div>
-          <Link href={gearPath(boatId)} className="inline-flex min-h-11 items-center rounded-sm border-2 border-edge-strong bg-card px-4 font-semibold">
+          <Link
+            href={gearPath(boatId)}
+            className="inline-flex min-h-11 items-center rounded-sm border-2 border-edge-strong bg-card px-4 font-semibold"
+          >
             Reels, lines, a new rig
           </Link>
         </div>

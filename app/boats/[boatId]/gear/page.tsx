@@ -26,7 +26,13 @@ export default async function Gear({ params }: { params: Promise<{ boatId: strin
       />
       <main id="main" className="mx-auto max-w-[84rem] px-4 py-4 pb-16">
         <h1 className="lettered mb-4 text-2xl">Reels and lines of {gear.boat.name}</h1>
-        <GearPage boatId={boatId} reels={gear.reels} lines={gear.lines} freeReelIds={gear.freeReelIds} />
+        <GearPage
+          boatId={boatId}
+          reels={gear.reels}
+          lines={gear.lines}
+          freeReelIds={gear.freeReelIds}
+          supplySpools={gear.supplySpools}
+        />
       </main>
     </>
   );

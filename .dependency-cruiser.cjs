@@ -1,0 +1,40 @@
+/** The layers: interface → use cases → data and core. Each imports only to the right. */
+const only = (name, from, allowed, comment) => ({
+  name,
+  severity: 'error',
+  comment,
+  from: { path: `^(${from})/`, pathNot: '\\.test\\.tsx?$' },
+  to: { path: '^(app|components|usecases|db|instruments|core|compute|demo|scripts)/', pathNot: `^(${allowed})/` },
+});
+
+module.exports = {
+  forbidden: [
+    { name: 'no-circles', severity: 'error', from: {}, to: { circular: true } },
+    only('core-stands-alone', 'core', 'core', 'The core imports nothing of the other layers.'),
+    {
+      name: 'core-is-pure',
+      severity: 'error',
+      comment: 'No framework, database, clock or chance in the core; numerical libraries only.',
+      from: { path: '^core/', pathNot: '\\.test\\.ts$' },
+      to: { dependencyTypes: ['npm', 'npm-dev', 'core', 'npm-no-pkg', 'unknown'], pathNot: 'node_modules/@stdlib/' },
+    },
+    only('instruments-on-core', 'instruments', 'instruments|core', 'Instruments know the core, not who reads them.'),
+    only('data-on-core', 'db', 'db|core|instruments', 'Data maps rows to the core and keeps the state of instruments.'),
+    only('usecases-to-the-right', 'usecases', 'usecases|db|core|instruments', 'Use cases know no interface.'),
+    only('compute-on-core', 'compute', 'compute|core', 'The shell command needs neither server nor database.'),
+    only('components-no-data', 'components', 'components|core|usecases', 'Components never reach the database.'),
+    {
+      name: 'components-take-only-inputs',
+      severity: 'error',
+      comment: 'Of the use cases the browser sees input schemas and limits only.',
+      from: { path: '^components/' },
+      to: { path: '^usecases/', pathNot: '^usecases/(limits|[a-z]+/[a-zA-Z]+Input)\\.ts$' },
+    },
+  ],
+  options: {
+    tsConfig: { fileName: 'tsconfig.json' },
+    tsPreCompilationDeps: true,
+    doNotFollow: { path: 'node_modules' },
+    exclude: { path: '\\.next|\\.test\\.' },
+  },
+};

@@ -1,0 +1,50 @@
+import { countsForTurns, countsWoundOn, naiveStopReading, shownReading, stopReading, turnsForCounts, type Counter } from './counter';
+
+const FEET: Counter = { lengthPerTurnM: 0.2, unitM: 0.3048, digits: 3, display: 'rounds' };
+
+describe('the figure that people subtract in their head', () => {
+  // Common practice, no source: 80 ft → 920, 530 ft → 470, 60 ft → 940.
+  it.each([
+    [80, 920],
+    [530, 470],
+    [60, 940],
+  ])('%d ft → %d', (feet, reading) => {
+    expect(naiveStopReading(feet * 0.3048, FEET)).toBe(reading);
+  });
+});
+
+describe('a counter', () => {
+  it('turns counts into turns and back', () => {
+    expect(countsForTurns(1000, FEET)).toBeCloseTo(656.168, 3);
+    expect(turnsForCounts(countsForTurns(123.4, FEET), FEET)).toBeCloseTo(123.4, 10);
+  });
+
+  it('rolls through zero both ways, and stops where the turns are', () => {
+    expect(shownReading(0, FEET)).toBe(0);
+    expect(shownReading(-1, FEET)).toBe(999);
+    expect(shownReading(1003.2, FEET)).toBe(3);
+    expect(shownReading(-2001, FEET)).toBe(999);
+    expect(stopReading(1000, FEET)).toBe(1000 - 656);
+    expect(stopReading(0, FEET)).toBe(0);
+  });
+
+  it('rounds or cuts off, as its display does', () => {
+    expect(shownReading(92.7, FEET)).toBe(93);
+    expect(shownReading(92.7, { ...FEET, display: 'truncates' })).toBe(92);
+    expect(shownReading(92.7, { ...FEET, digits: 2 })).toBe(93);
+    expect(shownReading(99.6, { ...FEET, digits: 2 })).toBe(0);
+  });
+
+  it('unwraps a noted reading by what was planned', () => {
+    expect(countsWoundOn(920, FEET, 78)).toBe(80);
+    expect(countsWoundOn(920, FEET, 1075)).toBe(1080);
+    expect(countsWoundOn(0, FEET, 3)).toBe(0);
+    expect(countsWoundOn(0, FEET, 998)).toBe(1000);
+    expect(countsWoundOn(999, FEET, 0)).toBe(1);
+  });
+
+  it('throws without a constant', () => {
+    expect(() => countsForTurns(1, { lengthPerTurnM: 0, unitM: 1 })).toThrow(/countsForTurns/);
+    expect(() => turnsForCounts(1, { lengthPerTurnM: 1, unitM: NaN })).toThrow(/turnsForCounts/);
+  });
+});

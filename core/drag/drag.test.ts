@@ -1,0 +1,133 @@
+import { buildLoadedLine } from '../spool/loadedLine';
+import { rigStrength } from '../strength/rigStrength';
+import { fromSi, toSi } from '../units/units';
+import type { Known } from '../provenance/source';
+import { dragEnvelope } from './dragEnvelope';
+import { dragTarget } from './dragTarget';
+import { estimatedGuideFactor, measuredGuideFactor } from './guideFactor';
+import { median, readDragPull } from './readPull';
+import { judgeScaleSession } from './scaleSession';
+
+const holds = (value: number): Known => ({ value, sd: value * 0.02, source: 'measured' });
+
+describe('dragTarget', () => {
+  it('is 1.5 lb for 6 lb line at a quarter (common practice, no source)', () => {
+    const target = dragTarget(holds(toSi('force', 6, 'lb')), 0.25, null);
+    expect(target.ok && fromSi('force', target.value.targetN.value, 'lb')).toBeCloseTo(1.5, 12);
+  });
+
+  it('is held down to the maker’s limit, and warns past a third', () => {
+    expect(dragTarget(holds(400), 0.3, 90)).toMatchObject({
+      value: { targetN: { value: 90, plusMinus: 0 }, limitedToN: 90, warnings: ['over-limit'] },
+    });
+    expect(dragTarget(holds(100), 0.35, 90)).toMatchObject({ value: { limitedToN: null, warnings: ['high-fraction'] } });
+  });
+
+  it.each([0.04, 0.41, NaN, -0.25])('refuses a fraction of %d', (fraction) => {
+    expect(dragTarget(holds(100), fraction, null)).toMatchObject({ ok: false, reason: 'fraction-out-of-range' });
+  });
+});
+
+describe('guide factor', () => {
+  it('follows the capstan law: μ = 0.3 round half a turn gives 2.566 (mechanics handbooks, belt friction)', () => {
+    expect(estimatedGuideFactor(Math.PI, { value: 0.3, sd: 0, source: 'measured' }).value).toBeCloseTo(2.566, 3);
+  });
+
+  it('is 1 for a rod pointed at the pull and 1.1 to 1.5 bent (from memory)', () => {
+    expect(estimatedGuideFactor(0).value).toBe(1);
+    for (const degrees of [45, 60, 90]) {
+      const { value } = estimatedGuideFactor((degrees * Math.PI) / 180);
+      expect(value).toBeGreaterThan(1.1);
+      expect(value).toBeLessThan(1.5);
+    }
+  });
+
+  it('is bent over straight when measured, surer with more pulls', () => {
+    const one = measuredGuideFactor([24], [20]);
+    const more = measuredGuideFactor([24, 24.2, 23.8], [20, 20.1, 19.9]);
+    expect(one).toMatchObject({ value: 1.2, source: 'measured' });
+    expect(more.sd).toBeLessThan(one.sd);
+    expect(() => measuredGuideFactor([24], [])).toThrow(/measuredGuideFactor/);
+  });
+});
+
+describe('readDragPull', () => {
+  const trace = Array.from({ length: 100 }, (_, i) => ({ timeS: i / 40, forceN: i < 20 ? i * 1.5 : 20 + (i % 2 ? 0.1 : -0.1) }));
+
+  it('takes the moving pull, not the jerk', () => {
+    const read = readDragPull(trace);
+    if (!read.ok) throw new Error(read.message);
+    expect(read.value.movingN).toBeCloseTo(20, 0);
+    expect(read.value.breakawayN).toBeCloseTo(28.5, 6);
+  });
+
+  it('refuses a twitch and a slack scale', () => {
+    expect(readDragPull(trace.slice(0, 5))).toMatchObject({ ok: false, reason: 'too-short' });
+    expect(readDragPull(trace.map((s) => ({ ...s, forceN: 0 })))).toMatchObject({ ok: false, reason: 'no-pull' });
+  });
+
+  it('has a median for odd and even numbers, and none for nothing', () => {
+    expect(median([3, 1, 2])).toBe(2);
+    expect(median([4, 1, 2, 3])).toBe(2.5);
+    expect(() => median([])).toThrow(RangeError);
+  });
+});
+
+describe('judgeScaleSession', () => {
+  const pull = (movingN: number, breakawayN = movingN * 1.1) => ({ movingN, breakawayN });
+
+  it('leads from too little to set', () => {
+    expect(judgeScaleSession([], 20)).toBeNull();
+    expect(judgeScaleSession([pull(15)], 20)).toMatchObject({ verdict: 'tighten', toGoN: 5 });
+    expect(judgeScaleSession([pull(24)], 20)).toMatchObject({ verdict: 'ease', toGoN: -4 });
+    expect(judgeScaleSession([pull(20), pull(20.2)], 20)).toMatchObject({ verdict: 'pull-again' });
+    expect(judgeScaleSession([pull(20), pull(20.2), pull(19.9)], 20)).toMatchObject({ verdict: 'set' });
+  });
+
+  it('does not call scattered pulls a setting, and tells a sticky drag', () => {
+    expect(judgeScaleSession([pull(17.5), pull(20), pull(22.5)], 20)).toMatchObject({ verdict: 'scattered' });
+    expect(judgeScaleSession([pull(20, 31), pull(20, 30), pull(20, 29)], 20)).toMatchObject({ sticky: true, breakawayRatio: 1.5 });
+    expect(judgeScaleSession([pull(20)], 20)?.sticky).toBe(false);
+  });
+
+  it('judges the last three pulls only', () => {
+    expect(judgeScaleSession([pull(2), pull(20), pull(20), pull(20)], 20)).toMatchObject({ verdict: 'set' });
+  });
+});
+
+describe('dragEnvelope', () => {
+  const line = buildLoadedLine({ arborDiameterM: 0.032, widthM: 0.029 }, [
+    { id: 'a', name: 'a', lengthM: 150, lineDiameterM: 0.0004, packing: 0.68, wound: true },
+    { id: 'b', name: 'b', lengthM: 40, lineDiameterM: 0.0007, packing: 0.62, wound: true },
+    { id: 'l', name: 'l', lengthM: 5, lineDiameterM: 0.0008, packing: 0.6, wound: false },
+  ]);
+  const strength = rigStrength(
+    line.segments.map((s) => ({ segmentId: s.id, name: s.name, lengthM: s.lengthM, strengthN: holds(s.id === 'l' ? 90 : 120) })),
+    [],
+  );
+  const envelope = dragEnvelope(line, strength, 40, 0);
+
+  it('rises to the full diameter over the arbor’s with everything out', () => {
+    expect(envelope.points[0]).toMatchObject({ lengthOutM: 0, dragFactor: 1, tipForceN: 40 });
+    expect(envelope.points.at(-1)?.dragFactor).toBeCloseTo(line.fullDiameterM / 0.032, 9);
+    expect(envelope.points.at(-1)?.lengthOutM).toBeCloseTo(line.totalLengthM, 12);
+  });
+
+  it('stands still while the leader goes out by hand', () => {
+    const byHand = envelope.points.filter((point) => point.lengthOutM <= 5);
+    expect(byHand.length).toBeGreaterThan(3);
+    expect(byHand.every((point) => point.dragFactor === 1)).toBe(true);
+  });
+
+  it('says where shares of the weakest place are passed', () => {
+    const half = envelope.passes.find((pass) => pass.share === 0.5)?.lengthOutM;
+    const point = envelope.points.find((candidate) => candidate.lengthOutM === half);
+    expect(point?.share).toBeGreaterThanOrEqual(0.5);
+    expect(envelope.passes.find((pass) => pass.share === 1)?.lengthOutM).toBeNull();
+  });
+
+  it('takes the setting’s own diameter when it was set with line out', () => {
+    const later = dragEnvelope(line, strength, 40, 100);
+    expect(later.points[0]?.tipForceN).toBeLessThan(40);
+  });
+});

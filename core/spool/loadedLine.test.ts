@@ -1,0 +1,124 @@
+import { simulateLayers, turnsOffSimulated } from '../../tests/layerSimulation';
+import { seededRandom } from '../../instruments/random';
+import { layReel, turnsOff } from '../../instruments/virtual/layReel';
+import { buildLoadedLine, paidOutAfterTurnsM, spoolStateAt, type SegmentToLoad } from './loadedLine';
+
+const SPOOL = { arborDiameterM: 0.032, widthM: 0.029 };
+const segment = (id: string, lengthM: number, lineDiameterM: number, wound = true): SegmentToLoad => ({
+  id,
+  name: id,
+  lengthM,
+  lineDiameterM,
+  packing: 0.65,
+  wound,
+});
+const STACK = [segment('backing', 120, 0.0004), segment('copper', 40, 0.0007), segment('top', 25, 0.00035)];
+
+describe('a loaded line', () => {
+  const line = buildLoadedLine(SPOOL, STACK);
+
+  it('chains its diameters and adds its lengths', () => {
+    expect(line.segments[0]?.innerDiameterM).toBe(SPOOL.arborDiameterM);
+    expect(line.segments[1]?.innerDiameterM).toBe(line.segments[0]?.outerDiameterM);
+    expect(line.segments[2]?.outerDiameterM).toBe(line.fullDiameterM);
+    expect(line.totalLengthM).toBeCloseTo(185, 12);
+    expect(line.woundLengthM).toBeCloseTo(185, 12);
+  });
+
+  it('pays out from full to the arbor, and every way back', () => {
+    expect(spoolStateAt(line, 0)).toMatchObject({ turns: 0, diameterM: line.fullDiameterM });
+    const end = spoolStateAt(line, line.woundLengthM);
+    expect(end.turns).toBeCloseTo(line.woundTurns, 9);
+    expect(end.diameterM).toBeCloseTo(SPOOL.arborDiameterM, 9);
+    for (const lengthM of [3, 25, 25.0001, 64.9, 65, 100, 184.9]) {
+      expect(paidOutAfterTurnsM(line, spoolStateAt(line, lengthM).turns)).toBeCloseTo(lengthM, 8);
+    }
+  });
+
+  it('names the segment that is leaving', () => {
+    expect(spoolStateAt(line, 10).segment.id).toBe('top');
+    expect(spoolStateAt(line, 40).segment.id).toBe('copper');
+    expect(spoolStateAt(line, 180).segment.id).toBe('backing');
+  });
+
+  it('is the same whether a segment is cut in two or not', () => {
+    const cut = buildLoadedLine(SPOOL, [segment('a', 50, 0.0004), segment('b', 70, 0.0004), ...STACK.slice(1)]);
+    expect(cut.fullDiameterM).toBeCloseTo(line.fullDiameterM, 12);
+    expect(spoolStateAt(cut, 150).turns).toBeCloseTo(spoolStateAt(line, 150).turns, 9);
+  });
+
+  it('counts what is let out by hand as line, not as bulk', () => {
+    const withLeader = buildLoadedLine(SPOOL, [...STACK, segment('leader', 6, 0.0009, false)]);
+    expect(withLeader.fullDiameterM).toBe(line.fullDiameterM);
+    expect(withLeader.handLinedLengthM).toBe(6);
+    expect(withLeader.totalLengthM).toBeCloseTo(191, 12);
+    expect(() => buildLoadedLine(SPOOL, [segment('leader', 6, 0.0009, false), ...STACK])).toThrow(/hand-lined/);
+  });
+
+  it('throws when more is asked for than is wound', () => {
+    expect(() => spoolStateAt(line, 186)).toThrow(/not between 0 and/);
+    expect(() => spoolStateAt(line, NaN)).toThrow(RangeError);
+    expect(() => paidOutAfterTurnsM(line, line.woundTurns + 1)).toThrow(/only/);
+    expect(() => spoolStateAt(buildLoadedLine(SPOOL, []), 0)).toThrow(/nothing is wound/);
+  });
+});
+
+/** A random stack that a real reel could carry. */
+function randomCase(seed: number) {
+  const random = seededRandom(seed);
+  const between = (low: number, high: number): number => low + (high - low) * random();
+  const spool = { arborDiameterM: between(0.02, 0.06), widthM: between(0.02, 0.05) };
+  const segments = Array.from({ length: 1 + Math.floor(4 * random()) }, (_, index) =>
+    segment(`s${index}`, between(15, 120), between(0.00015, 0.0009)),
+  );
+  return { spool, segments, random };
+}
+
+describe('against independent simulations', () => {
+  /** The tolerance that is asked for: 0.5 % of the turns, or 0.6 turn. */
+  const within = (turns: number): number => Math.max(0.005 * turns, 0.6);
+
+  it('agrees with whole layers on 200 random stacks', () => {
+    let worst = 0;
+    for (let seed = 1; seed <= 200; seed += 1) {
+      const { spool, segments, random } = randomCase(seed);
+      const line = buildLoadedLine(spool, segments);
+      const simulated = simulateLayers(spool.arborDiameterM, spool.widthM, segments);
+      for (let k = 0; k < 6; k += 1) {
+        const lengthM = random() * line.woundLengthM * 0.999;
+        const turns = turnsOffSimulated(simulated, lengthM);
+        const off = Math.abs(spoolStateAt(line, lengthM).turns - turns);
+        worst = Math.max(worst, off / within(turns));
+      }
+    }
+    expect(worst).toBeLessThan(1);
+  });
+
+  it('agrees with the virtual reel, laid turn by turn without scatter, on 40 random stacks', () => {
+    let worst = 0;
+    for (let seed = 501; seed <= 540; seed += 1) {
+      const { spool, segments, random } = randomCase(seed);
+      const line = buildLoadedLine(spool, segments);
+      const truth = {
+        ...spool,
+        rimDiameterM: 0.2,
+        lengthPerTurnM: 0.2,
+        unitM: 1,
+        digits: 3,
+        rounds: true,
+        pitchM: spool.widthM / 25,
+        pitchRelativeSd: 0,
+        crown: 0,
+        packingRelativeSd: 0,
+        seed,
+      };
+      const reel = layReel(truth, segments.map((s) => ({ ...s, strain: 0 })));
+      for (let k = 0; k < 4; k += 1) {
+        const lengthM = random() * line.woundLengthM * 0.999;
+        const turns = turnsOff(reel, lengthM);
+        worst = Math.max(worst, Math.abs(spoolStateAt(line, lengthM).turns - turns) / within(turns));
+      }
+    }
+    expect(worst).toBeLessThan(1);
+  });
+});

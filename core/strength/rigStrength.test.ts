@@ -1,0 +1,63 @@
+import type { Known } from '../provenance/source';
+import { readBreak } from './readBreak';
+import { rigStrength, weakestWithin } from './rigStrength';
+
+const holds = (value: number, source: Known['source'] = 'measured'): Known => ({ value, sd: value * 0.02, source });
+const SEGMENTS = [
+  { segmentId: 'backing', name: 'Backing', lengthM: 200, strengthN: holds(300) },
+  { segmentId: 'lead', name: 'Lead core', lengthM: 45, strengthN: holds(120) },
+  { segmentId: 'top', name: 'Top shot', lengthM: 20, strengthN: holds(100) },
+];
+const half: Known = { value: 0.5, sd: 0.05, source: 'default' };
+const JOINS = [
+  { joinId: 'j0', name: 'arbor knot', innerSegmentId: null, outerSegmentId: 'backing', efficiency: half },
+  { joinId: 'j1', name: 'sheath over mono', innerSegmentId: 'backing', outerSegmentId: 'lead', efficiency: { ...half, value: 0.9 } },
+  { joinId: 'j2', name: 'small swivel', innerSegmentId: 'lead', outerSegmentId: 'top', efficiency: { ...half, value: 0.8 } },
+];
+
+describe('rigStrength', () => {
+  const rig = rigStrength(SEGMENTS, JOINS);
+
+  it('runs from hook to arbor with a join between its two lines', () => {
+    expect(rig.places.map((place) => place.id)).toEqual(['top', 'j2', 'lead', 'j1', 'backing']);
+    expect(rig.places[1]).toMatchObject({ kind: 'join', fromHookM: 20, toHookM: 20 });
+    expect(rig.places[4]).toMatchObject({ fromHookM: 65, toHookM: 265 });
+  });
+
+  it('takes a join as its share of the weaker line, a default as long as one part is', () => {
+    expect(rig.places[1]?.strengthN.value).toBeCloseTo(80, 12);
+    expect(rig.places[1]?.strengthN.source).toBe('default');
+    expect(rig.places[1]?.strengthN.sd).toBeCloseTo(80 * Math.hypot(0.02, 0.05 / 0.8), 12);
+    expect(rig.places[3]?.strengthN.value).toBeCloseTo(108, 12);
+  });
+
+  it('names the weakest place and keeps the arbor join out of it', () => {
+    expect(rig.weakest.id).toBe('j2');
+    expect(rig.arborJoin?.strengthN.value).toBeCloseTo(150, 12);
+  });
+
+  it('knows only what is out', () => {
+    expect(weakestWithin(rig, 0).id).toBe('top');
+    expect(weakestWithin(rig, 19.9).id).toBe('top');
+    expect(weakestWithin(rig, 20).id).toBe('j2');
+  });
+
+  it('throws without a segment, or with a join to nowhere', () => {
+    expect(() => rigStrength([], [])).toThrow(/at least one segment/);
+    expect(() => rigStrength(SEGMENTS.slice(1), JOINS)).toThrow(/the segment backing/);
+  });
+});
+
+describe('readBreak', () => {
+  const ramp = Array.from({ length: 50 }, (_, i) => ({ timeS: i / 10, forceN: i }));
+
+  it('reads the peak of a pull that broke', () => {
+    expect(readBreak([...ramp, { timeS: 5, forceN: 0 }])).toEqual({ ok: true, value: 49 });
+  });
+
+  it('does not take an unbroken pull for a strength', () => {
+    expect(readBreak(ramp)).toMatchObject({ ok: false, reason: 'no-break' });
+    expect(readBreak([{ timeS: 0, forceN: 0 }])).toMatchObject({ ok: false, reason: 'no-pull' });
+    expect(readBreak([])).toMatchObject({ ok: false, reason: 'no-pull' });
+  });
+});

@@ -1,0 +1,45 @@
+/** Unit tests beside the code, component tests in jsdom, integration tests on a real PostgreSQL. */
+const shared = {
+  rootDir: '.',
+  transform: {
+    '^.+\\.(t|j)sx?$|^.+\\.mjs$': [
+      '@swc/jest',
+      {
+        jsc: {
+          target: 'es2022',
+          parser: { syntax: 'typescript', tsx: true },
+          transform: { react: { runtime: 'automatic' } },
+        },
+      },
+    ],
+  },
+  transformIgnorePatterns: ['/node_modules/(?!(d3-[a-z]+|internmap|pure-rand)/)'],
+  modulePathIgnorePatterns: ['<rootDir>/.next/', '<rootDir>/data/'],
+  moduleNameMapper: { '^@/(.*)$': '<rootDir>/$1', '^server-only$': '<rootDir>/tests/serverOnlyStub.ts' },
+};
+
+const config = {
+  projects: [
+    {
+      ...shared,
+      displayName: 'unit',
+      testEnvironment: 'node',
+      testMatch: ['<rootDir>/{core,compute,instruments,usecases,components}/**/*.test.ts'],
+    },
+    {
+      ...shared,
+      displayName: 'component',
+      testEnvironment: 'jsdom',
+      testMatch: ['<rootDir>/components/**/*.test.tsx'],
+      setupFilesAfterEnv: ['<rootDir>/tests/componentSetup.ts'],
+    },
+    {
+      ...shared,
+      displayName: 'integration',
+      testEnvironment: 'node',
+      testMatch: ['<rootDir>/tests/integration/**/*.test.ts'],
+    },
+  ],
+};
+
+export default config;

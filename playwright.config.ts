@@ -1,0 +1,29 @@
+import { defineConfig } from '@playwright/test';
+
+/** Drives the built application in Debian's Chromium. `npm test` starts the server and sets BASE_URL. */
+export default defineConfig({
+  testDir: 'tests/e2e',
+  timeout: 90_000,
+  expect: { timeout: 10_000 },
+  workers: 1,
+  forbidOnly: true,
+  reporter: [['list'], ['json']],
+  use: {
+    baseURL: process.env.BASE_URL ?? 'http://localhost:3000',
+    viewport: { width: 1280, height: 800 },
+    trace: 'off',
+    launchOptions: {
+      executablePath: '/usr/bin/chromium',
+      args: [
+        '--headless',
+        '--no-sandbox',
+        '--disable-gpu',
+        '--disable-quic',
+        '--no-first-run',
+        '--disable-background-networking',
+        '--disable-component-update',
+        '--disable-sync',
+      ],
+    },
+  },
+});
