@@ -111,13 +111,7 @@ function layOneTurn(
   const areaM2 =
     ((Math.PI / 4) * line.lineDiameterM ** 2 * (1 + truth.packingRelativeSd * normalDeviate(random))) / line.packing;
   const footprintM = Math.max(truth.pitchM, line.lineDiameterM);
-  const from = Math.max(0, Math.min(carriage.x - footprintM / 2, truth.widthM - footprintM));
-  const covered: { strip: number; share: number }[] = [];
-  for (let strip = Math.floor(from / stripM); strip < STRIPS && strip * stripM < from + footprintM; strip += 1) {
-    const overlap = Math.min((strip + 1) * stripM, from + footprintM) - Math.max(strip * stripM, from);
-    if (overlap > 0) covered.push({ strip, share: overlap / footprintM });
-  }
-  const underM = covered.reduce((sum, { strip, share }) => sum + share * (heightsM[strip] ?? 0), 0);
+  const { covered, underM } = lowestPlace(truth, heightsM, carriage.x, footprintM);
   const thicknessM = areaM2 / footprintM;
   const wholeTurnM = (Math.PI * (truth.arborDiameterM + 2 * underM + thicknessM)) / (1 + line.strain);
   const turns = Math.min(mostTurns, mostLengthM / wholeTurnM);
@@ -130,6 +124,29 @@ function layOneTurn(
   if (carriage.x > truth.widthM) [carriage.x, carriage.direction] = [2 * truth.widthM - carriage.x, -1];
   if (carriage.x < 0) [carriage.x, carriage.direction] = [-carriage.x, 1];
   return { turns, lengthM: turns * wholeTurnM };
+}
+
+interface Place {
+  readonly covered: readonly { readonly strip: number; readonly share: number }[];
+  /** Mean height of the ground under the turn (m). */
+  readonly underM: number;
+}
+
+/** A turn slides into a hollow beside it: of the spot under the level wind and half a turn to either side, the lowest. */
+function lowestPlace(truth: ReelTruth, heightsM: Float64Array, x: number, footprintM: number): Place {
+  const places = [0, -footprintM / 2, footprintM / 2].map((shift) => placeAt(truth, heightsM, x + shift, footprintM));
+  return places.reduce((lowest, place) => (place.underM < lowest.underM ? place : lowest));
+}
+
+function placeAt(truth: ReelTruth, heightsM: Float64Array, x: number, footprintM: number): Place {
+  const stripM = truth.widthM / STRIPS;
+  const from = Math.max(0, Math.min(x - footprintM / 2, truth.widthM - footprintM));
+  const covered: { strip: number; share: number }[] = [];
+  for (let strip = Math.floor(from / stripM); strip < STRIPS && strip * stripM < from + footprintM; strip += 1) {
+    const overlap = Math.min((strip + 1) * stripM, from + footprintM) - Math.max(strip * stripM, from);
+    if (overlap > 0) covered.push({ strip, share: overlap / footprintM });
+  }
+  return { covered, underM: covered.reduce((sum, { strip, share }) => sum + share * (heightsM[strip] ?? 0), 0) };
 }
 
 /**

@@ -1,0 +1,91 @@
+import { simulateLayers, turnsOffSimulated } from '../../tests/layerSimulation';
+import { COMPUTE_KINDS } from '.';
+import { z } from 'zod';
+
+const kind = (name: string) => {
+  const found = COMPUTE_KINDS.find((candidate) => candidate.name === name);
+  if (!found) throw new Error(`no kind ${name}`);
+  return found;
+};
+
+/** Runs a kind and gives its value; fails the test when it refuses. */
+function value(name: string, request: unknown): Record<string, never> & { [key: string]: unknown } {
+  const result = kind(name).run(request);
+  if (!result.ok) throw new Error(JSON.stringify(result.fields));
+  return result.value as never;
+}
+
+const PLAN = {
+  reel: { arborDiameterM: 0.032, widthM: 0.029, fullDiameterM: 0.062 },
+  counter: { lengthPerTurnM: 0.176, unitM: 1, digits: 3 },
+  segments: [
+    { name: 'backing', lineDiameterM: 0.0004, packing: 0.68, lengthM: null },
+    { name: 'copper', lineDiameterM: 0.0007, packing: 0.62, lengthM: 45 },
+  ],
+};
+
+describe('every kind', () => {
+  it.each(COMPUTE_KINDS.map((candidate) => [candidate.name, candidate] as const))('%s runs its own example and has a schema', (_, candidate) => {
+    expect(candidate.run(candidate.example).ok).toBe(true);
+    expect(z.toJSONSchema(candidate.schema, { io: 'input' })).toMatchObject({ type: 'object' });
+    expect(JSON.stringify(candidate.run(candidate.example))).not.toContain('null,null');
+  });
+});
+
+describe('load-plan', () => {
+  it('fills the spool and gives both readings', () => {
+    const plan = value('load-plan', PLAN) as unknown as { solvedLengthM: number; finalDiameterM: number; segments: Record<string, number>[] };
+    expect(plan.finalDiameterM).toBeCloseTo(0.062, 12);
+    expect(plan.segments[0]?.lengthM).toBe(plan.solvedLengthM);
+    expect(plan.segments[0]?.naiveStopReading).toBe((1000 - Math.round(plan.solvedLengthM)) % 1000);
+    expect(plan.segments.at(-1)?.diameterAfterM).toBeCloseTo(0.062, 12);
+  });
+
+  it.each([
+    ['no unknown', { segments: PLAN.segments.map((s) => ({ ...s, lengthM: 10 })) }, 'segments'],
+    ['two unknowns', { segments: PLAN.segments.map((s) => ({ ...s, lengthM: null })) }, 'segments[0].lengthM'],
+    ['a 3 m arbor', { reel: { ...PLAN.reel, arborDiameterM: 3 } }, 'reel.arborDiameterM'],
+    ['a full diameter below the arbor', { reel: { ...PLAN.reel, fullDiameterM: 0.03 } }, 'reel.fullDiameterM'],
+    ['a 40 km top shot', { segments: [PLAN.segments[0], { ...PLAN.segments[1], lengthM: 40_000 }] }, 'segments[1].lengthM'],
+    ['text in a number', { segments: [PLAN.segments[0], { ...PLAN.segments[1], lengthM: '45 m' }] }, 'segments[1].lengthM'],
+    ['a negative diameter', { segments: [PLAN.segments[0], { ...PLAN.segments[1], lineDiameterM: -0.0007 }] }, 'segments[1].lineDiameterM'],
+    ['NaN', { segments: [PLAN.segments[0], { ...PLAN.segments[1], packing: NaN }] }, 'segments[1].packing'],
+    ['millimetres for metres', { reel: { ...PLAN.reel, widthM: 29 } }, 'reel.widthM'],
+    ['a stack that cannot fit', { segments: [PLAN.segments[0], { ...PLAN.segments[1], lengthM: 900 }] }, 'segments'],
+    ['a name that is no field', { reelColour: 'red' }, ''],
+    ['a missing reel', { reel: undefined }, 'reel'],
+  ])('refuses %s and names the field', (_, change, path) => {
+    const result = kind('load-plan').run({ ...PLAN, ...change });
+    expect(result.ok).toBe(false);
+    if (result.ok) return;
+    expect(result.fields.map((field) => field.path)).toContain(path);
+    expect(result.fields.every((field) => field.message.length > 5)).toBe(true);
+  });
+});
+
+describe('payout-table', () => {
+  const segments = PLAN.segments.map((s) => ({ ...s, lengthM: s.lengthM ?? 150 }));
+
+  it('agrees with whole layers within 0.5 % or 0.6 turn', () => {
+    const trueLengthsM = [0, 5, 10, 30, 44, 46, 80, 120, 190];
+    const table = value('payout-table', { ...PLAN, segments, trueLengthsM }) as unknown as { rows: { turns: number; reading: number }[] };
+    const layers = simulateLayers(0.032, 0.029, segments);
+    trueLengthsM.forEach((lengthM, index) => {
+      const turns = turnsOffSimulated(layers, lengthM);
+      expect(Math.abs((table.rows[index]?.turns ?? NaN) - turns)).toBeLessThanOrEqual(Math.max(0.005 * turns, 0.6));
+      expect(table.rows[index]?.reading).toBeCloseTo((table.rows[index]?.turns ?? NaN) * 0.176, 9);
+    });
+  });
+
+  it('takes the load as planned, too, and names a length that is not there', () => {
+    expect(kind('payout-table').run({ ...PLAN, trueLengthsM: [50] }).ok).toBe(true);
+    const beyond = kind('payout-table').run({ ...PLAN, segments, trueLengthsM: [10, 500] });
+    expect(beyond).toMatchObject({ ok: false, fields: [{ path: 'trueLengthsM[1]', message: expect.stringContaining('195.00 m') }] });
+    expect(kind('payout-table').run({ ...PLAN, segments, trueLengthsM: [-1] })).toMatchObject({ ok: false, fields: [{ path: 'trueLengthsM[0]' }] });
+  });
+
+  it('says when the reel is fuller than its rim', () => {
+    const heavy = segments.map((s) => ({ ...s, lengthM: s.lengthM * 1.6 }));
+    expect(value('payout-table', { ...PLAN, segments: heavy, trueLengthsM: [0] })).toMatchObject({ overfull: true });
+  });
+});

@@ -1,0 +1,78 @@
+import { plannedRig, trial, woundRig } from '../../tests/rigFixture';
+import { counterEvidence, currentLine, validTrial } from './currentLine';
+import { counterOf } from './counterOf';
+
+const lineOf = (rig: ReturnType<typeof woundRig>) => {
+  const current = currentLine(rig);
+  if (!current.ok) throw new Error(current.message);
+  return current.value;
+};
+
+describe('currentLine', () => {
+  it('is the plan until something is wound', () => {
+    const current = lineOf(plannedRig());
+    expect(current.state).toBe('planned');
+    expect(current.line.fullDiameterM).toBeCloseTo(0.0618 - 0.004, 10);
+  });
+
+  it('is what was wound, packed to the level that was measured', () => {
+    const asPlanned = lineOf(woundRig());
+    expect(asPlanned.state).toBe('wound');
+    expect(asPlanned.packingFactor).toBeCloseTo(1, 2);
+    const tighter = lineOf(woundRig({ levelBelowRimM: 0.003 }));
+    expect(tighter.packingFactor).toBeGreaterThan(1.02);
+    expect(tighter.line.fullDiameterM).toBeCloseTo(0.0618 - 0.006, 9);
+  });
+
+  it('follows a deviation that was noted: stopped short means less line', () => {
+    const rig = woundRig();
+    const entries = rig.load?.winding ?? [];
+    const early = woundRig({ winding: entries.map((e, i) => (i === 0 ? { ...e, reading: (e.reading ?? 0) + 30 } : e)) });
+    const [planned] = lineOf(rig).line.segments;
+    const [short] = lineOf(early).line.segments;
+    expect((planned?.lengthM ?? 0) - (short?.lengthM ?? 0)).toBeGreaterThan(15);
+  });
+
+  it('keeps a known length whatever the counter said', () => {
+    const rig = woundRig();
+    const odd = woundRig({ winding: (rig.load?.winding ?? []).map((e, i) => (i === 1 ? { ...e, reading: 900 } : e)) });
+    expect(lineOf(odd).line.segments[1]?.lengthM).toBe(27.432);
+  });
+
+  it('loses what was lost, up to a whole top shot', () => {
+    const change = (changeM: number) => ({ id: 'c', segmentId: 's2', changeM, reason: 'lost' as const, note: '', at: '2026-03-02T10:00:00.000Z' });
+    const before = lineOf(woundRig());
+    const snagged = lineOf(woundRig({ changes: [change(-14)] }));
+    expect(before.line.totalLengthM - snagged.line.totalLengthM).toBeCloseTo(14, 9);
+    expect(snagged.line.fullDiameterM).toBeLessThan(before.line.fullDiameterM);
+    const topM = before.line.segments[2]?.lengthM ?? 0;
+    expect(lineOf(woundRig({ changes: [change(-topM)] })).line.segments).toHaveLength(2);
+  });
+
+  it('has reasons instead of a line', () => {
+    expect(currentLine({ ...plannedRig(), segments: [] })).toMatchObject({ ok: false, reason: 'no-segments' });
+    expect(currentLine(woundRig({ levelBelowRimM: -0.015 }))).toMatchObject({ ok: false, reason: 'implausible-level' });
+  });
+});
+
+describe('what is known of the counter', () => {
+  it('is the maker’s word, then a tape test, then after a loss only the constant', () => {
+    expect(counterEvidence(woundRig())).toMatchObject({ kind: 'constant', lengthPerTurnM: { source: 'maker' } });
+    const tested = { ...woundRig(), trials: [trial(31)] };
+    expect(counterEvidence(tested)).toMatchObject({ kind: 'tape', trial: { reading: 31 } });
+    const lost = woundRig({ changes: [{ id: 'c', segmentId: 's2', changeM: -5, reason: 'lost', note: '', at: '2026-03-02T10:00:00.000Z' }] });
+    expect(counterEvidence({ ...lost, trials: [trial(31)] })?.kind).toBe('constant');
+    expect(counterEvidence({ ...lost, trials: [trial(31, 30, '2026-03-03T10:00:00.000Z')] })?.kind).toBe('tape');
+  });
+
+  it('does not take a walk of another load for this one', () => {
+    expect(validTrial({ ...woundRig(), trials: [{ ...trial(31), loadId: 'older' }] })).toBeNull();
+    expect(validTrial({ ...plannedRig(), trials: [trial(31)] })).toBeNull();
+  });
+
+  it('prefers an accepted constant: it belongs to the reel, not to the line', () => {
+    const calibration = { id: 'k', loadId: 'older', method: 'card' as const, lengthPerTurnM: { value: 0.18, sd: 0.001, source: 'measured' as const }, basis: {}, at: '' };
+    expect(counterOf({ ...plannedRig(), calibration })?.lengthPerTurnM).toBe(0.18);
+    expect(counterOf({ ...plannedRig(), reel: { ...plannedRig().reel, counter: null } })).toBeNull();
+  });
+});

@@ -1,0 +1,130 @@
+import type { LoadRecord, RigRecord, StrengthTestRecord } from '../core/rig/record';
+import { loadBasis } from '../core/rig/bases';
+import { planForRig } from '../core/rig/planForRig';
+import type { Known, Source } from '../core/provenance/source';
+
+/** A rig for tests of what is derived from a record: backing worked out, three colours of lead core, a top shot. */
+const known = (value: number, relativeSd: number, source: Source): Known => ({ value, sd: value * relativeSd, source });
+
+const product = (id: string, material: RigRecord['products'][number]['material'], diameterM: number, labelStrengthN: number) => ({
+  id,
+  name: `${id} line`,
+  material,
+  diameterM: known(diameterM, 0.03, 'measured'),
+  packing: known(0.66, 0.05, 'default'),
+  labelStrengthN,
+  version: 1,
+});
+
+export function plannedRig(): RigRecord {
+  return {
+    boat: { id: 'boat', name: 'Halyard Lark' },
+    id: 'rig',
+    name: 'Bench rod',
+    note: '',
+    version: 1,
+    reel: {
+      id: 'reel',
+      name: 'Counter reel 40',
+      kind: 'conventional',
+      arborDiameterM: known(0.0314, 0.006, 'measured'),
+      widthM: known(0.0286, 0.006, 'measured'),
+      fullDiameterM: known(0.0618, 0.003, 'measured'),
+      ratings: [],
+      counter: { unitM: 1, digits: 3, display: 'rounds', lengthPerTurnM: known(0.174, 0.04, 'maker') },
+      windHand: 'right',
+      dragKind: 'star',
+      dragLimitN: 88,
+      version: 1,
+    },
+    products: [product('nylon', 'nylon', 0.00045, 103), product('lead', 'lead core', 0.00076, 67), product('top', 'nylon', 0.00033, 58)],
+    segments: [
+      { id: 's0', name: 'Backing', role: 'backing', productId: 'nylon', lengthM: null, lengthKnown: false, wound: true, colours: [] },
+      { id: 's1', name: 'Lead core', role: 'weighted line', productId: 'lead', lengthM: 27.432, lengthKnown: true, wound: true, colours: ['orange', 'black', 'green'] },
+      { id: 's2', name: 'Top shot', role: 'top shot', productId: 'top', lengthM: 60, lengthKnown: false, wound: true, colours: [] },
+    ],
+    joins: [
+      { id: 'j0', innerSegmentId: null, outerSegmentId: 's0', kind: 'arbor-sliding-knot', testedEfficiency: null, pullTested: false },
+      { id: 'j1', innerSegmentId: 's0', outerSegmentId: 's1', kind: 'sheath-over-mono', testedEfficiency: null, pullTested: false },
+      { id: 'j2', innerSegmentId: 's1', outerSegmentId: 's2', kind: 'sheath-over-mono', testedEfficiency: 0.9, pullTested: true },
+    ],
+    load: null,
+    trials: [],
+    calibration: null,
+    strengthTests: [],
+    dragSetting: null,
+    log: [],
+    hasVirtualReel: false,
+    virtualProductIds: [],
+  };
+}
+
+const LOADED_AT = '2026-03-01T10:00:00.000Z';
+
+/** The same rig, wound exactly as planned, with its level where it was meant to be. */
+export function woundRig(change: Partial<LoadRecord> = {}): RigRecord {
+  const rig = plannedRig();
+  const plan = planForRig(rig, 0.002);
+  if (!plan.ok) throw new Error(plan.message);
+  const segments = rig.segments.map((segment) => {
+    const planned = plan.value.segments.find((candidate) => candidate.id === segment.id);
+    const line = rig.products.find((candidate) => candidate.id === segment.productId);
+    if (!planned || !line) throw new Error('the fixture is broken');
+    return {
+      segmentId: segment.id,
+      name: segment.name,
+      role: segment.role,
+      productId: segment.productId,
+      lineDiameterM: line.diameterM.value,
+      packing: line.packing.value,
+      plannedLengthM: planned.lengthM.value,
+      plannedPlusMinusM: planned.lengthM.plusMinus,
+      plannedTurns: planned.turns.value,
+      lengthKnown: segment.lengthKnown,
+      wound: segment.wound,
+      stopReading: planned.stopReading,
+      naiveStopReading: planned.naiveStopReading,
+      colours: segment.colours,
+    };
+  });
+  return {
+    ...rig,
+    load: {
+      id: 'load',
+      status: 'wound',
+      startedAt: LOADED_AT,
+      finishedAt: LOADED_AT,
+      levelBelowRimM: 0.002,
+      basis: loadBasis(rig),
+      segments,
+      winding: segments.map((segment, index) => ({
+        id: `w${index}`,
+        segmentId: segment.segmentId,
+        reading: segment.stopReading,
+        instrument: 'read by eye',
+        note: '',
+        at: LOADED_AT,
+      })),
+      changes: [],
+      version: 2,
+      ...change,
+    },
+  };
+}
+
+export function trial(reading: number, trueLengthM = 30, at = '2026-03-01T11:00:00.000Z'): RigRecord['trials'][number] {
+  return { id: `t${at}`, loadId: 'load', trueLengthM, reading, strippedBeforeM: 0, instrument: 'read by eye', at };
+}
+
+export function pulls(productId: string, peaksN: readonly number[]): StrengthTestRecord {
+  return {
+    id: `test-${productId}`,
+    productId,
+    condition: 'dry',
+    gaugeLengthM: 0.5,
+    expectedN: 100,
+    sampleLabel: '',
+    at: LOADED_AT,
+    pulls: peaksN.map((peakN, index) => ({ id: `p${index}`, peakN, breakPlace: 'middle', instrument: 'read by eye', at: LOADED_AT })),
+  };
+}
