@@ -19,6 +19,8 @@ const shared = {
 };
 
 const config = {
+  // Databases are made and migrated within tests; a busy machine is slow at that.
+  testTimeout: 60_000,
   projects: [
     {
       ...shared,

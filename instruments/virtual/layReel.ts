@@ -111,13 +111,14 @@ function layOneTurn(
   const areaM2 =
     ((Math.PI / 4) * line.lineDiameterM ** 2 * (1 + truth.packingRelativeSd * normalDeviate(random))) / line.packing;
   const footprintM = Math.max(truth.pitchM, line.lineDiameterM);
-  const { covered, underM } = lowestPlace(truth, heightsM, carriage.x, footprintM);
+  const from = lowestStart(truth, heightsM, carriage.x, footprintM);
+  const underM = groundUnderM(truth, heightsM, from, footprintM);
   const thicknessM = areaM2 / footprintM;
   const wholeTurnM = (Math.PI * (truth.arborDiameterM + 2 * underM + thicknessM)) / (1 + line.strain);
   const turns = Math.min(mostTurns, mostLengthM / wholeTurnM);
-  for (const { strip, share } of covered) {
+  eachStrip(truth, from, footprintM, (strip, share) => {
     heightsM[strip] = (heightsM[strip] ?? 0) + (turns * areaM2 * share) / stripM;
-  }
+  });
   const middle = 1 - truth.crown * Math.cos((2 * Math.PI * carriage.x) / truth.widthM - Math.PI);
   carriage.x +=
     carriage.direction * turns * truth.pitchM * middle * (1 + truth.pitchRelativeSd * normalDeviate(random));
@@ -126,27 +127,34 @@ function layOneTurn(
   return { turns, lengthM: turns * wholeTurnM };
 }
 
-interface Place {
-  readonly covered: readonly { readonly strip: number; readonly share: number }[];
-  /** Mean height of the ground under the turn (m). */
-  readonly underM: number;
-}
-
-/** A turn slides into a hollow beside it: of the spot under the level wind and half a turn to either side, the lowest. */
-function lowestPlace(truth: ReelTruth, heightsM: Float64Array, x: number, footprintM: number): Place {
-  const places = [0, -footprintM / 2, footprintM / 2].map((shift) => placeAt(truth, heightsM, x + shift, footprintM));
-  return places.reduce((lowest, place) => (place.underM < lowest.underM ? place : lowest));
-}
-
-function placeAt(truth: ReelTruth, heightsM: Float64Array, x: number, footprintM: number): Place {
-  const stripM = truth.widthM / STRIPS;
-  const from = Math.max(0, Math.min(x - footprintM / 2, truth.widthM - footprintM));
-  const covered: { strip: number; share: number }[] = [];
-  for (let strip = Math.floor(from / stripM); strip < STRIPS && strip * stripM < from + footprintM; strip += 1) {
-    const overlap = Math.min((strip + 1) * stripM, from + footprintM) - Math.max(strip * stripM, from);
-    if (overlap > 0) covered.push({ strip, share: overlap / footprintM });
+/** Where a turn that lies about `x` begins: between the flanges, and slid into a hollow beside it if there is one. */
+function lowestStart(truth: ReelTruth, heightsM: Float64Array, x: number, footprintM: number): number {
+  let lowest = NaN;
+  let lowestM = Infinity;
+  for (const shift of [0, -0.5, 0.5]) {
+    const from = Math.max(0, Math.min(x + (shift - 0.5) * footprintM, truth.widthM - footprintM));
+    const underM = groundUnderM(truth, heightsM, from, footprintM);
+    if (underM < lowestM) [lowest, lowestM] = [from, underM];
   }
-  return { covered, underM: covered.reduce((sum, { strip, share }) => sum + share * (heightsM[strip] ?? 0), 0) };
+  return lowest;
+}
+
+/** Calls `work` for every strip under a turn with the share of the turn that lies on it. */
+function eachStrip(truth: ReelTruth, from: number, footprintM: number, work: (strip: number, share: number) => void): void {
+  const stripM = truth.widthM / STRIPS;
+  const to = from + footprintM;
+  for (let strip = Math.floor(from / stripM); strip < STRIPS && strip * stripM < to; strip += 1) {
+    const overlap = Math.min((strip + 1) * stripM, to) - Math.max(strip * stripM, from);
+    if (overlap > 0) work(strip, overlap / footprintM);
+  }
+}
+
+function groundUnderM(truth: ReelTruth, heightsM: Float64Array, from: number, footprintM: number): number {
+  let underM = 0;
+  eachStrip(truth, from, footprintM, (strip, share) => {
+    underM += share * (heightsM[strip] ?? 0);
+  });
+  return underM;
 }
 
 /**

@@ -1,0 +1,96 @@
+import { judgeScaleSession } from '../../core/drag/scaleSession';
+import { currentLine } from '../../core/rig/currentLine';
+import { productStrength } from '../../core/rig/strengthOfRig';
+import type { RigRecord } from '../../core/rig/record';
+import { rigView } from '../../core/rig/rigView';
+import { sessionPulls } from '../../core/rig/sessionPulls';
+import { stationStates } from '../../core/rig/stationStates';
+import { fromSi } from '../../core/units/units';
+import { capeTorrin } from '../../demo/capeTorrin';
+import { loadDemoBoat } from '../../demo/loadDemo';
+import { ormundSound } from '../../demo/ormundSound';
+import { listBoats } from '../../db/queries/boats';
+import { reader } from '../../db/withTransaction';
+import { readLocker } from '../../usecases/rigs/rigRecord';
+import { closeDatabase, freshDatabase } from './database';
+
+let rigs: readonly RigRecord[];
+
+beforeAll(async () => {
+  await freshDatabase();
+  await loadDemoBoat(ormundSound);
+  await loadDemoBoat(capeTorrin);
+  const lockers = await Promise.all((await listBoats(reader())).map((boat) => readLocker(boat.id)));
+  rigs = lockers.flatMap((locker) => locker?.rigs ?? []);
+}, 120_000);
+afterAll(closeDatabase);
+
+function rig(part: string): RigRecord {
+  const found = rigs.find((candidate) => candidate.name.includes(part));
+  if (!found) throw new Error(`no demo rig ${part}`);
+  return found;
+}
+
+/** The demo's faults are there to be found by what the product shows, not by a note. */
+describe('the demo boats', () => {
+  it('carry the rigs of their two settings, one of them untouched', () => {
+    expect(rigs).toHaveLength(11);
+    expect(Object.values(stationStates(rig('Spare lead-core'))).every(({ state }) => state === 'due')).toBe(true);
+    expect(Object.values(stationStates(rig('Copper rod, port'))).every(({ state }) => state === 'done')).toBe(true);
+  });
+
+  it('have every line drawn and every wound one within its packing', () => {
+    for (const record of rigs) {
+      const current = currentLine(record);
+      expect(current.ok).toBe(true);
+      if (current.ok) expect(Math.abs(current.value.packingFactor - 1)).toBeLessThan(0.2);
+    }
+  });
+
+  it('have a reel overfilled by careless rewinding', () => {
+    expect(rig('Plain nylon').load?.levelBelowRimM).toBeLessThan(0);
+  });
+
+  it('have a top shot that lost 14 m, and count and drag stale by it', () => {
+    const record = rig('Five-colour');
+    expect(record.load?.changes[0]).toMatchObject({ changeM: -14, reason: 'lost' });
+    expect(stationStates(record)).toMatchObject({ count: { state: 'stale' }, drag: { state: 'stale' }, load: { state: 'done' } });
+  });
+
+  it('have a counter with another constant than its twin', () => {
+    const constants = ['Copper rod, port', 'Copper rod, starboard'].map((name) => rigView(rig(name))?.constantM ?? NaN);
+    expect(Math.abs((constants[0] ?? NaN) / (constants[1] ?? NaN) - 1)).toBeGreaterThan(0.05);
+  });
+
+  it('have two nylons under different labels that pull alike', () => {
+    const record = rig('Thirty-seven');
+    const strengths = ['Class nylon 37, spool A', 'Nylon 30, spool B'].map((name) => {
+      const product = record.products.find((candidate) => candidate.name === name);
+      return productStrength(record, product?.id ?? '').summary?.meanN ?? NaN;
+    });
+    expect(Math.abs((strengths[0] ?? NaN) / (strengths[1] ?? NaN) - 1)).toBeLessThan(0.05);
+  });
+
+  it('have a class line that tests over its class, soaked', () => {
+    const record = rig('Twenty-four');
+    const product = record.products.find((candidate) => candidate.name === 'Class nylon 24, green');
+    const { summary } = productStrength(record, product?.id ?? '');
+    expect(fromSi('force', summary?.meanN ?? NaN, 'kg')).toBeGreaterThan(24);
+    expect(record.strengthTests.find((test) => test.productId === product?.id)?.condition).toBe('soaked');
+  });
+
+  it('have a sticky drag, a preset turned in gear, and a join never pull-tested', () => {
+    const { dragSetting } = rig('Thirty-seven');
+    expect(dragSetting && judgeScaleSession(sessionPulls(dragSetting), dragSetting.targetN)).toMatchObject({ sticky: true, verdict: 'set' });
+    expect(rig('Planer rod').log.some((entry) => entry.text.includes('in gear'))).toBe(true);
+    expect(rig('Sixty').joins.every((join) => !join.pullTested)).toBe(true);
+  });
+
+  it('have drags set within a twentieth of their target', () => {
+    for (const record of rigs.filter((candidate) => candidate.dragSetting)) {
+      const setting = record.dragSetting;
+      const judged = setting && judgeScaleSession(sessionPulls(setting), setting.targetN);
+      expect(Math.abs((judged?.medianN ?? NaN) / (setting?.targetN ?? NaN) - 1)).toBeLessThanOrEqual(0.05);
+    }
+  });
+});

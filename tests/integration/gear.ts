@@ -1,0 +1,57 @@
+import { randomUUID } from 'node:crypto';
+import { insertBoat } from '../../db/queries/boats';
+import { reader } from '../../db/withTransaction';
+import { createLine, createReel, createRig } from '../../usecases/gear/gear';
+import type { ReelFormInput } from '../../usecases/gear/gearInput';
+import { saveStack } from '../../usecases/load/saveStack';
+import type { StackInput } from '../../usecases/load/stackInput';
+import type { UseCaseOutcome } from '../../usecases/outcome';
+
+/** The value of an outcome that must be good. */
+export function must<T>(outcome: UseCaseOutcome<T>): T {
+  if (!outcome.ok) throw new Error(`${outcome.status}: ${outcome.message}`);
+  return outcome.value;
+}
+
+export const REEL: ReelFormInput = {
+  name: 'Counter reel 40, test bench',
+  kind: 'conventional',
+  arborDiameterM: 0.0314,
+  widthM: 0.0286,
+  fullDiameterM: 0.0618,
+  counter: { unitM: 1, digits: 3, lengthPerTurnM: 0.174, source: 'maker', display: 'rounds' },
+  windHand: 'right',
+  dragKind: 'star',
+  dragLimitN: 88,
+};
+
+export interface Bench {
+  readonly boatId: string;
+  readonly rigId: string;
+  readonly reelId: string;
+  readonly lineIds: readonly string[];
+  readonly stack: StackInput;
+}
+
+/** A boat with one planned rig: backing to be worked out, copper, a top shot. */
+export async function bench(boatName: string): Promise<Bench> {
+  const boatId = await insertBoat(reader(), boatName, 'Ormund Sound');
+  const reelId = must(await createReel(boatId, REEL)).id;
+  const line = async (name: string, material: 'nylon' | 'copper wire', diameterM: number): Promise<string> =>
+    must(await createLine(boatId, { name, material, diameterM, diameterSource: 'measured', labelStrengthN: 100 })).id;
+  const lineIds = [await line('Nylon 0.40', 'nylon', 0.0004), await line('Copper 0.72', 'copper wire', 0.00072)];
+  const rigId = must(await createRig(boatId, { name: 'Test rod', note: '', reelId })).id;
+  const segments = [
+    { name: 'Backing', role: 'backing' as const, productId: lineIds[0] ?? '', lengthM: null },
+    { name: 'Copper', role: 'weighted line' as const, productId: lineIds[1] ?? '', lengthM: 45 },
+    { name: 'Top shot', role: 'top shot' as const, productId: lineIds[0] ?? '', lengthM: 40 },
+  ].map((segment) => ({ ...segment, id: randomUUID(), lengthKnown: segment.name === 'Copper', wound: true, colours: [] }));
+  const joins = segments.map((segment, index) => ({
+    innerSegmentId: segments[index - 1]?.id ?? null,
+    outerSegmentId: segment.id,
+    kind: index === 0 ? ('arbor-sliding-knot' as const) : ('small-swivel' as const),
+  }));
+  const stack = { version: 1, segments, joins };
+  must(await saveStack(boatId, rigId, stack));
+  return { boatId, rigId, reelId, lineIds, stack };
+}
