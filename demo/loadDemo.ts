@@ -151,8 +151,8 @@ async function loadRig(boatId: string, rig: DemoRig, idOf: (key: string) => stri
       packingRelativeSd: 0.03,
       seed: truth.seed,
     },
-    dragTruth: { torquePerClickNm: forceScaleNm / 60, breakawayRatio: truth.breakawayRatio, guideFriction: 0.17 },
-    dragClicks: 6,
+    dragTruth: { torquePerClickNm: forceScaleNm / 240, breakawayRatio: truth.breakawayRatio, guideFriction: 0.17 },
+    dragClicks: 24,
     reelState: EMPTY_REEL,
   });
   await saveSegments(boatId, rigId, rig, idOf);
@@ -272,7 +272,7 @@ async function setDrag(boatId: string, rigId: string, loadId: string, fraction: 
   };
   await pull('warm-up', 0);
   await pull('warm-up', 0);
-  let clicks = 6;
+  let clicks = 24;
   for (let step = 0; step < 30; step += 1) {
     await pull('bent rod', step);
     const { dragSetting } = await recordOf(boatId, rigId);
@@ -289,7 +289,7 @@ async function setDrag(boatId: string, rigId: string, loadId: string, fraction: 
       }
     }
     const turn = Math.round((clicks * session.toGoN) / session.medianN) || Math.sign(session.toGoN);
-    const held = Math.max(-20, Math.min(20, turn));
+    const held = Math.max(-60, Math.min(60, turn));
     clicks += held;
     must(await workVirtualReel(boatId, rigId, { act: 'turn-drag', clicks: held }));
   }

@@ -15,7 +15,11 @@ interface Turn {
 }
 
 /** Turns from the arbor outwards; `part` is below 1 where a segment ends within a turn. */
-export function simulateLayers(arborDiameterM: number, widthM: number, lines: readonly SimulatedLine[]): readonly Turn[] {
+export function simulateLayers(
+  arborDiameterM: number,
+  widthM: number,
+  lines: readonly SimulatedLine[],
+): readonly Turn[] {
   const turns: Turn[] = [];
   // Space that lies under the layer being wound, as an area of the half section (m²).
   let filledM2 = 0;

@@ -6,7 +6,12 @@ import type { Known, Source } from '../core/provenance/source';
 /** A rig for tests of what is derived from a record: backing worked out, three colours of lead core, a top shot. */
 const known = (value: number, relativeSd: number, source: Source): Known => ({ value, sd: value * relativeSd, source });
 
-const product = (id: string, material: RigRecord['products'][number]['material'], diameterM: number, labelStrengthN: number) => ({
+const product = (
+  id: string,
+  material: RigRecord['products'][number]['material'],
+  diameterM: number,
+  labelStrengthN: number,
+) => ({
   id,
   name: `${id} line`,
   material,
@@ -37,16 +42,68 @@ export function plannedRig(): RigRecord {
       dragLimitN: 88,
       version: 1,
     },
-    products: [product('nylon', 'nylon', 0.00045, 103), product('lead', 'lead core', 0.00076, 67), product('top', 'nylon', 0.00033, 58)],
+    products: [
+      product('nylon', 'nylon', 0.00045, 103),
+      product('lead', 'lead core', 0.00076, 67),
+      product('top', 'nylon', 0.00033, 58),
+    ],
     segments: [
-      { id: 's0', name: 'Backing', role: 'backing', productId: 'nylon', lengthM: null, lengthKnown: false, wound: true, colours: [] },
-      { id: 's1', name: 'Lead core', role: 'weighted line', productId: 'lead', lengthM: 27.432, lengthKnown: true, wound: true, colours: ['orange', 'black', 'green'] },
-      { id: 's2', name: 'Top shot', role: 'top shot', productId: 'top', lengthM: 60, lengthKnown: false, wound: true, colours: [] },
+      {
+        id: 's0',
+        name: 'Backing',
+        role: 'backing',
+        productId: 'nylon',
+        lengthM: null,
+        lengthKnown: false,
+        wound: true,
+        colours: [],
+      },
+      {
+        id: 's1',
+        name: 'Lead core',
+        role: 'weighted line',
+        productId: 'lead',
+        lengthM: 27.432,
+        lengthKnown: true,
+        wound: true,
+        colours: ['orange', 'black', 'green'],
+      },
+      {
+        id: 's2',
+        name: 'Top shot',
+        role: 'top shot',
+        productId: 'top',
+        lengthM: 60,
+        lengthKnown: false,
+        wound: true,
+        colours: [],
+      },
     ],
     joins: [
-      { id: 'j0', innerSegmentId: null, outerSegmentId: 's0', kind: 'arbor-sliding-knot', testedEfficiency: null, pullTested: false },
-      { id: 'j1', innerSegmentId: 's0', outerSegmentId: 's1', kind: 'sheath-over-mono', testedEfficiency: null, pullTested: false },
-      { id: 'j2', innerSegmentId: 's1', outerSegmentId: 's2', kind: 'sheath-over-mono', testedEfficiency: 0.9, pullTested: true },
+      {
+        id: 'j0',
+        innerSegmentId: null,
+        outerSegmentId: 's0',
+        kind: 'arbor-sliding-knot',
+        testedEfficiency: null,
+        pullTested: false,
+      },
+      {
+        id: 'j1',
+        innerSegmentId: 's0',
+        outerSegmentId: 's1',
+        kind: 'sheath-over-mono',
+        testedEfficiency: null,
+        pullTested: false,
+      },
+      {
+        id: 'j2',
+        innerSegmentId: 's1',
+        outerSegmentId: 's2',
+        kind: 'sheath-over-mono',
+        testedEfficiency: 0.9,
+        pullTested: true,
+      },
     ],
     load: null,
     trials: [],
@@ -125,6 +182,12 @@ export function pulls(productId: string, peaksN: readonly number[]): StrengthTes
     expectedN: 100,
     sampleLabel: '',
     at: LOADED_AT,
-    pulls: peaksN.map((peakN, index) => ({ id: `p${index}`, peakN, breakPlace: 'middle', instrument: 'read by eye', at: LOADED_AT })),
+    pulls: peaksN.map((peakN, index) => ({
+      id: `p${index}`,
+      peakN,
+      breakPlace: 'middle',
+      instrument: 'read by eye',
+      at: LOADED_AT,
+    })),
   };
 }

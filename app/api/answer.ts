@@ -54,7 +54,8 @@ export function answer<S extends z.ZodType, P extends Record<string, string>>(
 ) {
   return async (request: Request, context: { params: Promise<P> }): Promise<Response> => {
     if (fromElsewhere(request)) return refuse(403, 'This request comes from another site.');
-    const params = await context.params;
+    // A route without parameters has none to wait for.
+    const params = (await context.params) ?? ({} as P);
     if (Object.values(params).some((value) => !isUuid(value))) return refuse(404, 'There is no such thing here.');
     const body = await readJson(request);
     if ('refusal' in body) return body.refusal;

@@ -37,6 +37,7 @@ export function ScaleSession({ setting, onAnother }: { setting: DragSettingRecor
   const bench = useVirtualReel();
   const [samples, setSamples] = useState<readonly ForceSample[]>([]);
   const [turned, setTurned] = useState(false);
+  const [unread, setUnread] = useState<string | null>(null);
   const [instrument, setInstrument] = useState('read by eye');
   const warmUps = setting.pulls.filter((pull) => pull.kind === 'warm-up').length;
   const [picked, setPicked] = useState<DragPullRecord['kind'] | null>(null);
@@ -66,6 +67,7 @@ export function ScaleSession({ setting, onAnother }: { setting: DragSettingRecor
     if (!shown) return;
     setSamples(shown.samples);
     const read = readDragPull(shown.samples);
+    setUnread(read.ok ? null : read.message);
     if (!read.ok) return;
     moving.set({ text: read.value.movingN.toFixed(2), unit: 'N' });
     breakaway.set({ text: read.value.breakawayN.toFixed(2), unit: 'N' });
@@ -110,7 +112,7 @@ export function ScaleSession({ setting, onAnother }: { setting: DragSettingRecor
           <Button disabled={busy} onClick={() => void pull()}>
             Pull the virtual scale
           </Button>
-          {[-5, -1, 1, 5].map((clicks) => (
+          {[-20, -5, -1, 1, 5, 20].map((clicks) => (
             <Button
               key={clicks}
               disabled={busy}
@@ -121,6 +123,11 @@ export function ScaleSession({ setting, onAnother }: { setting: DragSettingRecor
             </Button>
           ))}
           <TracePlot samples={samples} label="The virtual pull" />
+          {unread && (
+            <p role="alert" className="font-semibold text-stop">
+              {unread}
+            </p>
+          )}
         </VirtualBench>
       )}
       <PullList setting={setting} />

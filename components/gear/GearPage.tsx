@@ -209,26 +209,18 @@ function SupplySpools({ spools, lines }: { spools: readonly SupplySpool[]; lines
   const { format } = useUnits();
   return (
     <Card title="Supply spools on the shelf">
-      <table className="w-full text-sm">
-        <thead>
-          <tr className="border-b-2 border-ink text-left">
-            <th className="py-1 pr-3">spool</th>
-            <th className="py-1 pr-3">line</th>
-            <th className="py-1 pr-3">left</th>
-            <th className="py-1">bought</th>
-          </tr>
-        </thead>
-        <tbody>
-          {spools.map((spool) => (
-            <tr key={spool.id} className="border-b border-edge">
-              <td className="py-1 pr-3">{spool.label}</td>
-              <td className="py-1 pr-3">{lines.find((line) => line.id === spool.lineProductId)?.name}</td>
-              <td className="figures py-1 pr-3">{format.length(spool.remainingLengthM)}</td>
-              <td className="figures py-1">{format.length(spool.boughtLengthM)}</td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
+      <ul className="flex flex-col divide-y divide-edge text-sm">
+        {spools.map((spool) => (
+          <li key={spool.id} className="flex flex-wrap justify-between gap-x-4 py-1.5">
+            <span>
+              <b>{spool.label}</b>: {lines.find((line) => line.id === spool.lineProductId)?.name}
+            </span>
+            <span className="figures">
+              {format.length(spool.remainingLengthM)} left of {format.length(spool.boughtLengthM)}
+            </span>
+          </li>
+        ))}
+      </ul>
     </Card>
   );
 }

@@ -106,6 +106,7 @@ function Pulls({ test, onNew }: { test: StrengthTestRecord; onNew: () => void })
   const [place, setPlace] = useState<PullRecord['breakPlace']>('middle');
   const [instrument, setInstrument] = useState('read by eye');
   const [samples, setSamples] = useState<readonly ForceSample[]>([]);
+  const [unread, setUnread] = useState<string | null>(null);
   const last = test.pulls.at(-1);
   const recordPull = async (): Promise<void> => {
     const body = { peakN: peak.value, breakPlace: place, instrument };
@@ -121,6 +122,7 @@ function Pulls({ test, onNew }: { test: StrengthTestRecord; onNew: () => void })
     const shown = benchReply.parse(result.value);
     const read = readBreak(shown.samples);
     setSamples(shown.samples);
+    setUnread(read.ok ? null : read.message);
     if (!read.ok) return;
     peak.set({ text: (read.value / 9.80665).toFixed(3), unit: 'kg' });
     setPlace(shown.breakPlace ?? 'middle');
@@ -157,6 +159,11 @@ function Pulls({ test, onNew }: { test: StrengthTestRecord; onNew: () => void })
             Pull on the virtual gauge
           </Button>
           <TracePlot samples={samples} label="The virtual pull" />
+          {unread && (
+            <p role="alert" className="font-semibold text-stop">
+              {unread}
+            </p>
+          )}
         </VirtualBench>
       )}
       {test.pulls.length > 0 && (

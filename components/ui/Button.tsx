@@ -1,4 +1,7 @@
+'use client';
+
 import type { ButtonHTMLAttributes, ReactNode } from 'react';
+import { useReady } from './useReady';
 
 type Weight = 'main' | 'plain' | 'quiet';
 
@@ -14,11 +17,13 @@ interface Props extends ButtonHTMLAttributes<HTMLButtonElement> {
 }
 
 /** A button that a wet thumb can hit: never lower than 44 px. */
-export function Button({ weight = 'plain', className = '', type = 'button', ...rest }: Props) {
+export function Button({ weight = 'plain', className = '', type = 'button', disabled = false, ...rest }: Props) {
+  const ready = useReady();
   return (
     <button
       type={type}
-      className={`inline-flex min-h-11 items-center justify-center gap-2 rounded-sm border-2 px-4 py-1.5 font-semibold disabled:cursor-not-allowed disabled:opacity-55 ${LOOKS[weight]} ${className}`}
+      disabled={disabled || !ready}
+      className={`inline-flex min-h-11 items-center justify-center gap-2 rounded-sm border-2 px-4 py-1.5 font-semibold ${disabled ? 'cursor-not-allowed opacity-55' : ''} ${LOOKS[weight]} ${className}`}
       {...rest}
     />
   );

@@ -25,16 +25,23 @@ const PLAN = {
 };
 
 describe('every kind', () => {
-  it.each(COMPUTE_KINDS.map((candidate) => [candidate.name, candidate] as const))('%s runs its own example and has a schema', (_, candidate) => {
-    expect(candidate.run(candidate.example).ok).toBe(true);
-    expect(z.toJSONSchema(candidate.schema, { io: 'input' })).toMatchObject({ type: 'object' });
-    expect(JSON.stringify(candidate.run(candidate.example))).not.toContain('null,null');
-  });
+  it.each(COMPUTE_KINDS.map((candidate) => [candidate.name, candidate] as const))(
+    '%s runs its own example and has a schema',
+    (_, candidate) => {
+      expect(candidate.run(candidate.example).ok).toBe(true);
+      expect(z.toJSONSchema(candidate.schema, { io: 'input' })).toMatchObject({ type: 'object' });
+      expect(JSON.stringify(candidate.run(candidate.example))).not.toContain('null,null');
+    },
+  );
 });
 
 describe('load-plan', () => {
   it('fills the spool and gives both readings', () => {
-    const plan = value('load-plan', PLAN) as unknown as { solvedLengthM: number; finalDiameterM: number; segments: Record<string, number>[] };
+    const plan = value('load-plan', PLAN) as unknown as {
+      solvedLengthM: number;
+      finalDiameterM: number;
+      segments: Record<string, number>[];
+    };
     expect(plan.finalDiameterM).toBeCloseTo(0.062, 12);
     expect(plan.segments[0]?.lengthM).toBe(plan.solvedLengthM);
     expect(plan.segments[0]?.naiveStopReading).toBe((1000 - Math.round(plan.solvedLengthM)) % 1000);
@@ -46,9 +53,21 @@ describe('load-plan', () => {
     ['two unknowns', { segments: PLAN.segments.map((s) => ({ ...s, lengthM: null })) }, 'segments[0].lengthM'],
     ['a 3 m arbor', { reel: { ...PLAN.reel, arborDiameterM: 3 } }, 'reel.arborDiameterM'],
     ['a full diameter below the arbor', { reel: { ...PLAN.reel, fullDiameterM: 0.03 } }, 'reel.fullDiameterM'],
-    ['a 40 km top shot', { segments: [PLAN.segments[0], { ...PLAN.segments[1], lengthM: 40_000 }] }, 'segments[1].lengthM'],
-    ['text in a number', { segments: [PLAN.segments[0], { ...PLAN.segments[1], lengthM: '45 m' }] }, 'segments[1].lengthM'],
-    ['a negative diameter', { segments: [PLAN.segments[0], { ...PLAN.segments[1], lineDiameterM: -0.0007 }] }, 'segments[1].lineDiameterM'],
+    [
+      'a 40 km top shot',
+      { segments: [PLAN.segments[0], { ...PLAN.segments[1], lengthM: 40_000 }] },
+      'segments[1].lengthM',
+    ],
+    [
+      'text in a number',
+      { segments: [PLAN.segments[0], { ...PLAN.segments[1], lengthM: '45 m' }] },
+      'segments[1].lengthM',
+    ],
+    [
+      'a negative diameter',
+      { segments: [PLAN.segments[0], { ...PLAN.segments[1], lineDiameterM: -0.0007 }] },
+      'segments[1].lineDiameterM',
+    ],
     ['NaN', { segments: [PLAN.segments[0], { ...PLAN.segments[1], packing: NaN }] }, 'segments[1].packing'],
     ['millimetres for metres', { reel: { ...PLAN.reel, widthM: 29 } }, 'reel.widthM'],
     ['a stack that cannot fit', { segments: [PLAN.segments[0], { ...PLAN.segments[1], lengthM: 900 }] }, 'segments'],
@@ -68,7 +87,9 @@ describe('payout-table', () => {
 
   it('agrees with whole layers within 0.5 % or 0.6 turn', () => {
     const trueLengthsM = [0, 5, 10, 30, 44, 46, 80, 120, 190];
-    const table = value('payout-table', { ...PLAN, segments, trueLengthsM }) as unknown as { rows: { turns: number; reading: number }[] };
+    const table = value('payout-table', { ...PLAN, segments, trueLengthsM }) as unknown as {
+      rows: { turns: number; reading: number }[];
+    };
     const layers = simulateLayers(0.032, 0.029, segments);
     trueLengthsM.forEach((lengthM, index) => {
       const turns = turnsOffSimulated(layers, lengthM);
@@ -80,8 +101,14 @@ describe('payout-table', () => {
   it('takes the load as planned, too, and names a length that is not there', () => {
     expect(kind('payout-table').run({ ...PLAN, trueLengthsM: [50] }).ok).toBe(true);
     const beyond = kind('payout-table').run({ ...PLAN, segments, trueLengthsM: [10, 500] });
-    expect(beyond).toMatchObject({ ok: false, fields: [{ path: 'trueLengthsM[1]', message: expect.stringContaining('195.00 m') }] });
-    expect(kind('payout-table').run({ ...PLAN, segments, trueLengthsM: [-1] })).toMatchObject({ ok: false, fields: [{ path: 'trueLengthsM[0]' }] });
+    expect(beyond).toMatchObject({
+      ok: false,
+      fields: [{ path: 'trueLengthsM[1]', message: expect.stringContaining('195.00 m') }],
+    });
+    expect(kind('payout-table').run({ ...PLAN, segments, trueLengthsM: [-1] })).toMatchObject({
+      ok: false,
+      fields: [{ path: 'trueLengthsM[0]' }],
+    });
   });
 
   it('says when the reel is fuller than its rim', () => {

@@ -22,7 +22,9 @@ describe('constantFromTape', () => {
   });
 
   it('throws on a walk that is none', () => {
-    expect(() => constantFromTape(LINE, 1, { trueLengthM: 0, reading: 3, strippedBeforeM: 0 })).toThrow(/constantFromTape/);
+    expect(() => constantFromTape(LINE, 1, { trueLengthM: 0, reading: 3, strippedBeforeM: 0 })).toThrow(
+      /constantFromTape/,
+    );
   });
 });
 

@@ -90,15 +90,33 @@ describe('firstAdvice', () => {
       const areaFactor = 1 + 0.05 * deviate;
       const truth = solveSegment(
         believed.spool,
-        [{ id: 'plain', name: 'plain', lengthM: null, lineDiameterM: 0.00042 * Math.sqrt(areaFactor), packing: 0.67, wound: true }],
+        [
+          {
+            id: 'plain',
+            name: 'plain',
+            lengthM: null,
+            lineDiameterM: 0.00042 * Math.sqrt(areaFactor),
+            packing: 0.67,
+            wound: true,
+          },
+        ],
         0.062,
       );
       if (!truth.ok) throw new Error(truth.message);
       const constantM = constantFor(truth.value.line, 0.94);
-      const needed = firstAdvice(truth.value.line, UNIT_M, walk(94), { ...options(truth.value.line), areaRelativeSd: 0 });
-      const advice = firstAdvice(believed, UNIT_M, walk(Math.round(readingOf(truth.value.line, constantM))), options(believed));
+      const needed = firstAdvice(truth.value.line, UNIT_M, walk(94), {
+        ...options(truth.value.line),
+        areaRelativeSd: 0,
+      });
+      const advice = firstAdvice(
+        believed,
+        UNIT_M,
+        walk(Math.round(readingOf(truth.value.line, constantM))),
+        options(believed),
+      );
       if (!advice.ok || !needed.ok) throw new Error('both must give advice');
-      if (Math.abs(advice.value.stripM.value - needed.value.stripM.value) <= advice.value.stripM.plusMinus) covered += 1;
+      if (Math.abs(advice.value.stripM.value - needed.value.stripM.value) <= advice.value.stripM.plusMinus)
+        covered += 1;
     }
     expect(covered / runs).toBeGreaterThan(0.88);
   });

@@ -1,4 +1,12 @@
-import { countsForTurns, countsWoundOn, naiveStopReading, shownReading, stopReading, turnsForCounts, type Counter } from './counter';
+import {
+  countsForTurns,
+  countsWoundOn,
+  naiveStopReading,
+  shownReading,
+  stopReading,
+  turnsForCounts,
+  type Counter,
+} from './counter';
 
 const FEET: Counter = { lengthPerTurnM: 0.2, unitM: 0.3048, digits: 3, display: 'rounds' };
 

@@ -20,7 +20,9 @@ describe('dragTarget', () => {
     expect(dragTarget(holds(400), 0.3, 90)).toMatchObject({
       value: { targetN: { value: 90, plusMinus: 0 }, limitedToN: 90, warnings: ['over-limit'] },
     });
-    expect(dragTarget(holds(100), 0.35, 90)).toMatchObject({ value: { limitedToN: null, warnings: ['high-fraction'] } });
+    expect(dragTarget(holds(100), 0.35, 90)).toMatchObject({
+      value: { limitedToN: null, warnings: ['high-fraction'] },
+    });
   });
 
   it.each([0.04, 0.41, NaN, -0.25])('refuses a fraction of %d', (fraction) => {
@@ -52,7 +54,10 @@ describe('guide factor', () => {
 });
 
 describe('readDragPull', () => {
-  const trace = Array.from({ length: 100 }, (_, i) => ({ timeS: i / 40, forceN: i < 20 ? i * 1.5 : 20 + (i % 2 ? 0.1 : -0.1) }));
+  const trace = Array.from({ length: 100 }, (_, i) => ({
+    timeS: i / 40,
+    forceN: i < 20 ? i * 1.5 : 20 + (i % 2 ? 0.1 : -0.1),
+  }));
 
   it('takes the moving pull, not the jerk', () => {
     const read = readDragPull(trace);
@@ -86,7 +91,10 @@ describe('judgeScaleSession', () => {
 
   it('does not call scattered pulls a setting, and tells a sticky drag', () => {
     expect(judgeScaleSession([pull(17.5), pull(20), pull(22.5)], 20)).toMatchObject({ verdict: 'scattered' });
-    expect(judgeScaleSession([pull(20, 31), pull(20, 30), pull(20, 29)], 20)).toMatchObject({ sticky: true, breakawayRatio: 1.5 });
+    expect(judgeScaleSession([pull(20, 31), pull(20, 30), pull(20, 29)], 20)).toMatchObject({
+      sticky: true,
+      breakawayRatio: 1.5,
+    });
     expect(judgeScaleSession([pull(20)], 20)?.sticky).toBe(false);
   });
 
@@ -102,7 +110,12 @@ describe('dragEnvelope', () => {
     { id: 'l', name: 'l', lengthM: 5, lineDiameterM: 0.0008, packing: 0.6, wound: false },
   ]);
   const strength = rigStrength(
-    line.segments.map((s) => ({ segmentId: s.id, name: s.name, lengthM: s.lengthM, strengthN: holds(s.id === 'l' ? 90 : 120) })),
+    line.segments.map((s) => ({
+      segmentId: s.id,
+      name: s.name,
+      lengthM: s.lengthM,
+      strengthN: holds(s.id === 'l' ? 90 : 120),
+    })),
     [],
   );
   const envelope = dragEnvelope(line, strength, 40, 0);

@@ -49,8 +49,17 @@ describe('planLoad', () => {
     const jolt = (figure: Known): Known => known(figure.value + figure.sd * normalDeviate(random), 0);
     const lengths: number[] = [];
     for (let run = 0; run < 2000; run += 1) {
-      const reel = { arborDiameterM: jolt(REEL.arborDiameterM), widthM: jolt(REEL.widthM), fullDiameterM: jolt(REEL.fullDiameterM) };
-      const rows = STACK.map((row) => ({ ...row, lineDiameterM: jolt(row.lineDiameterM), packing: jolt(row.packing), lengthM: row.lengthM && jolt(row.lengthM) }));
+      const reel = {
+        arborDiameterM: jolt(REEL.arborDiameterM),
+        widthM: jolt(REEL.widthM),
+        fullDiameterM: jolt(REEL.fullDiameterM),
+      };
+      const rows = STACK.map((row) => ({
+        ...row,
+        lineDiameterM: jolt(row.lineDiameterM),
+        packing: jolt(row.packing),
+        lengthM: row.lengthM && jolt(row.lengthM),
+      }));
       const drawn = planLoad(reel, rows, null, 0.002);
       if (drawn.ok) lengths.push(drawn.value.segments[0]?.lengthM.value ?? NaN);
     }
@@ -87,9 +96,11 @@ describe('planLoad', () => {
   it('has no readings without a counter, and says what does not fit', () => {
     const plan = planLoad(REEL, STACK, null, 0.002);
     expect(plan.ok && plan.value.segments.every((row) => row.counts === null && row.stopReading === null)).toBe(true);
-    expect(planLoad(REEL, [segment('Backing', null, 0.0004), segment('Lead', 200, 0.0009)], null, 0.002)).toMatchObject({
-      ok: false,
-      reason: 'does-not-fit',
-    });
+    expect(planLoad(REEL, [segment('Backing', null, 0.0004), segment('Lead', 200, 0.0009)], null, 0.002)).toMatchObject(
+      {
+        ok: false,
+        reason: 'does-not-fit',
+      },
+    );
   });
 });

@@ -30,12 +30,17 @@ describe('propagate', () => {
   });
 
   it('names nobody when nothing is uncertain', () => {
-    expect(propagate([{ name: 'a', value: 1, sd: 0 }], ([a = 0]) => [a])).toMatchObject({ sds: [0], largestContributors: [null] });
+    expect(propagate([{ name: 'a', value: 1, sd: 0 }], ([a = 0]) => [a])).toMatchObject({
+      sds: [0],
+      largestContributors: [null],
+    });
   });
 
   it('throws on a result that is not finite and on a negative SD', () => {
     expect(() => propagate([{ name: 'a', value: 0, sd: 1 }], () => [NaN])).toThrow(/not finite/);
-    expect(() => propagate([{ name: 'a', value: 0, sd: 1 }], ([a = 0]) => [a === 0 ? 1 : 1 / 0])).toThrow(/a makes the result/);
+    expect(() => propagate([{ name: 'a', value: 0, sd: 1 }], ([a = 0]) => [a === 0 ? 1 : 1 / 0])).toThrow(
+      /a makes the result/,
+    );
     expect(() => propagate([{ name: 'a', value: 0, sd: -1 }], () => [1])).toThrow(/SD of a/);
   });
 });

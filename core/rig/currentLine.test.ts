@@ -27,7 +27,9 @@ describe('currentLine', () => {
   it('follows a deviation that was noted: stopped short means less line', () => {
     const rig = woundRig();
     const entries = rig.load?.winding ?? [];
-    const early = woundRig({ winding: entries.map((e, i) => (i === 0 ? { ...e, reading: (e.reading ?? 0) + 30 } : e)) });
+    const early = woundRig({
+      winding: entries.map((e, i) => (i === 0 ? { ...e, reading: (e.reading ?? 0) + 30 } : e)),
+    });
     const [planned] = lineOf(rig).line.segments;
     const [short] = lineOf(early).line.segments;
     expect((planned?.lengthM ?? 0) - (short?.lengthM ?? 0)).toBeGreaterThan(15);
@@ -40,7 +42,14 @@ describe('currentLine', () => {
   });
 
   it('loses what was lost, up to a whole top shot', () => {
-    const change = (changeM: number) => ({ id: 'c', segmentId: 's2', changeM, reason: 'lost' as const, note: '', at: '2026-03-02T10:00:00.000Z' });
+    const change = (changeM: number) => ({
+      id: 'c',
+      segmentId: 's2',
+      changeM,
+      reason: 'lost' as const,
+      note: '',
+      at: '2026-03-02T10:00:00.000Z',
+    });
     const before = lineOf(woundRig());
     const snagged = lineOf(woundRig({ changes: [change(-14)] }));
     expect(before.line.totalLengthM - snagged.line.totalLengthM).toBeCloseTo(14, 9);
@@ -60,7 +69,9 @@ describe('what is known of the counter', () => {
     expect(counterEvidence(woundRig())).toMatchObject({ kind: 'constant', lengthPerTurnM: { source: 'maker' } });
     const tested = { ...woundRig(), trials: [trial(31)] };
     expect(counterEvidence(tested)).toMatchObject({ kind: 'tape', trial: { reading: 31 } });
-    const lost = woundRig({ changes: [{ id: 'c', segmentId: 's2', changeM: -5, reason: 'lost', note: '', at: '2026-03-02T10:00:00.000Z' }] });
+    const lost = woundRig({
+      changes: [{ id: 'c', segmentId: 's2', changeM: -5, reason: 'lost', note: '', at: '2026-03-02T10:00:00.000Z' }],
+    });
     expect(counterEvidence({ ...lost, trials: [trial(31)] })?.kind).toBe('constant');
     expect(counterEvidence({ ...lost, trials: [trial(31, 30, '2026-03-03T10:00:00.000Z')] })?.kind).toBe('tape');
   });
@@ -71,7 +82,14 @@ describe('what is known of the counter', () => {
   });
 
   it('prefers an accepted constant: it belongs to the reel, not to the line', () => {
-    const calibration = { id: 'k', loadId: 'older', method: 'card' as const, lengthPerTurnM: { value: 0.18, sd: 0.001, source: 'measured' as const }, basis: {}, at: '' };
+    const calibration = {
+      id: 'k',
+      loadId: 'older',
+      method: 'card' as const,
+      lengthPerTurnM: { value: 0.18, sd: 0.001, source: 'measured' as const },
+      basis: {},
+      at: '',
+    };
     expect(counterOf({ ...plannedRig(), calibration })?.lengthPerTurnM).toBe(0.18);
     expect(counterOf({ ...plannedRig(), reel: { ...plannedRig().reel, counter: null } })).toBeNull();
   });

@@ -73,7 +73,9 @@ describe('countMarks', () => {
   });
 
   it('does not use the log once line was lost', () => {
-    const lost = woundRig({ changes: [{ id: 'c', segmentId: 's2', changeM: -5, reason: 'lost', note: '', at: '2026-03-02T10:00:00.000Z' }] });
+    const lost = woundRig({
+      changes: [{ id: 'c', segmentId: 's2', changeM: -5, reason: 'lost', note: '', at: '2026-03-02T10:00:00.000Z' }],
+    });
     expect(countMarks(viewOf(lost), []).every((mark) => mark.loggedReading === null)).toBe(true);
   });
 });
@@ -102,7 +104,10 @@ describe('strength and drag bases', () => {
   });
 
   it('stand side by side, each with what it is of or why it is not known', () => {
-    const rig = { ...woundRig(), strengthTests: [pulls('nylon', [140, 142, 141]), pulls('lead', [80, 82, 81]), pulls('top', [85, 84, 86])] };
+    const rig = {
+      ...woundRig(),
+      strengthTests: [pulls('nylon', [140, 142, 141]), pulls('lead', [80, 82, 81]), pulls('top', [85, 84, 86])],
+    };
     const [weakest, tested, label] = dragBases(rig, viewOf(rig).current.line);
     expect(weakest).toMatchObject({ basis: 'weakest', of: 'sheath over mono, overhand (Backing – Lead core)' });
     expect(weakest?.strengthN?.value).toBeCloseTo(81 * 0.75, 9);

@@ -42,7 +42,12 @@ function dragSet(rig: RigRecord): RigRecord {
 }
 
 const complete = (): RigRecord =>
-  dragSet(calibrated({ ...woundRig(), strengthTests: [pulls('nylon', [140, 142, 139]), pulls('lead', [80, 82, 78]), pulls('top', [85, 84, 86])] }));
+  dragSet(
+    calibrated({
+      ...woundRig(),
+      strengthTests: [pulls('nylon', [140, 142, 139]), pulls('lead', [80, 82, 78]), pulls('top', [85, 84, 86])],
+    }),
+  );
 
 describe('stationStates', () => {
   it('has everything due on a planned rig, and a reason for each', () => {
@@ -60,7 +65,12 @@ describe('stationStates', () => {
   });
 
   it('has everything done when everything is', () => {
-    expect(Object.values(stationStates(complete())).map((state) => state.state)).toEqual(['done', 'done', 'done', 'done']);
+    expect(Object.values(stationStates(complete())).map((state) => state.state)).toEqual([
+      'done',
+      'done',
+      'done',
+      'done',
+    ]);
   });
 
   it('needs no count without a counter', () => {
@@ -71,7 +81,15 @@ describe('stationStates', () => {
   it('makes count and drag stale when line is lost, and names the line', () => {
     const rig = complete();
     if (!rig.load) throw new Error('the fixture has no load');
-    const lost = { ...rig, load: { ...rig.load, changes: [{ id: 'c', segmentId: 's2', changeM: -14, reason: 'lost' as const, note: '', at: '2026-03-04T00:00:00.000Z' }] } };
+    const lost = {
+      ...rig,
+      load: {
+        ...rig.load,
+        changes: [
+          { id: 'c', segmentId: 's2', changeM: -14, reason: 'lost' as const, note: '', at: '2026-03-04T00:00:00.000Z' },
+        ],
+      },
+    };
     const states = stationStates(lost);
     expect(states.count).toEqual({ state: 'stale', why: 'changed since: length of Top shot' });
     expect(states.drag.state).toBe('stale');
@@ -97,7 +115,10 @@ describe('stationStates', () => {
   it('does not go stale by a better constant: nothing has moved', () => {
     const rig = complete();
     if (!rig.calibration) throw new Error('the fixture has no calibration');
-    const better = { ...rig, calibration: { ...rig.calibration, lengthPerTurnM: { value: 0.183, sd: 0.001, source: 'measured' as const } } };
+    const better = {
+      ...rig,
+      calibration: { ...rig.calibration, lengthPerTurnM: { value: 0.183, sd: 0.001, source: 'measured' as const } },
+    };
     expect(stationStates(better).count.state).toBe('done');
   });
 
@@ -110,6 +131,10 @@ describe('stationStates', () => {
 
 describe('loadBasis', () => {
   it('speaks of segments and lines by name', () => {
-    expect(loadBasis(plannedRig())).toMatchObject({ 'length of Backing': 'solved', 'length of Top shot': '60', 'line of Lead core': 'lead line' });
+    expect(loadBasis(plannedRig())).toMatchObject({
+      'length of Backing': 'solved',
+      'length of Top shot': '60',
+      'line of Lead core': 'lead line',
+    });
   });
 });

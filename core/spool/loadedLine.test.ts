@@ -112,7 +112,10 @@ describe('against independent simulations', () => {
         packingRelativeSd: 0,
         seed,
       };
-      const reel = layReel(truth, segments.map((s) => ({ ...s, strain: 0 })));
+      const reel = layReel(
+        truth,
+        segments.map((s) => ({ ...s, strain: 0 })),
+      );
       for (let k = 0; k < 4; k += 1) {
         const lengthM = random() * line.woundLengthM * 0.999;
         const turns = turnsOff(reel, lengthM);

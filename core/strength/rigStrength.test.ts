@@ -11,8 +11,20 @@ const SEGMENTS = [
 const half: Known = { value: 0.5, sd: 0.05, source: 'default' };
 const JOINS = [
   { joinId: 'j0', name: 'arbor knot', innerSegmentId: null, outerSegmentId: 'backing', efficiency: half },
-  { joinId: 'j1', name: 'sheath over mono', innerSegmentId: 'backing', outerSegmentId: 'lead', efficiency: { ...half, value: 0.9 } },
-  { joinId: 'j2', name: 'small swivel', innerSegmentId: 'lead', outerSegmentId: 'top', efficiency: { ...half, value: 0.8 } },
+  {
+    joinId: 'j1',
+    name: 'sheath over mono',
+    innerSegmentId: 'backing',
+    outerSegmentId: 'lead',
+    efficiency: { ...half, value: 0.9 },
+  },
+  {
+    joinId: 'j2',
+    name: 'small swivel',
+    innerSegmentId: 'lead',
+    outerSegmentId: 'top',
+    efficiency: { ...half, value: 0.8 },
+  },
 ];
 
 describe('rigStrength', () => {

@@ -36,7 +36,9 @@ describe('summarisePulls', () => {
   });
 
   it('claims no spread from one pull, and a zero one from identical pulls', () => {
-    expect(summarisePulls([50], null)).toMatchObject({ value: { sdN: null, cv: null, meanPlusMinusN: null, labelRatio: null } });
+    expect(summarisePulls([50], null)).toMatchObject({
+      value: { sdN: null, cv: null, meanPlusMinusN: null, labelRatio: null },
+    });
     expect(summarisePulls([50, 50, 50], 40)).toMatchObject({ value: { sdN: 0, meanPlusMinusN: 0, labelRatio: 1.25 } });
   });
 

@@ -19,7 +19,8 @@ describe('conversion factors', () => {
 
   it('goes there and back for every unit', () => {
     for (const quantity of ['length', 'smallLength', 'force'] as const) {
-      for (const unit of unitsOf(quantity)) expect(fromSi(quantity, toSi(quantity, 12.5, unit), unit)).toBeCloseTo(12.5, 12);
+      for (const unit of unitsOf(quantity))
+        expect(fromSi(quantity, toSi(quantity, 12.5, unit), unit)).toBeCloseTo(12.5, 12);
     }
   });
 

@@ -8,7 +8,7 @@ CREATE TABLE virtual_reels (
   boat_id uuid NOT NULL,
   truth jsonb NOT NULL,
   drag_truth jsonb NOT NULL,
-  drag_clicks integer NOT NULL DEFAULT 0 CHECK (drag_clicks BETWEEN 0 AND 200),
+  drag_clicks integer NOT NULL DEFAULT 0 CHECK (drag_clicks BETWEEN 0 AND 600),
   reel_state jsonb NOT NULL,
   version integer NOT NULL DEFAULT 1,
   FOREIGN KEY (boat_id, rig_id) REFERENCES rigs (boat_id, id)

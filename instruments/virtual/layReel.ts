@@ -140,7 +140,12 @@ function lowestStart(truth: ReelTruth, heightsM: Float64Array, x: number, footpr
 }
 
 /** Calls `work` for every strip under a turn with the share of the turn that lies on it. */
-function eachStrip(truth: ReelTruth, from: number, footprintM: number, work: (strip: number, share: number) => void): void {
+function eachStrip(
+  truth: ReelTruth,
+  from: number,
+  footprintM: number,
+  work: (strip: number, share: number) => void,
+): void {
   const stripM = truth.widthM / STRIPS;
   const to = from + footprintM;
   for (let strip = Math.floor(from / stripM); strip < STRIPS && strip * stripM < to; strip += 1) {

@@ -108,7 +108,9 @@ describe('the virtual scale and force gauge', () => {
 
   it('break a line at its strength, with its scatter', () => {
     const peaks = Array.from({ length: 300 }, (_, seed) => {
-      const read = readBreak(new VirtualForceGauge({ meanStrengthN: 100, cv: 0.05, stretchAtBreak: 0.2 }, seed + 1).readPull());
+      const read = readBreak(
+        new VirtualForceGauge({ meanStrengthN: 100, cv: 0.05, stretchAtBreak: 0.2 }, seed + 1).readPull(),
+      );
       return read.ok ? read.value : NaN;
     });
     const mean = peaks.reduce((sum, peak) => sum + peak, 0) / peaks.length;

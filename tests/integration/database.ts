@@ -32,10 +32,14 @@ export async function freshDatabase(): Promise<string> {
 export async function migrate(databaseUrl: string, direction: 'up' | 'down', steps?: number): Promise<number> {
   const before = await appliedMigrations(databaseUrl);
   const options = ['--migrations-dir', 'db/migrations', '--migrations-table', 'migrations'];
-  execFileSync('node_modules/.bin/node-pg-migrate', [direction, ...(steps === undefined ? [] : [String(steps)]), ...options], {
-    env: { ...process.env, DATABASE_URL: databaseUrl },
-    stdio: 'pipe',
-  });
+  execFileSync(
+    'node_modules/.bin/node-pg-migrate',
+    [direction, ...(steps === undefined ? [] : [String(steps)]), ...options],
+    {
+      env: { ...process.env, DATABASE_URL: databaseUrl },
+      stdio: 'pipe',
+    },
+  );
   return Math.abs((await appliedMigrations(databaseUrl)) - before);
 }
 

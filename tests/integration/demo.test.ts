@@ -54,7 +54,11 @@ describe('the demo boats', () => {
   it('have a top shot that lost 14 m, and count and drag stale by it', () => {
     const record = rig('Five-colour');
     expect(record.load?.changes[0]).toMatchObject({ changeM: -14, reason: 'lost' });
-    expect(stationStates(record)).toMatchObject({ count: { state: 'stale' }, drag: { state: 'stale' }, load: { state: 'done' } });
+    expect(stationStates(record)).toMatchObject({
+      count: { state: 'stale' },
+      drag: { state: 'stale' },
+      load: { state: 'done' },
+    });
   });
 
   it('have a counter with another constant than its twin', () => {
@@ -81,7 +85,10 @@ describe('the demo boats', () => {
 
   it('have a sticky drag, a preset turned in gear, and a join never pull-tested', () => {
     const { dragSetting } = rig('Thirty-seven');
-    expect(dragSetting && judgeScaleSession(sessionPulls(dragSetting), dragSetting.targetN)).toMatchObject({ sticky: true, verdict: 'set' });
+    expect(dragSetting && judgeScaleSession(sessionPulls(dragSetting), dragSetting.targetN)).toMatchObject({
+      sticky: true,
+      verdict: 'set',
+    });
     expect(rig('Planer rod').log.some((entry) => entry.text.includes('in gear'))).toBe(true);
     expect(rig('Sixty').joins.every((join) => !join.pullTested)).toBe(true);
   });

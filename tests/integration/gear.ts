@@ -45,7 +45,13 @@ export async function bench(boatName: string): Promise<Bench> {
     { name: 'Backing', role: 'backing' as const, productId: lineIds[0] ?? '', lengthM: null },
     { name: 'Copper', role: 'weighted line' as const, productId: lineIds[1] ?? '', lengthM: 45 },
     { name: 'Top shot', role: 'top shot' as const, productId: lineIds[0] ?? '', lengthM: 40 },
-  ].map((segment) => ({ ...segment, id: randomUUID(), lengthKnown: segment.name === 'Copper', wound: true, colours: [] }));
+  ].map((segment) => ({
+    ...segment,
+    id: randomUUID(),
+    lengthKnown: segment.name === 'Copper',
+    wound: true,
+    colours: [],
+  }));
   const joins = segments.map((segment, index) => ({
     innerSegmentId: segments[index - 1]?.id ?? null,
     outerSegmentId: segment.id,

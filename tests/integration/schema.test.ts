@@ -16,7 +16,9 @@ beforeAll(async () => {
   other = await bench('Second Thought');
   loadId = must(await beginWinding(one.boatId, one.rigId, { version: 2, levelBelowRimM: 0.002 })).loadId;
   const segmentId = one.stack.segments[0]?.id ?? '';
-  must(await noteWinding(one.boatId, one.rigId, loadId, { segmentId, reading: 870, instrument: 'read by eye', note: '' }));
+  must(
+    await noteWinding(one.boatId, one.rigId, loadId, { segmentId, reading: 870, instrument: 'read by eye', note: '' }),
+  );
 });
 afterAll(closeDatabase);
 
@@ -69,7 +71,9 @@ describe('measurements', () => {
   });
 
   it('are guarded in every table of them', async () => {
-    const guarded = await sql(`SELECT event_object_table AS name FROM information_schema.triggers WHERE trigger_name = 'append_only' GROUP BY 1 ORDER BY 1`);
+    const guarded = await sql(
+      `SELECT event_object_table AS name FROM information_schema.triggers WHERE trigger_name = 'append_only' GROUP BY 1 ORDER BY 1`,
+    );
     expect(guarded.rows.map((row) => (row as { name: string }).name)).toEqual(MEASUREMENTS.toSorted());
   });
 
@@ -77,13 +81,10 @@ describe('measurements', () => {
     const entry = await sql('SELECT id, boat_id, load_id, segment_id FROM winding_entries LIMIT 1');
     const row = entry.rows[0] as { id: string; boat_id: string; load_id: string; segment_id: string };
     const correct = (reading: number) =>
-      sql(`INSERT INTO winding_entries (boat_id, load_id, segment_id, reading, instrument, corrects_id) VALUES ($1, $2, $3, $4, 'eye', $5)`, [
-        row.boat_id,
-        row.load_id,
-        row.segment_id,
-        reading,
-        row.id,
-      ]);
+      sql(
+        `INSERT INTO winding_entries (boat_id, load_id, segment_id, reading, instrument, corrects_id) VALUES ($1, $2, $3, $4, 'eye', $5)`,
+        [row.boat_id, row.load_id, row.segment_id, reading, row.id],
+      );
     await correct(868);
     await expect(correct(867)).rejects.toThrow(/corrected_once/);
   });
@@ -106,12 +107,21 @@ describe('constraints', () => {
   });
 
   it('refuse a row of one boat that points at another’s', async () => {
-    await expect(sql('UPDATE rigs SET reel_id = $1 WHERE boat_id = $2', [other.reelId, one.boatId])).rejects.toThrow(/foreign key/);
-    await expect(sql('UPDATE segments SET line_product_id = $1 WHERE boat_id = $2', [other.lineIds[0], one.boatId])).rejects.toThrow(/foreign key/);
+    await expect(sql('UPDATE rigs SET reel_id = $1 WHERE boat_id = $2', [other.reelId, one.boatId])).rejects.toThrow(
+      /foreign key/,
+    );
+    await expect(
+      sql('UPDATE segments SET line_product_id = $1 WHERE boat_id = $2', [other.lineIds[0], one.boatId]),
+    ).rejects.toThrow(/foreign key/);
   });
 
   it('refuse a second winding of one rig, and a boat’s name twice', async () => {
-    await expect(sql(`INSERT INTO loads (boat_id, rig_id, status, basis) VALUES ($1, $2, 'winding', '{}')`, [one.boatId, one.rigId])).rejects.toThrow(/loads_one_winding/);
+    await expect(
+      sql(`INSERT INTO loads (boat_id, rig_id, status, basis) VALUES ($1, $2, 'winding', '{}')`, [
+        one.boatId,
+        one.rigId,
+      ]),
+    ).rejects.toThrow(/loads_one_winding/);
     await expect(insertBoat(reader(), 'halyard LARK', '')).rejects.toThrow(/boats_name_once/);
   });
 });

@@ -26,7 +26,12 @@ async function record() {
 }
 
 const note = (loadId: string, index: number, reading: number | null) =>
-  noteWinding(b.boatId, b.rigId, loadId, { segmentId: b.stack.segments[index]?.id ?? '', reading, instrument: 'read by eye', note: '' });
+  noteWinding(b.boatId, b.rigId, loadId, {
+    segmentId: b.stack.segments[index]?.id ?? '',
+    reading,
+    instrument: 'read by eye',
+    note: '',
+  });
 
 async function begin(): Promise<string> {
   const rig = await record();
@@ -57,7 +62,11 @@ describe('a stack', () => {
     const before = await record();
     const heavy = b.stack.segments.map((s) => (s.name === 'Copper' ? { ...s, lengthM: 900 } : s));
     const refused = await saveStack(b.boatId, b.rigId, { ...b.stack, version: before.version, segments: heavy });
-    expect(refused).toMatchObject({ ok: false, status: 422, fields: [{ path: 'segments', message: expect.stringContaining('would fit with') }] });
+    expect(refused).toMatchObject({
+      ok: false,
+      status: 422,
+      fields: [{ path: 'segments', message: expect.stringContaining('would fit with') }],
+    });
     expect(await record()).toEqual(before);
   });
 
@@ -75,15 +84,23 @@ describe('a stack', () => {
 
   it('keeps what was tested of a join that stays', async () => {
     const before = await record();
-    const shorter = { ...b.stack, version: before.version, segments: b.stack.segments.map((s) => (s.name === 'Top shot' ? { ...s, lengthM: 30 } : s)) };
+    const shorter = {
+      ...b.stack,
+      version: before.version,
+      segments: b.stack.segments.map((s) => (s.name === 'Top shot' ? { ...s, lengthM: 30 } : s)),
+    };
     must(await saveStack(b.boatId, b.rigId, shorter));
-    expect((await record()).joins.map((join) => join.id).toSorted()).toEqual(before.joins.map((join) => join.id).toSorted());
+    expect((await record()).joins.map((join) => join.id).toSorted()).toEqual(
+      before.joins.map((join) => join.id).toSorted(),
+    );
   });
 
   it('cannot take a line or a rig of another boat', async () => {
     const other = await bench(`Other ${performance.now()}`);
     const strange = b.stack.segments.map((s) => ({ ...s, productId: other.lineIds[0] ?? '' }));
-    expect(await saveStack(b.boatId, b.rigId, { ...b.stack, version: 2, segments: strange })).toMatchObject({ status: 422 });
+    expect(await saveStack(b.boatId, b.rigId, { ...b.stack, version: 2, segments: strange })).toMatchObject({
+      status: 422,
+    });
     expect(await saveStack(other.boatId, b.rigId, { ...b.stack, version: 2 })).toMatchObject({ status: 404 });
     expect(await readRigRecord(other.boatId, b.rigId)).toBeNull();
   });
@@ -92,12 +109,23 @@ describe('a stack', () => {
 describe('winding', () => {
   it('keeps order, takes a correction, and an undo', async () => {
     const loadId = await begin();
-    expect(await note(loadId, 1, 950)).toMatchObject({ ok: false, status: 409, message: expect.stringContaining('Backing goes on first') });
+    expect(await note(loadId, 1, 950)).toMatchObject({
+      ok: false,
+      status: 409,
+      message: expect.stringContaining('Backing goes on first'),
+    });
     must(await note(loadId, 0, 870));
     must(await note(loadId, 0, 868));
     let rig = await record();
     expect(rig.load?.winding.map((entry) => entry.reading)).toEqual([868]);
-    must(await withdraw(b.boatId, { kind: 'winding', id: rig.load?.winding[0]?.id ?? '', rigId: b.rigId, reason: 'wrong reel' }));
+    must(
+      await withdraw(b.boatId, {
+        kind: 'winding',
+        id: rig.load?.winding[0]?.id ?? '',
+        rigId: b.rigId,
+        reason: 'wrong reel',
+      }),
+    );
     rig = await record();
     expect(rig.load?.winding).toEqual([]);
     expect(rig.log[0]?.text).toContain('wrong reel');
@@ -108,16 +136,24 @@ describe('winding', () => {
     [1000, '3 digits'],
   ])('refuses a reading of %p', async (reading, words) => {
     const loadId = await begin();
-    expect(await note(loadId, 0, reading)).toMatchObject({ ok: false, status: 422, message: expect.stringContaining(words) });
+    expect(await note(loadId, 0, reading)).toMatchObject({
+      ok: false,
+      status: 422,
+      message: expect.stringContaining(words),
+    });
   });
 
   it('finishes only when all is on and the level can be', async () => {
     const loadId = await begin();
     must(await note(loadId, 0, 870));
-    expect(await finishWinding(b.boatId, b.rigId, loadId, { version: 1, levelBelowRimM: 0.002 })).toMatchObject({ status: 409 });
+    expect(await finishWinding(b.boatId, b.rigId, loadId, { version: 1, levelBelowRimM: 0.002 })).toMatchObject({
+      status: 409,
+    });
     must(await note(loadId, 1, 950));
     must(await note(loadId, 2, 962));
-    expect(await finishWinding(b.boatId, b.rigId, loadId, { version: 1, levelBelowRimM: 0.014 })).toMatchObject({ status: 422 });
+    expect(await finishWinding(b.boatId, b.rigId, loadId, { version: 1, levelBelowRimM: 0.014 })).toMatchObject({
+      status: 422,
+    });
     must(await finishWinding(b.boatId, b.rigId, loadId, { version: 1, levelBelowRimM: 0.0023 }));
     expect(stationStates(await record()).load.state).toBe('done');
     expect(await note(loadId, 2, 960)).toMatchObject({ status: 409 });
@@ -136,7 +172,10 @@ describe('winding', () => {
   it('holds the stack still while it goes on', async () => {
     await begin();
     const { version } = await record();
-    expect(await saveStack(b.boatId, b.rigId, { ...b.stack, version })).toMatchObject({ status: 409, message: expect.stringContaining('being wound') });
+    expect(await saveStack(b.boatId, b.rigId, { ...b.stack, version })).toMatchObject({
+      status: 409,
+      message: expect.stringContaining('being wound'),
+    });
     expect(await beginWinding(b.boatId, b.rigId, { version, levelBelowRimM: 0.002 })).toMatchObject({ status: 409 });
   });
 });
@@ -147,7 +186,10 @@ describe('counting', () => {
 
   it('refuses walks that say nothing, with the reason', async () => {
     const loadId = await windAll();
-    expect(await walk(loadId, 31, 900)).toMatchObject({ status: 422, message: expect.stringContaining('on the spool') });
+    expect(await walk(loadId, 31, 900)).toMatchObject({
+      status: 422,
+      message: expect.stringContaining('on the spool'),
+    });
     expect(await walk(loadId, 1200)).toMatchObject({ status: 422 });
     expect(await walk(loadId, 9)).toMatchObject({ status: 422, message: expect.stringContaining('zeroed') });
     expect(await walk(b.boatId, 31)).toMatchObject({ status: 409, message: expect.stringContaining('wound again') });
@@ -161,7 +203,10 @@ describe('counting', () => {
     expect(stationStates(await record()).count.state).toBe('done');
     const top = b.stack.segments[2]?.id ?? '';
     must(await changeLength(b.boatId, b.rigId, loadId, { segmentId: top, changeM: 6, reason: 'lost', note: '' }));
-    expect(stationStates(await record()).count).toMatchObject({ state: 'stale', why: expect.stringContaining('Top shot') });
+    expect(stationStates(await record()).count).toMatchObject({
+      state: 'stale',
+      why: expect.stringContaining('Top shot'),
+    });
     expect(await acceptCalibration(b.boatId, b.rigId, { loadId, method: 'card' })).toMatchObject({ status: 409 });
     must(await walk(loadId, 32));
     expect((await record()).trials.at(-1)?.strippedBeforeM).toBeCloseTo(6, 9);
@@ -170,7 +215,12 @@ describe('counting', () => {
   it('cannot lose more line than there is', async () => {
     const loadId = await windAll();
     const top = b.stack.segments[2]?.id ?? '';
-    const refused = await changeLength(b.boatId, b.rigId, loadId, { segmentId: top, changeM: 60, reason: 'lost', note: '' });
+    const refused = await changeLength(b.boatId, b.rigId, loadId, {
+      segmentId: top,
+      changeM: 60,
+      reason: 'lost',
+      note: '',
+    });
     expect(refused).toMatchObject({ status: 422, message: expect.stringContaining('left to lose') });
   });
 });
@@ -179,29 +229,62 @@ describe('strength and drag', () => {
   it('go from a written-down expectation to an accepted setting', async () => {
     const loadId = await windAll();
     for (const productId of b.lineIds) {
-      const { id } = must(await startStrengthTest(b.boatId, { productId, condition: 'dry', gaugeLengthM: 0.5, expectedN: 100, sampleLabel: '' }));
-      for (const peakN of [130, 128, 131]) must(await recordStrengthPull(b.boatId, id, { peakN, breakPlace: 'middle', instrument: 'eye' }));
+      const { id } = must(
+        await startStrengthTest(b.boatId, {
+          productId,
+          condition: 'dry',
+          gaugeLengthM: 0.5,
+          expectedN: 100,
+          sampleLabel: '',
+        }),
+      );
+      for (const peakN of [130, 128, 131])
+        must(await recordStrengthPull(b.boatId, id, { peakN, breakPlace: 'middle', instrument: 'eye' }));
     }
     expect(stationStates(await record()).strength.state).toBe('done');
-    const { id } = must(await startDragSetting(b.boatId, b.rigId, { loadId, fraction: 0.25, strengthBasis: 'weakest', rodAngleRad: 1 }));
+    const { id } = must(
+      await startDragSetting(b.boatId, b.rigId, { loadId, fraction: 0.25, strengthBasis: 'weakest', rodAngleRad: 1 }),
+    );
     const targetN = (await record()).dragSetting?.targetN ?? NaN;
     const pull = (movingN: number, settingStep: number) =>
-      recordDragPull(b.boatId, b.rigId, id, { kind: 'bent rod', movingN, breakawayN: movingN * 1.1, settingStep, instrument: 'eye' });
+      recordDragPull(b.boatId, b.rigId, id, {
+        kind: 'bent rod',
+        movingN,
+        breakawayN: movingN * 1.1,
+        settingStep,
+        instrument: 'eye',
+      });
     must(await pull(targetN * 0.7, 0));
     expect(await acceptSetting(b.boatId, b.rigId, id)).toMatchObject({ status: 409 });
     for (let n = 0; n < 3; n += 1) must(await pull(targetN, 1));
     must(await acceptSetting(b.boatId, b.rigId, id));
     expect(await acceptSetting(b.boatId, b.rigId, id)).toMatchObject({ status: 409 });
     expect(await pull(targetN, 1)).toMatchObject({ status: 409 });
-    expect(Object.values(stationStates(await record())).map((state) => state.state)).toEqual(['done', 'due', 'done', 'done']);
+    expect(Object.values(stationStates(await record())).map((state) => state.state)).toEqual([
+      'done',
+      'due',
+      'done',
+      'done',
+    ]);
   });
 
   it('refuse a basis that is not known, an unloaded reel and an unknown test', async () => {
     const rig = await record();
-    expect(await startDragSetting(b.boatId, b.rigId, { loadId: rig.id, fraction: 0.25, strengthBasis: 'weakest', rodAngleRad: 1 })).toMatchObject({ status: 409 });
+    expect(
+      await startDragSetting(b.boatId, b.rigId, {
+        loadId: rig.id,
+        fraction: 0.25,
+        strengthBasis: 'weakest',
+        rodAngleRad: 1,
+      }),
+    ).toMatchObject({ status: 409 });
     const loadId = await windAll();
-    expect(await startDragSetting(b.boatId, b.rigId, { loadId, fraction: 0.25, strengthBasis: 'tested', rodAngleRad: 1 })).toMatchObject({ status: 422 });
-    expect(await recordStrengthPull(b.boatId, loadId, { peakN: 1, breakPlace: 'middle', instrument: 'eye' })).toMatchObject({ status: 404 });
+    expect(
+      await startDragSetting(b.boatId, b.rigId, { loadId, fraction: 0.25, strengthBasis: 'tested', rodAngleRad: 1 }),
+    ).toMatchObject({ status: 422 });
+    expect(
+      await recordStrengthPull(b.boatId, loadId, { peakN: 1, breakPlace: 'middle', instrument: 'eye' }),
+    ).toMatchObject({ status: 404 });
   });
 });
 
@@ -209,7 +292,13 @@ describe('gear', () => {
   it('notices concurrent edits of reels and lines', async () => {
     must(await changeReel(b.boatId, b.reelId, 1, { ...REEL, widthM: 0.029 }));
     expect(await changeReel(b.boatId, b.reelId, 1, REEL)).toMatchObject({ status: 409 });
-    const input = { name: 'Nylon', material: 'nylon' as const, diameterM: 0.00041, diameterSource: 'label' as const, labelStrengthN: null };
+    const input = {
+      name: 'Nylon',
+      material: 'nylon' as const,
+      diameterM: 0.00041,
+      diameterSource: 'label' as const,
+      labelStrengthN: null,
+    };
     must(await changeLine(b.boatId, b.lineIds[0] ?? '', 1, input));
     expect(await changeLine(b.boatId, b.lineIds[0] ?? '', 1, input)).toMatchObject({ status: 409 });
     expect(await changeLine(b.boatId, b.reelId, 1, input)).toMatchObject({ status: 404 });

@@ -10,7 +10,7 @@ export const benchInput = z.discriminatedUnion('act', [
     act: z.literal('pull-drag'),
     rodAngleRad: within({ min: 0, max: Math.PI }, 'The bend of the rod'),
   }),
-  z.strictObject({ act: z.literal('turn-drag'), clicks: z.int().min(-20).max(20) }),
+  z.strictObject({ act: z.literal('turn-drag'), clicks: z.int().min(-60).max(60) }),
 ]);
 
 export const breakInput = z.strictObject({ productId: idSchema });

@@ -24,6 +24,9 @@ export interface BenchReading {
   readonly breakPlace: 'middle' | 'grip' | 'knot' | null;
 }
 
+/** Clicks from free to the end of the virtual drag. */
+const MOST_CLICKS = 600;
+
 const NOTHING: BenchReading = { instrument: '', reading: null, levelBelowRimM: null, samples: [], breakPlace: null };
 
 /** Works the virtual reel of a rig once and gives what its instrument shows. */
@@ -56,7 +59,7 @@ export async function workVirtualReel(
         return keep(walked.value, { reading: walked.value.read() });
       }
       case 'turn-drag':
-        return keep(reel, {}, Math.min(200, Math.max(0, virtual.dragClicks + input.clicks)));
+        return keep(reel, {}, Math.min(MOST_CLICKS, Math.max(0, virtual.dragClicks + input.clicks)));
       case 'pull-drag': {
         if (reel.state.wound.length === 0) return conflict('Nothing is wound on the virtual reel yet.');
         const seed = virtual.truth.seed * 104729 + virtual.reelState.handlings;

@@ -1,0 +1,100 @@
+import { plannedRig } from '../../tests/rigFixture';
+import { stackInput } from '../../usecases/load/stackInput';
+import {
+  draftJoins,
+  draftOf,
+  draftSegments,
+  isStackDraft,
+  withAdded,
+  withMoved,
+  withRemoved,
+  withRow,
+  withSolved,
+} from './stackDraft';
+
+describe('a stack being edited', () => {
+  const draft = draftOf(plannedRig());
+  const names = (of: typeof draft): string[] => of.rows.map((row) => row.name);
+
+  it('starts as what is stored', () => {
+    expect(draftSegments(draft)).toEqual(plannedRig().segments);
+    expect(draftJoins(draft)[1]).toEqual({ innerSegmentId: 's0', outerSegmentId: 's1', kind: 'sheath-over-mono' });
+    expect(isStackDraft(JSON.parse(JSON.stringify(draft)))).toBe(true);
+    expect(isStackDraft({ rows: 'none' })).toBe(false);
+  });
+
+  it('moves, removes and adds segments, and joins follow their neighbours', () => {
+    expect(names(withMoved(draft, 's2', -1))).toEqual(['Backing', 'Top shot', 'Lead core']);
+    expect(withMoved(draft, 's0', -1)).toBe(draft);
+    expect(draftJoins(withRemoved(draft, 's1'))[1]).toMatchObject({ innerSegmentId: 's0', outerSegmentId: 's2' });
+    const added = withAdded(draft, 'fresh', 'nylon');
+    expect(added.rows.at(-1)).toMatchObject({ name: 'Segment 4', solved: false, joinKind: 'double-sliding-knot' });
+    const first = withAdded({ ...draft, rows: [] }, 'fresh', 'nylon');
+    expect(first.rows[0]).toMatchObject({ name: 'Backing', solved: true, joinKind: 'arbor-sliding-knot' });
+  });
+
+  it('has one worked-out segment at most', () => {
+    const moved = withSolved(draft, 's2');
+    expect(moved.rows.map((row) => row.solved)).toEqual([false, false, true]);
+    // The backing now lacks a length, so there is nothing to plan from until one is typed.
+    expect(draftSegments(moved)).toBeNull();
+    const typed = withRow(moved, 's0', { typed: { text: '300 ft', unit: 'm' } });
+    expect(draftSegments(typed)?.map((segment) => segment.lengthM)).toEqual([expect.closeTo(91.44, 9), 27.432, null]);
+  });
+
+  it('reads colours as people list them', () => {
+    const coloured = withRow(draft, 's1', { colours: 'red, , green ,blue' });
+    expect(draftSegments(coloured)?.[1]?.colours).toEqual(['red', 'green', 'blue']);
+  });
+});
+
+describe('the stack that the server takes', () => {
+  const id = (n: number): string => `00000000-0000-4000-8000-00000000000${n}`;
+  const segment = (n: number, change = {}) => ({
+    id: id(n),
+    name: `Segment ${n}`,
+    role: 'running line',
+    productId: id(9),
+    lengthM: 40,
+    lengthKnown: false,
+    wound: true,
+    colours: [],
+    ...change,
+  });
+  const parse = (segments: unknown[], joins: unknown[] = []) => {
+    const result = stackInput.safeParse({ version: 1, segments, joins });
+    return result.success ? [] : result.error.issues.map((issue) => issue.path.join('.'));
+  };
+
+  it('is a good stack as it stands', () => {
+    expect(
+      parse(
+        [segment(1, { lengthM: null }), segment(2)],
+        [{ innerSegmentId: id(1), outerSegmentId: id(2), kind: 'loop-to-loop' }],
+      ),
+    ).toEqual([]);
+  });
+
+  it.each([
+    ['nothing at all', [], 'segments'],
+    ['two unknown lengths', [segment(1, { lengthM: null }), segment(2, { lengthM: null })], 'segments.1.lengthM'],
+    ['the same segment twice', [segment(1), segment(1)], 'segments.1.id'],
+    ['a wound segment outside a hand-lined one', [segment(1, { wound: false }), segment(2)], 'segments.1.wound'],
+    [
+      'an unknown length let out by hand',
+      [segment(1), segment(2, { wound: false, lengthM: null })],
+      'segments.1.lengthM',
+    ],
+    ['a 40 km segment', [segment(1, { lengthM: 40_000 })], 'segments.0.lengthM'],
+    ['text for a length', [segment(1, { lengthM: '40 m' })], 'segments.0.lengthM'],
+    ['a nameless segment', [segment(1, { name: '  ' })], 'segments.0.name'],
+  ])('refuses %s', (_, segments, path) => {
+    expect(parse(segments)).toContain(path);
+  });
+
+  it('refuses a join between segments that do not meet', () => {
+    const three = [segment(1), segment(2), segment(3)];
+    expect(parse(three, [{ innerSegmentId: id(1), outerSegmentId: id(3), kind: 'loop-to-loop' }])).toEqual(['joins.0']);
+    expect(parse(three, [{ innerSegmentId: null, outerSegmentId: id(2), kind: 'loop-to-loop' }])).toEqual(['joins.0']);
+  });
+});

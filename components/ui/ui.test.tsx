@@ -1,0 +1,42 @@
+import { fireEvent, render, screen } from '@testing-library/react';
+import { Caution } from './Card';
+import { StateMark } from './StateMark';
+import { Toasts, useToast } from './Toasts';
+
+describe('a station’s mark', () => {
+  it.each(['done', 'stale', 'due', 'not needed'] as const)('says %s in words, not by colour alone', (state) => {
+    const { container } = render(<StateMark state={state} />);
+    expect(screen.getByText(state)).toBeInTheDocument();
+    expect(container.querySelector('svg')).toHaveAttribute('aria-hidden');
+  });
+});
+
+describe('a caution', () => {
+  it('is a note that names itself', () => {
+    render(<Caution>Eye protection on.</Caution>);
+    expect(screen.getByRole('note')).toHaveTextContent('Caution');
+  });
+});
+
+describe('toasts', () => {
+  function Probe() {
+    const toast = useToast();
+    return (
+      <button type="button" onClick={() => toast('The walk is recorded.', 'done')}>
+        say
+      </button>
+    );
+  }
+
+  it('show a message that can be closed', () => {
+    render(
+      <Toasts>
+        <Probe />
+      </Toasts>,
+    );
+    fireEvent.click(screen.getByText('say'));
+    expect(screen.getAllByText('The walk is recorded.').length).toBeGreaterThan(0);
+    fireEvent.click(screen.getByLabelText('Close this message'));
+    expect(screen.queryByLabelText('Close this message')).toBeNull();
+  });
+});

@@ -1,0 +1,86 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, test, type Page } from '@playwright/test';
+import { openLocker, openRig, openStation, type StationName } from './places';
+
+const STATIONS: readonly StationName[] = ['Load', 'Count', 'Strength', 'Drag'];
+
+async function seriousProblems(page: Page): Promise<string[]> {
+  const { violations } = await new AxeBuilder({ page }).analyze();
+  return violations
+    .filter((violation) => violation.impact === 'serious' || violation.impact === 'critical')
+    .map((violation) => `${violation.id}: ${violation.nodes.map((node) => node.target.join(' ')).join(', ')}`);
+}
+
+for (const [name, options] of [
+  ['a bench screen', { viewport: { width: 1280, height: 800 } }],
+  ['a phone', { viewport: { width: 390, height: 844 } }],
+  ['a bench screen by night', { viewport: { width: 1280, height: 800 }, colorScheme: 'dark' as const }],
+] as const) {
+  test.describe(`on ${name}`, () => {
+    test.use(options);
+
+    test('no view has a serious accessibility problem, and none is wider than the screen', async ({ page }) => {
+      const check = async (view: string): Promise<void> => {
+        expect(await seriousProblems(page), view).toEqual([]);
+        const overflow = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
+        expect(overflow, `${view} is too wide`).toBeLessThanOrEqual(0);
+      };
+      await page.goto('/');
+      await check('boats');
+      await openLocker(page, 'Second Thought');
+      await check('locker');
+      await page.getByRole('link', { name: 'Reels, lines, a new rig' }).click();
+      await page.getByRole('heading', { name: /Reels and lines of/ }).waitFor();
+      await check('reels and lines');
+      for (const [boat, rig] of [
+        ['Halyard Lark', 'Five-colour rod, second from port'],
+        ['Second Thought', 'Thirty-seven, starboard rigger'],
+      ] as const) {
+        await openRig(page, boat, rig);
+        await check(rig);
+        for (const station of STATIONS) {
+          await openStation(page, station);
+          await check(`${rig}, ${station}`);
+        }
+      }
+      await openRig(page, 'Second Thought', 'Sailfish fly reel');
+      await openStation(page, 'Load');
+      await check('a plan');
+    });
+  });
+}
+
+test('the keys reach everything: palette, help, ribbon', async ({ page }) => {
+  await openRig(page, 'Halyard Lark', 'Copper rod, port');
+  await page.keyboard.press('?');
+  await expect(page.getByRole('dialog', { name: 'Keys' })).toBeVisible();
+  expect(await seriousProblems(page)).toEqual([]);
+  await page.keyboard.press('Escape');
+
+  const ribbon = page.getByRole('slider', { name: 'Cursor along the line, length out' });
+  await ribbon.focus();
+  await page.keyboard.press('Shift+ArrowRight');
+  await page.keyboard.press('ArrowRight');
+  await expect(ribbon).toHaveAttribute('aria-valuenow', '11');
+  await page.keyboard.press('End');
+  await expect(ribbon).toHaveAttribute('aria-valuetext', /Backing at the tip/);
+  await page.keyboard.press('Home');
+  await expect(ribbon).toHaveAttribute('aria-valuenow', '0');
+
+  await page.keyboard.press('Control+k');
+  await page.keyboard.type('Strength');
+  await page.keyboard.press('Enter');
+  await page.waitForURL(/\/strength$/);
+});
+
+test('hovering moves one cursor through all lenses', async ({ page }) => {
+  await openRig(page, 'Halyard Lark', 'Copper rod, port');
+  const ribbon = page.getByRole('slider');
+  const box = await ribbon.boundingBox();
+  if (!box) throw new Error('the ribbon is not drawn');
+  await page.mouse.move(box.x + box.width * 0.2, box.y + 40);
+  const readout = page.getByLabel('At the cursor', { exact: true });
+  await expect(readout).toContainText('Copper wire');
+  await page.mouse.move(box.x + box.width * 0.95, box.y + 40);
+  await expect(readout).toContainText('Backing');
+});
