@@ -113,7 +113,7 @@ function Row({ cells, onEdit, label }: { cells: readonly ReactNode[]; onEdit: ()
 
 function Table({ heads, children, label }: { heads: readonly string[]; children: ReactNode; label: string }) {
   return (
-    <div className="mb-4 overflow-x-auto" tabIndex={0} role="region" aria-label={label}>
+    <div className="relative mb-4 overflow-x-auto" tabIndex={0} role="region" aria-label={label}>
       <table className="w-full text-sm">
         <thead>
           <tr className="border-b-2 border-ink text-left">

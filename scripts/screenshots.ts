@@ -1,0 +1,75 @@
+import { chromium, type Page } from '@playwright/test';
+
+/**
+ * Takes the README's pictures from a server with untouched demo data:
+ * `BASE_URL=http://localhost:3000 npx tsx scripts/screenshots.ts`. The rig that is wound for a picture is
+ * emptied again.
+ */
+const BASE_URL = process.env.BASE_URL ?? 'http://localhost:3000';
+const FOLDER = new URL('../docs/screenshots', import.meta.url).pathname;
+const BENCH = { width: 1280, height: 800 };
+const PHONE = { width: 390, height: 844 };
+
+const browser = await chromium.launch({
+  executablePath: '/usr/bin/chromium',
+  args: ['--headless', '--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'],
+});
+const page = await browser.newPage({ baseURL: BASE_URL, viewport: BENCH });
+
+async function shot(name: string, view: Page = page): Promise<void> {
+  // Drawings follow the measured width one frame after the page stands.
+  await view.waitForTimeout(500);
+  await view.screenshot({ path: `${FOLDER}/${name}.png` });
+}
+
+async function openRig(boat: string, rig: string, station?: string): Promise<void> {
+  await page.goto('/');
+  await page.getByRole('main').getByRole('link', { name: boat }).click();
+  await page.getByRole('link', { name: rig, exact: true }).click();
+  await page.getByRole('heading', { level: 1, name: rig }).waitFor();
+  if (!station) return;
+  await page.getByRole('link', { name: new RegExp(`\\d\\. ${station}`) }).first().click();
+  await page.waitForURL(new RegExp(`/${station.toLowerCase()}$`));
+}
+
+/** Puts the cursor at a share of the ribbon's length. */
+async function hover(share: number): Promise<void> {
+  const box = await page.getByRole('slider').boundingBox();
+  if (box) await page.mouse.move(box.x + box.width * share, box.y + 66);
+}
+
+await page.goto('/');
+await page.getByRole('main').getByRole('link', { name: 'Halyard Lark' }).click();
+await page.getByRole('heading', { name: /Locker of/ }).waitFor();
+await shot('locker');
+await page.getByRole('link', { name: 'Reels, lines, a new rig' }).click();
+await page.getByRole('heading', { name: /Reels and lines of/ }).waitFor();
+await shot('gear');
+await openRig('Halyard Lark', 'Five-colour rod, second from port');
+await hover(0.33);
+await shot('rig');
+await openRig('Halyard Lark', 'Copper rod, port', 'Count');
+await hover(0.45);
+await shot('count');
+await openRig('Halyard Lark', 'Copper rod, port', 'Strength');
+await hover(0.2);
+await shot('strength');
+await openRig('Second Thought', 'Thirty-seven, starboard rigger', 'Drag');
+await hover(0.6);
+await shot('drag');
+await openRig('Halyard Lark', 'Spare lead-core rod, on the bench', 'Load');
+await shot('load-plan');
+await page.getByRole('button', { name: 'Take it to the bench' }).click();
+await page.getByRole('button', { name: 'Wind it on the virtual reel' }).click();
+await page.getByRole('button', { name: 'Note this reading' }).click();
+await page.getByRole('heading', { name: 'Wind on: Lead core, three colours' }).waitFor();
+await shot('load-winding');
+await page.setViewportSize(PHONE);
+await page.getByRole('heading', { name: /Wind on:/ }).scrollIntoViewIfNeeded();
+await page.evaluate(() => document.querySelector('main')?.scrollIntoView());
+await shot('load-winding-phone');
+await page.getByRole('button', { name: 'Abandon this winding' }).click();
+await page.getByRole('button', { name: 'Take it to the bench' }).waitFor();
+await openRig('Halyard Lark', 'Five-colour rod, second from port');
+await shot('rig-phone');
+await browser.close();
