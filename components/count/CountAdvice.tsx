@@ -32,7 +32,7 @@ export function CountAdvice({ load }: { load: LoadRecord }) {
               : `The counter reads ${format.percent(error)} high: the spool is not full enough, each turn takes less line than it counts. Line would have to go on.`}
         </p>
       </div>
-      <Ways load={load} />
+      <Ways load={load} readsHigh={error > 0} />
       {states.count.state === 'done' ? (
         <p className="font-semibold text-go">Accepted: {states.count.why}. The supply line may be cut.</p>
       ) : (
@@ -71,7 +71,7 @@ function Expectation() {
   );
 }
 
-function Ways({ load }: { load: LoadRecord }) {
+function Ways({ load, readsHigh }: { load: LoadRecord; readsHigh: boolean }) {
   const { record } = useRig();
   const { format } = useUnits();
   const { sendNow, state } = useSend();
@@ -95,7 +95,7 @@ function Ways({ load }: { load: LoadRecord }) {
   return (
     <div className="grid gap-3 sm:grid-cols-2">
       <section className="border-l-4 border-rule pl-3">
-        <h3 className="lettered">{strip >= 0 ? 'Strip at the top' : 'Add at the top'}</h3>
+        <h3 className="lettered">{readsHigh ? 'Add at the top' : 'Strip at the top'}</h3>
         {advice.ok ? (
           <>
             <p className="figures text-2xl font-bold">

@@ -2,7 +2,7 @@
 
 import { useState } from 'react';
 import { JOIN_KINDS } from '@/core/joins/joinKinds';
-import type { LoadRecord, LoadSegmentRecord } from '@/core/rig/record';
+import type { CounterRecord, LoadRecord, LoadSegmentRecord } from '@/core/rig/record';
 import { VirtualBench } from '@/components/bench/VirtualMark';
 import { useVirtualReel } from '@/components/bench/useVirtualReel';
 import { QuantityField, useQuantity } from '@/components/fields/QuantityField';
@@ -155,7 +155,7 @@ function WindNext({ segment, load, path }: { segment: LoadSegmentRecord; load: L
             by length alone people would stop at{' '}
             <b className="figures">{String(segment.naiveStopReading ?? 0).padStart(counter.digits, '0')}</b>;
             <br />
-            near the arbor a turn takes less line than the counter thinks
+            {whyReadingsDiffer(segment, counter)}
           </p>
         </div>
       ) : (
@@ -204,6 +204,16 @@ function WindNext({ segment, load, path }: { segment: LoadSegmentRecord; load: L
       )}
     </Card>
   );
+}
+
+/** Why the counter's own stop differs from the subtraction: it counts turns, and takes each for a fixed length. */
+function whyReadingsDiffer(segment: LoadSegmentRecord, counter: CounterRecord): string {
+  const counts = (segment.plannedTurns * counter.lengthPerTurnM.value) / counter.unitM;
+  const off = (counts * counter.unitM) / segment.plannedLengthM - 1;
+  if (Math.abs(off) < 0.01) return 'here a turn takes just about what the counter takes it for';
+  return off > 0
+    ? `this deep a turn takes ${Math.round((100 * off) / (1 + off))} % less line than the counter thinks`
+    : `this full a turn takes ${Math.round((-100 * off) / (1 + off))} % more line than the counter thinks`;
 }
 
 function Finish({ load, path }: { load: LoadRecord; path: string }) {
