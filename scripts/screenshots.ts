@@ -12,7 +12,16 @@ const PHONE = { width: 390, height: 844 };
 
 const browser = await chromium.launch({
   executablePath: '/usr/bin/chromium',
-  args: ['--headless', '--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'],
+  args: [
+    '--headless',
+    '--no-sandbox',
+    '--disable-gpu',
+    '--disable-quic',
+    '--no-first-run',
+    '--disable-background-networking',
+    '--disable-component-update',
+    '--disable-sync',
+  ],
 });
 const page = await browser.newPage({ baseURL: BASE_URL, viewport: BENCH });
 
@@ -28,7 +37,10 @@ async function openRig(boat: string, rig: string, station?: string): Promise<voi
   await page.getByRole('link', { name: rig, exact: true }).click();
   await page.getByRole('heading', { level: 1, name: rig }).waitFor();
   if (!station) return;
-  await page.getByRole('link', { name: new RegExp(`\\d\\. ${station}`) }).first().click();
+  await page
+    .getByRole('link', { name: new RegExp(`\\d\\. ${station}`) })
+    .first()
+    .click();
   await page.waitForURL(new RegExp(`/${station.toLowerCase()}$`));
 }
 

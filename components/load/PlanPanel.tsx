@@ -3,11 +3,9 @@
 import Link from 'next/link';
 import { useEffect, useMemo } from 'react';
 import { z } from 'zod';
-import { DEFAULT_LEVEL_BELOW_RIM_M } from '@/core/load/defaults';
+import { fillOfRig } from '@/core/rig/fillOfRig';
 import { planForRig } from '@/core/rig/planForRig';
 import type { RigRecord } from '@/core/rig/record';
-import { QuantityField } from '@/components/fields/QuantityField';
-import { readTyped } from '@/components/fields/typedQuantity';
 import { useDraft } from '@/components/fields/useDraft';
 import { useSend } from '@/components/http/useSend';
 import { SpoolSection } from '@/components/line/SpoolSection';
@@ -15,11 +13,16 @@ import { useRig } from '@/components/rig/RigProvider';
 import { gearPath } from '@/components/shell/places';
 import { Button } from '@/components/ui/Button';
 import { Card } from '@/components/ui/Card';
-import { LIMITS } from '@/usecases/limits';
+import { FillConflict } from './FillConflict';
+import { FillField } from './FillField';
+import { targetOf } from './fillDraft';
 import { ReelFacts } from './ReelFacts';
 import { PlanAnswer, RunSheet } from './PlanAnswer';
 import { draftJoins, draftOf, draftSegments, isStackDraft, type StackDraft } from './stackDraft';
 import { StackEditor } from './StackEditor';
+
+/** Overfill (m) beyond which a plan is not taken to the bench: it would rub or jam. */
+const MOST_ABOVE_RIM_M = 0.001;
 
 const versionReply = z.object({ version: z.number() });
 
@@ -29,8 +32,6 @@ export function PlanPanel() {
   const [kept, keep] = useDraft<StackDraft>(`stack:${record.id}`, isStackDraft);
   const { state, sendNow, fieldError } = useSend();
   const draft = useMemo(() => kept ?? draftOf(record), [kept, record]);
-  const level = readTyped(draft.level, DEFAULT_LEVEL_BELOW_RIM_M, 'smallLength', LIMITS.levelBelowRimM);
-  const levelM = level.ok && level.value !== null ? level.value : null;
   const planned = useMemo((): RigRecord | null => {
     const segments = draftSegments(draft);
     if (!segments || segments.length === 0) return null;
@@ -44,6 +45,10 @@ export function PlanPanel() {
     }));
     return { ...record, segments, joins, load: null };
   }, [draft, record]);
+  const rimM = record.reel.fullDiameterM.value;
+  const target = useMemo(() => targetOf(draft.fill, rimM), [draft.fill, rimM]);
+  const fill = useMemo(() => (planned && target ? fillOfRig(planned, target) : null), [planned, target]);
+  const levelM = fill?.ok ? fill.value : null;
   const plan = useMemo(() => (planned && levelM !== null ? planForRig(planned, levelM) : null), [planned, levelM]);
 
   // The ribbon above shows what is being planned, and the stored line again when this panel goes.
@@ -93,10 +98,18 @@ export function PlanPanel() {
           {plan && planned && levelM !== null && (
             <div className="flex flex-col gap-4">
               <PlanAnswer record={planned} plan={plan} levelBelowRimM={levelM} />
+              {plan.ok && target && (
+                <FillConflict record={planned} line={plan.value.line} target={target} levelBelowRimM={levelM} />
+              )}
               {plan.ok && <RunSheet record={planned} plan={plan.value} />}
             </div>
           )}
-          {!plan && draft.rows.length > 0 && (
+          {fill && !fill.ok && (
+            <p role="alert" className="border-l-4 border-stop bg-stop/10 px-3 py-2">
+              {fill.message}
+            </p>
+          )}
+          {!plan && !fill && draft.rows.length > 0 && (
             <p role="status">Give every segment but the worked-out one a length, and the answer stands here.</p>
           )}
           {fieldError('segments') && (
@@ -105,7 +118,11 @@ export function PlanPanel() {
             </p>
           )}
           <div className="mt-4 flex flex-wrap gap-2">
-            <Button weight="main" disabled={busy || !plan?.ok} onClick={() => void takeToBench()}>
+            <Button
+              weight="main"
+              disabled={busy || !plan?.ok || (levelM ?? 0) < -MOST_ABOVE_RIM_M}
+              onClick={() => void takeToBench()}
+            >
               Take it to the bench
             </Button>
             <Button disabled={busy || !kept || !planned} onClick={() => void save()}>
@@ -136,14 +153,11 @@ export function PlanPanel() {
         <Card title="The spool">
           {view && <SpoolSection view={view} cursorM={cursorM} />}
           <div className="mt-3">
-            <QuantityField
-              label="Finished level, under the rim"
-              quantity="smallLength"
-              typed={draft.level}
-              initialSi={DEFAULT_LEVEL_BELOW_RIM_M}
-              limits={LIMITS.levelBelowRimM}
-              onTyped={(typed) => keep({ ...draft, level: typed })}
-              hint="2 mm is this product's default: just under full, with room for careless rewinding."
+            <FillField
+              fill={draft.fill}
+              fullDiameterM={rimM}
+              hasCounter={record.reel.counter !== null}
+              onChange={(next) => keep({ ...draft, fill: next })}
             />
           </div>
           <ReelFacts />

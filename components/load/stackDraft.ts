@@ -2,6 +2,7 @@ import type { JoinKind } from '@/core/joins/joinKinds';
 import type { RigRecord, SegmentRecord, SegmentRole } from '@/core/rig/record';
 import { readTyped, type Typed } from '@/components/fields/typedQuantity';
 import { LIMITS } from '@/usecases/limits';
+import { NEW_FILL, type FillDraft } from './fillDraft';
 
 /** One segment of a stack that is being edited, with what was typed as it was typed. */
 export interface StackRow {
@@ -23,13 +24,13 @@ export interface StackRow {
 export interface StackDraft {
   readonly version: number;
   readonly rows: readonly StackRow[];
-  readonly level: Typed | null;
+  readonly fill: FillDraft;
 }
 
 export function draftOf(record: RigRecord): StackDraft {
   return {
     version: record.version,
-    level: null,
+    fill: NEW_FILL,
     rows: record.segments.map((segment) => ({
       id: segment.id,
       name: segment.name,
@@ -53,7 +54,9 @@ export function isStackDraft(kept: unknown): kept is StackDraft {
     'rows' in kept &&
     Array.isArray(kept.rows) &&
     'version' in kept &&
-    typeof kept.version === 'number'
+    typeof kept.version === 'number' &&
+    'fill' in kept &&
+    typeof kept.fill === 'object'
   );
 }
 

@@ -48,6 +48,21 @@ describe('load-plan', () => {
     expect(plan.segments.at(-1)?.diameterAfterM).toBeCloseTo(0.062, 12);
   });
 
+  it('fills to a share of the depth, to a mark, or so that the counter is true', () => {
+    const finalOf = (fill: unknown): number =>
+      (value('load-plan', { ...PLAN, fill }) as unknown as { finalDiameterM: number }).finalDiameterM;
+    expect(finalOf({ kind: 'depth-share', share: 0.6 })).toBeCloseTo(0.05, 12);
+    expect(finalOf({ kind: 'mark', diameterM: 0.058 })).toBeCloseTo(0.058, 12);
+    expect(finalOf({ kind: 'counter-true', fromM: 10, toM: 40 })).toBeGreaterThan(0.05);
+    expect(kind('load-plan').run({ ...PLAN, fill: { kind: 'counter-true', fromM: 40, toM: 10 } })).toMatchObject({
+      ok: false,
+      fields: [{ path: 'fill.toM' }],
+    });
+    expect(
+      kind('load-plan').run({ ...PLAN, counter: null, fill: { kind: 'counter-true', fromM: 10, toM: 40 } }),
+    ).toMatchObject({ ok: false, fields: [{ path: 'fill' }] });
+  });
+
   it.each([
     ['no unknown', { segments: PLAN.segments.map((s) => ({ ...s, lengthM: 10 })) }, 'segments'],
     ['two unknowns', { segments: PLAN.segments.map((s) => ({ ...s, lengthM: null })) }, 'segments[0].lengthM'],

@@ -1,17 +1,29 @@
 import { z } from 'zod';
+import { levelOfTarget } from '../../core/load/fillTarget';
 import { defineKind } from '../kind';
 import { planRequest } from '../planRequest';
 import { loadedReelShape, LONGEST_SEGMENT_M, refineUnknowns } from '../requestSchemas';
 
+const lengthM = (max: number) => z.number({ error: 'a length must be a number' }).max(max);
+
+/** Where the fill is to end; full to the rim when left out. */
+const fillSchema = z
+  .discriminatedUnion('kind', [
+    z.strictObject({ kind: z.literal('below-rim'), levelBelowRimM: lengthM(0.1).min(-0.02) }),
+    z.strictObject({ kind: z.literal('depth-share'), share: z.number().min(0.05).max(1.1) }),
+    z.strictObject({ kind: z.literal('mark'), diameterM: lengthM(0.6).positive() }),
+    z.strictObject({ kind: z.literal('counter-true'), fromM: lengthM(2000).positive(), toM: lengthM(2000).positive() }),
+  ])
+  .refine((fill) => fill.kind !== 'counter-true' || fill.toM > fill.fromM, {
+    path: ['toM'],
+    message: 'the working range must end beyond its start',
+  })
+  .default({ kind: 'below-rim', levelBelowRimM: 0 });
+
 const schema = z
   .strictObject({
     ...loadedReelShape,
-    levelBelowRimM: z
-      .number()
-      .min(-0.02)
-      .max(0.1)
-      .default(0)
-      .describe('where the finished level lies under the rim (m)'),
+    fill: fillSchema,
   })
   .superRefine((request, context) => refineUnknowns(request.segments, context, [1]));
 
@@ -30,7 +42,10 @@ export const loadPlan = defineKind({
     ],
   },
   compute: (request) => {
-    const outcome = planRequest(request, request.levelBelowRimM);
+    const rows = request.segments.map((segment, row) => ({ ...segment, id: String(row) }));
+    const level = levelOfTarget(request.reel, rows, request.counter, request.fill);
+    if (!level.ok) return { ok: false, fields: [{ path: 'fill', message: level.message }] };
+    const outcome = planRequest(request, level.value);
     if (!outcome.ok) return { ok: false, fields: [{ path: 'segments', message: outcome.message }] };
     const plan = outcome.value;
     const index = request.segments.findIndex((segment) => segment.lengthM === null);
@@ -47,6 +62,7 @@ export const loadPlan = defineKind({
         solvedLengthPlusMinusM: solved.lengthM.plusMinus,
         mainlyFrom: solved.lengthM.mainlyFrom,
         finalDiameterM: plan.finalDiameterM.value,
+        levelBelowRimM: level.value,
         segments: plan.segments.map((segment) => ({
           name: segment.name,
           lengthM: segment.lengthM.value,

@@ -24,8 +24,23 @@ export function benchClosedForm(stacks: number): void {
       wound: true,
     }));
     const line = buildLoadedLine(spool, segments);
-    const truth = { ...spool, rimDiameterM: 1, lengthPerTurnM: 0.2, unitM: 1, digits: 3, rounds: true, pitchM: spool.widthM / 25, pitchRelativeSd: 0, crown: 0, packingRelativeSd: 0, seed };
-    const reel = layReel(truth, segments.map((segment) => ({ ...segment, strain: 0 })));
+    const truth = {
+      ...spool,
+      rimDiameterM: 1,
+      lengthPerTurnM: 0.2,
+      unitM: 1,
+      digits: 3,
+      rounds: true,
+      pitchM: spool.widthM / 25,
+      pitchRelativeSd: 0,
+      crown: 0,
+      packingRelativeSd: 0,
+      seed,
+    };
+    const reel = layReel(
+      truth,
+      segments.map((segment) => ({ ...segment, strain: 0 })),
+    );
     for (let k = 0; k < 5; k += 1) {
       const lengthM = line.woundLengthM * between(0.02, 0.99);
       const turns = turnsOff(reel, lengthM);
@@ -36,5 +51,8 @@ export function benchClosedForm(stacks: number): void {
     }
   }
   row('within max(0.5 %, 0.6 turn)', `${((100 * within) / checks).toFixed(2)} % of ${checks}`);
-  row('off beyond 30 m, median and 99th percentile', `${(100 * percentile(relative, 0.5)).toFixed(2)} %, ${(100 * percentile(relative, 0.99)).toFixed(2)} %`);
+  row(
+    'off beyond 30 m, median and 99th percentile',
+    `${(100 * percentile(relative, 0.5)).toFixed(2)} %, ${(100 * percentile(relative, 0.99)).toFixed(2)} %`,
+  );
 }

@@ -54,8 +54,10 @@ function makeRod(seed: number): Rod {
   }
 }
 
-const exactReading = (rod: Rod, truth: LoadedLine, walkedM: number): number => (spoolStateAt(truth, Math.min(walkedM, truth.woundLengthM)).turns * rod.constantM) / FOOT_M;
-const walk = (rod: Rod, truth: LoadedLine): number => Math.round(exactReading(rod, truth, WALK_M + WALK_SD_M * normalDeviate(rod.random)));
+const exactReading = (rod: Rod, truth: LoadedLine, walkedM: number): number =>
+  (spoolStateAt(truth, Math.min(walkedM, truth.woundLengthM)).turns * rod.constantM) / FOOT_M;
+const walk = (rod: Rod, truth: LoadedLine): number =>
+  Math.round(exactReading(rod, truth, WALK_M + WALK_SD_M * normalDeviate(rod.random)));
 const isTrue = (rod: Rod, truth: LoadedLine): boolean => Math.abs(exactReading(rod, truth, WALK_M) / 100 - 1) <= 0.01;
 
 interface Result {
@@ -74,7 +76,11 @@ function byAdvice(rod: Rod): Result | null {
     const reading = walk(rod, truth);
     if (reading === 100 && walks === null) walks = made;
     const trial: TapeTrial = { trueLengthM: WALK_M, reading, strippedBeforeM: 0 };
-    const advice = firstAdvice(believed, FOOT_M, trial, { limitDiameterM: rod.rimM * 1.02, diameterSdM: 0.01 * rod.rimM, areaRelativeSd: 0.05 });
+    const advice = firstAdvice(believed, FOOT_M, trial, {
+      limitDiameterM: rod.rimM * 1.02,
+      diameterSdM: 0.01 * rod.rimM,
+      areaRelativeSd: 0.05,
+    });
     if (!advice.ok && advice.reason !== 'already-true') return null;
     const stripM = advice.ok ? advice.value.stripM.value : 0;
     truth = withTopStripped(truth, stripM);
@@ -105,10 +111,14 @@ function bySteps(rod: Rod, halving: boolean): Result {
 }
 
 function say(name: string, results: readonly Result[]): void {
-  const after = (n: number): string => ((100 * results.filter((result) => result.trueAfter[n - 1]).length) / results.length).toFixed(1);
+  const after = (n: number): string =>
+    ((100 * results.filter((result) => result.trueAfter[n - 1]).length) / results.length).toFixed(1);
   const walks = results.map((result) => result.walks ?? MOST_WALKS + 1).toSorted((a, b) => a - b);
   const median = walks[Math.floor(walks.length / 2)] ?? NaN;
-  row(`${name}: within 1 % after one, two adjustments; median walks`, `${after(1)} %, ${after(2)} %; ${median > MOST_WALKS ? `over ${MOST_WALKS}` : median}`);
+  row(
+    `${name}: within 1 % after one, two adjustments; median walks`,
+    `${after(1)} %, ${after(2)} %; ${median > MOST_WALKS ? `over ${MOST_WALKS}` : median}`,
+  );
 }
 
 export function benchFirstAdvice(rods: number): void {

@@ -47,6 +47,26 @@ test('bad input gets a sentence, stores nothing and loses nothing', async ({ pag
   await page.getByRole('button', { name: 'Back to what is stored' }).click();
 });
 
+test('a fill can be asked for in four ways, and full and true are weighed against each other', async ({ page }) => {
+  await openRig(page, 'Halyard Lark', 'Plain nylon rod, stern');
+  await openStation(page, 'Load');
+  await page.getByRole('button', { name: 'Plan a new load' }).click();
+  const answer = page.getByRole('region', { name: 'How much goes on' });
+  const solved = answer.locator('.text-4xl');
+  const full = await solved.innerText();
+  await expect(answer.getByText(/With this fill the counter would read/)).toBeVisible();
+  await page.getByLabel('Fill it', { exact: true }).selectOption('counter-true');
+  await expect(solved).not.toHaveText(full);
+  await expect(answer.getByText(/True on average over|True and full differ/)).toBeVisible();
+  await page.getByLabel('to', { exact: true }).fill('10');
+  await expect(page.getByText('The range must end beyond its start.')).toBeVisible();
+  await page.getByLabel('Fill it', { exact: true }).selectOption('depth-share');
+  await page.getByLabel('Share of the depth, per cent').fill('50');
+  await expect(answer.getByText(/7\.0 mm under the rim|6\.[89] mm under the rim/)).toBeVisible();
+  await page.getByRole('button', { name: 'Back to what is stored' }).click();
+  await expect(solved).toHaveText(full);
+});
+
 test('a new boat starts empty and is led to its first plan', async ({ page }) => {
   const boat = `Bench ${randomUUID().slice(0, 8)}`;
   await page.goto('/');

@@ -1,0 +1,52 @@
+'use client';
+
+import type { FillTarget } from '@/core/load/fillTarget';
+import { plannedCounterError } from '@/core/rig/fillOfRig';
+import type { RigRecord } from '@/core/rig/record';
+import type { LoadedLine } from '@/core/spool/loadedLine';
+import { useUnits } from '@/components/units/UnitsProvider';
+import { DEFAULT_RANGE_M } from './fillDraft';
+
+/** Full and true are two wishes: what the chosen fill does to the other one. */
+export function FillConflict({
+  record,
+  line,
+  target,
+  levelBelowRimM,
+}: {
+  record: RigRecord;
+  line: LoadedLine;
+  target: FillTarget;
+  levelBelowRimM: number;
+}) {
+  const { format } = useUnits();
+  const range = target.kind === 'counter-true' ? { from: target.fromM, to: target.toM } : DEFAULT_RANGE_M;
+  const error = plannedCounterError(record, line, range.from, range.to);
+  if (error === null) return null;
+  const words = `${format.length(range.from)} to ${format.length(range.to)}`;
+  if (target.kind === 'counter-true' && levelBelowRimM < 0) {
+    return (
+      <p role="alert" className="border-l-4 border-warn bg-warn/10 px-3 py-2 text-sm">
+        <b>True and full differ.</b> To be true over {words} the line would have to stand{' '}
+        {format.small(-levelBelowRimM)} above the rim. Fill it under the rim instead and use the correction table, or
+        take a thicker line for the backing.
+      </p>
+    );
+  }
+  if (target.kind === 'counter-true') {
+    return (
+      <p className="text-sm">
+        True on average over {words}, by{' '}
+        {record.calibration ? 'the constant that a test of this reel gave' : "the maker's statement of the counter"}:
+        that leaves {format.small(levelBelowRimM)} of the spool empty.
+      </p>
+    );
+  }
+  return (
+    <p className="text-sm">
+      With this fill the counter would read {format.percent(Math.abs(error))} {error >= 0 ? 'high' : 'low'} on average
+      from {words} out (a usual working range, taken as a default). Choose “so that the counter is true” to fill for
+      that instead.
+    </p>
+  );
+}

@@ -1,0 +1,91 @@
+'use client';
+
+import { DEFAULT_LEVEL_BELOW_RIM_M } from '@/core/load/defaults';
+import type { FillTarget } from '@/core/load/fillTarget';
+import { QuantityField } from '@/components/fields/QuantityField';
+import { ChoiceField, TextField } from '@/components/fields/TextField';
+import { LIMITS } from '@/usecases/limits';
+import { DEFAULT_RANGE_M, targetOf, type FillDraft } from './fillDraft';
+
+const KINDS: readonly { value: FillTarget['kind']; text: string }[] = [
+  { value: 'below-rim', text: 'so far under the rim' },
+  { value: 'depth-share', text: 'a share of the depth' },
+  { value: 'mark', text: "a mark: maker's line, groove" },
+  { value: 'counter-true', text: 'so that the counter is true' },
+];
+
+/** Where the fill is to end, in whichever way a person thinks of it. */
+export function FillField({
+  fill,
+  fullDiameterM,
+  hasCounter,
+  onChange,
+}: {
+  fill: FillDraft;
+  fullDiameterM: number;
+  hasCounter: boolean;
+  onChange: (fill: FillDraft) => void;
+}) {
+  const change = (part: Partial<FillDraft>): void => onChange({ ...fill, ...part });
+  const options = hasCounter ? KINDS : KINDS.filter(({ value }) => value !== 'counter-true');
+  const unreadable = targetOf(fill, fullDiameterM) === null;
+  return (
+    <div className="flex flex-col gap-2">
+      <ChoiceField label="Fill it" value={fill.kind} options={options} onChange={(kind) => change({ kind })} />
+      {fill.kind === 'below-rim' && (
+        <QuantityField
+          label="Finished level, under the rim"
+          quantity="smallLength"
+          typed={fill.level}
+          initialSi={DEFAULT_LEVEL_BELOW_RIM_M}
+          limits={LIMITS.levelBelowRimM}
+          onTyped={(level) => change({ level })}
+          hint="2 mm is this product's default: just under full, with room for careless rewinding."
+        />
+      )}
+      {fill.kind === 'depth-share' && (
+        <TextField
+          label="Share of the depth, per cent"
+          inputMode="decimal"
+          figures
+          value={fill.sharePercent}
+          onChange={(sharePercent) => change({ sharePercent })}
+          error={unreadable ? 'Between 5 and 110 per cent of the depth from arbor to rim.' : undefined}
+          hint="of the way from arbor to rim"
+        />
+      )}
+      {fill.kind === 'mark' && (
+        <QuantityField
+          label="Diameter at the mark"
+          quantity="smallLength"
+          typed={fill.mark}
+          initialSi={fullDiameterM}
+          limits={LIMITS.fullDiameterM}
+          onTyped={(mark) => change({ mark })}
+          hint="measured across the spool at the mark"
+        />
+      )}
+      {fill.kind === 'counter-true' && (
+        <div className="grid grid-cols-2 gap-2">
+          <QuantityField
+            label="Working from"
+            quantity="length"
+            typed={fill.from}
+            initialSi={DEFAULT_RANGE_M.from}
+            limits={LIMITS.walkLengthM}
+            onTyped={(from) => change({ from })}
+          />
+          <QuantityField
+            label="to"
+            quantity="length"
+            typed={fill.to}
+            initialSi={DEFAULT_RANGE_M.to}
+            limits={LIMITS.walkLengthM}
+            onTyped={(to) => change({ to })}
+            error={unreadable ? 'The range must end beyond its start.' : undefined}
+          />
+        </div>
+      )}
+    </div>
+  );
+}

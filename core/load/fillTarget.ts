@@ -1,0 +1,128 @@
+import type { Counter } from '../counter/counter';
+import { bisect } from '../numerics/bisect';
+import { failure, requirePositive, success, type Outcome } from '../result';
+import { spoolStateAt, type LoadedLine } from '../spool/loadedLine';
+import { solveSegment, type SegmentToSolve } from '../spool/solveSegment';
+
+/**
+ * Where a fill is to end:
+ * - below-rim: so far under the rim (m), negative above it
+ * - depth-share: at a share of the depth between arbor and rim
+ * - mark: at a diameter, such as the maker's full line or a fly reel's groove (m)
+ * - counter-true: where the counter is true over a working range of length out (m)
+ */
+export type FillTarget =
+  | { readonly kind: 'below-rim'; readonly levelBelowRimM: number }
+  | { readonly kind: 'depth-share'; readonly share: number }
+  | { readonly kind: 'mark'; readonly diameterM: number }
+  | { readonly kind: 'counter-true'; readonly fromM: number; readonly toM: number };
+
+export interface ReelToFill {
+  readonly arborDiameterM: number;
+  readonly widthM: number;
+  readonly fullDiameterM: number;
+}
+
+export type FillProblem = 'no-counter' | 'out-of-reach' | 'below-the-arbor' | 'range-longer-than-line' | 'does-not-fit';
+
+/** Places of the working range at which the counter's error is looked at. */
+const RANGE_STATIONS = 9;
+
+/**
+ * How deep under the rim a fill target lies.
+ *
+ * @param reel spool dimensions (m)
+ * @param segments the stack from the arbor, one length unknown; used by 'counter-true' only
+ * @param counter the counter with its best constant, or null
+ * @param target what is wanted
+ * @returns level below the rim (m), negative above it; or why the target cannot be named
+ */
+export function levelOfTarget(
+  reel: ReelToFill,
+  segments: readonly SegmentToSolve[],
+  counter: Counter | null,
+  target: FillTarget,
+): Outcome<number, FillProblem> {
+  const { arborDiameterM, fullDiameterM } = reel;
+  requirePositive('levelOfTarget', { arborDiameterM, fullDiameterM, depthM: fullDiameterM - arborDiameterM });
+  switch (target.kind) {
+    case 'below-rim':
+      return aboveTheArbor(reel, target.levelBelowRimM);
+    case 'depth-share':
+      return aboveTheArbor(reel, ((1 - target.share) * (fullDiameterM - arborDiameterM)) / 2);
+    case 'mark':
+      return aboveTheArbor(reel, (fullDiameterM - target.diameterM) / 2);
+    case 'counter-true':
+      return counterTrueLevel(reel, segments, counter, target.fromM, target.toM);
+  }
+}
+
+function aboveTheArbor(reel: ReelToFill, levelBelowRimM: number): Outcome<number, FillProblem> {
+  const depthM = (reel.fullDiameterM - reel.arborDiameterM) / 2;
+  if (levelBelowRimM < depthM) return success(levelBelowRimM);
+  return failure('below-the-arbor', 'That fill would end below the arbor: nothing would be on the spool.', { depthM });
+}
+
+/**
+ * Mean relative error of the counter over a working range of wound line out.
+ *
+ * @param line the loaded line
+ * @param counter its counter
+ * @param fromM start of the range (m off the spool), above 0
+ * @param toM end of the range (m), at most what is wound
+ * @returns 0 when true on average; positive when it reads high
+ */
+export function meanCounterError(line: LoadedLine, counter: Counter, fromM: number, toM: number): number {
+  requirePositive('meanCounterError', { fromM, toM });
+  const errors = Array.from({ length: RANGE_STATIONS }, (_, index) => {
+    const lengthM = fromM + ((toM - fromM) * index) / (RANGE_STATIONS - 1);
+    return (spoolStateAt(line, lengthM).turns * counter.lengthPerTurnM) / lengthM - 1;
+  });
+  return errors.reduce((sum, error) => sum + error, 0) / RANGE_STATIONS;
+}
+
+/** Largest diameter looked at, as a share of the rim's: further out no adjustment of a fill is meant. */
+const WIDEST = 1.3;
+
+function counterTrueLevel(
+  reel: ReelToFill,
+  segments: readonly SegmentToSolve[],
+  counter: Counter | null,
+  fromM: number,
+  toM: number,
+): Outcome<number, FillProblem> {
+  if (!counter) return failure('no-counter', 'This reel has no counter that could be made true.');
+  const lineAt = (diameterM: number): LoadedLine | null => {
+    const solved = solveSegment(reel, segments, diameterM);
+    return solved.ok ? solved.value.line : null;
+  };
+  // The least fill is the one that the known segments need and that holds the working range.
+  const enough = (diameterM: number): boolean => (lineAt(diameterM)?.woundLengthM ?? 0) > toM;
+  const widestM = reel.fullDiameterM * WIDEST;
+  if (!enough(widestM)) {
+    return failure('range-longer-than-line', 'The working range is longer than the line that this reel holds.', {
+      toM,
+    });
+  }
+  const start = reel.arborDiameterM * 1.001;
+  const leastM = enough(start)
+    ? start
+    : (() => {
+        const edge = bisect((diameterM) => (enough(diameterM) ? 1 : -1), start, widestM, 1e-6);
+        return edge.ok ? edge.value.root + 2e-6 : widestM;
+      })();
+  const error = (diameterM: number): number => {
+    const line = lineAt(diameterM);
+    return line ? meanCounterError(line, counter, fromM, Math.min(toM, line.woundLengthM)) : NaN;
+  };
+  const root = bisect(error, leastM, widestM, 1e-6);
+  if (!root.ok) {
+    return failure(
+      'out-of-reach',
+      (root.figures.atHigh ?? 0) > 0
+        ? 'Even far above the rim this counter would read high: its constant is too large for this reel.'
+        : 'Even with the least line this counter would read low: its constant is too small for this reel.',
+    );
+  }
+  return success((reel.fullDiameterM - root.value.root) / 2);
+}
