@@ -200,6 +200,7 @@ async function workThrough(boatId: string, rigId: string, rig: DemoRig, walkM: n
         segmentId: segment.id,
         reading: shown.reading,
         instrument: shown.instrument,
+        lengthByCounter: false,
         note: '',
       }),
     );

@@ -11,7 +11,7 @@ const WIDTH = 340;
  * The spool cut along its axle, to scale: what is on it, segment by segment, and how far it has emptied
  * at the cursor.
  */
-export function SpoolSection({ view, cursorM }: { view: RigView; cursorM: number }) {
+export function SpoolSection({ view, cursorM, caption }: { view: RigView; cursorM: number; caption?: string }) {
   const { format } = useUnits();
   const { line } = view.current;
   const rimM = view.record.reel.fullDiameterM.value;
@@ -97,8 +97,12 @@ export function SpoolSection({ view, cursorM }: { view: RigView; cursorM: number
         </g>
       </svg>
       <figcaption className="text-sm">
-        Wound to <b className="figures">{format.small(line.fullDiameterM)}</b> of {format.small(rimM)}:{' '}
-        {belowRimM >= 0 ? `${format.small(belowRimM)} under the rim` : `${format.small(-belowRimM)} above the rim`}.
+        {caption ?? (
+          <>
+            Wound to <b className="figures">{format.small(line.fullDiameterM)}</b> of {format.small(rimM)}:{' '}
+            {belowRimM >= 0 ? `${format.small(belowRimM)} under the rim` : `${format.small(-belowRimM)} above the rim`}.
+          </>
+        )}
       </figcaption>
     </figure>
   );

@@ -77,12 +77,7 @@ export function PlanPanel() {
   const takeToBench = async (): Promise<void> => {
     const version = kept ? await save() : record.version;
     if (version === null || levelM === null) return;
-    await sendNow(
-      'POST',
-      `/api/boats/${record.boat.id}/rigs/${record.id}/loads`,
-      { version, levelBelowRimM: levelM },
-      'Winding can begin.',
-    );
+    await sendNow('POST', `/api/boats/${record.boat.id}/rigs/${record.id}/loads`, { version, levelBelowRimM: levelM });
   };
   const busy = state.kind === 'sending';
   return (

@@ -41,7 +41,7 @@ export function Toasts({ children }: { children: ReactNode }) {
             </Toast.Close>
           </Toast.Root>
         ))}
-        <Toast.Viewport className="fixed right-2 bottom-2 z-50 flex w-96 max-w-[calc(100vw-1rem)] flex-col gap-2 outline-none" />
+        <Toast.Viewport className="fixed top-2 right-2 z-50 flex w-96 max-w-[calc(100vw-1rem)] flex-col gap-2 outline-none" />
       </Toast.Provider>
     </ToastContext>
   );

@@ -1,57 +1,78 @@
 import { buildLoadedLine } from '../spool/loadedLine';
-import { asWound, type WoundSegment } from './asWound';
-import { fittedPacking } from './fittedPacking';
+import { asWound, type MeasuredLevel, type WoundSegment } from './asWound';
 
 const SPOOL = { arborDiameterM: 0.032, widthM: 0.029 };
 const TRUE_STACK = [
   { id: 'a', name: 'a', lengthM: 110, lineDiameterM: 0.0004, packing: 0.71, wound: true },
-  { id: 'b', name: 'b', lengthM: 45, lineDiameterM: 0.0007, packing: 0.65, wound: true },
+  { id: 'b', name: 'b', lengthM: 45, lineDiameterM: 0.0007, packing: 0.6, wound: true },
 ];
 const TRUTH = buildLoadedLine(SPOOL, TRUE_STACK);
 
-/** As the person believes it: packing 6 % lower, the first length only planned, the turns noted. */
+/** As the person believes it: other packings, the first length only planned, the turns noted. */
 const believed = (lengthKnown: boolean): WoundSegment[] =>
   TRUE_STACK.map((segment, index) => ({
     ...segment,
     lengthM: index === 0 ? 100 : segment.lengthM,
-    packing: segment.packing / 1.06,
+    packing: 0.66,
     notedTurns: TRUTH.segments[index]?.turns ?? null,
     lengthKnown: index === 1 || lengthKnown,
   }));
 
+const after = (id: string, diameterM: number): MeasuredLevel => ({ afterSegmentId: id, diameterM });
+
 describe('asWound', () => {
-  it('gives back the true packing and length from turns and level', () => {
-    const wound = asWound(SPOOL, believed(false), TRUTH.fullDiameterM);
-    expect(wound.ok).toBe(true);
-    if (!wound.ok) return;
-    expect(wound.value.packingFactor).toBeCloseTo(1.06, 3);
-    expect(wound.value.line.segments[0]?.lengthM).toBeCloseTo(110, 1);
+  it('gives back every packing and length from turns and a level after each segment', () => {
+    const wound = asWound(SPOOL, believed(false), [
+      after('a', TRUTH.segments[0]?.outerDiameterM ?? NaN),
+      after('b', TRUTH.fullDiameterM),
+    ]);
+    if (!wound.ok) throw new Error(wound.message);
+    expect(wound.value.line.segments[0]?.packing).toBeCloseTo(0.71, 6);
+    expect(wound.value.line.segments[1]?.packing).toBeCloseTo(0.6, 6);
+    expect(wound.value.line.segments[0]?.lengthM).toBeCloseTo(110, 6);
+  });
+
+  it('puts one factor on all when only the last level was measured', () => {
+    const wound = asWound(SPOOL, believed(true), [after('b', TRUTH.fullDiameterM)]);
+    if (!wound.ok) throw new Error(wound.message);
+    const [a, b] = wound.value.line.segments;
+    expect(a?.packing).toBeCloseTo(b?.packing ?? NaN, 12);
+    expect((a?.packing ?? NaN) / 0.66).toBeCloseTo(wound.value.packingFactor, 9);
     expect(wound.value.line.fullDiameterM).toBeCloseTo(TRUTH.fullDiameterM, 9);
   });
 
+  it('leaves what lies above the last level as it was believed', () => {
+    const wound = asWound(SPOOL, believed(false), [after('a', TRUTH.segments[0]?.outerDiameterM ?? NaN)]);
+    expect(wound.ok && wound.value.line.segments[1]?.packing).toBe(0.66);
+  });
+
   it('keeps a length that was known before winding', () => {
-    const wound = asWound(SPOOL, believed(true), TRUTH.fullDiameterM);
+    const wound = asWound(SPOOL, believed(true), [after('b', TRUTH.fullDiameterM)]);
     expect(wound.ok && wound.value.line.segments[0]?.lengthM).toBe(100);
   });
 
-  it('rests on believed packing without a level', () => {
-    const wound = asWound(SPOOL, believed(false), null);
+  it('rests on believed packing without a level, and passes over what is let out by hand', () => {
+    const leader: WoundSegment = {
+      id: 'l',
+      name: 'l',
+      lengthM: 5,
+      lineDiameterM: 0.0009,
+      packing: 0.6,
+      wound: false,
+      notedTurns: null,
+      lengthKnown: true,
+    };
+    const wound = asWound(SPOOL, [...believed(false), leader], []);
     expect(wound).toMatchObject({ ok: true, value: { packingFactor: 1 } });
+    expect(wound.ok && wound.value.line.handLinedLengthM).toBe(5);
   });
 
   it('refuses a level that no packing gives', () => {
-    expect(asWound(SPOOL, believed(true), 0.1)).toMatchObject({ ok: false, reason: 'implausible-level' });
-    expect(asWound(SPOOL, believed(true), 0.0325)).toMatchObject({ ok: false, reason: 'implausible-level' });
-  });
-});
-
-describe('fittedPacking', () => {
-  it('moves wound segments only, all by one factor', () => {
-    const rows = [...TRUE_STACK, { id: 'l', name: 'l', lengthM: 5, lineDiameterM: 0.0009, packing: 0.6, wound: false }];
-    const fitted = fittedPacking(SPOOL, rows, TRUTH.fullDiameterM * 0.99);
-    if (!fitted.ok) throw new Error(fitted.message);
-    expect(fitted.value.factor).toBeGreaterThan(1);
-    expect(fitted.value.segments[0]?.packing).toBeCloseTo(0.71 * fitted.value.factor, 12);
-    expect(fitted.value.segments[2]?.packing).toBe(0.6);
+    expect(asWound(SPOOL, believed(true), [after('b', 0.1)])).toMatchObject({ ok: false, reason: 'implausible-level' });
+    expect(asWound(SPOOL, believed(true), [after('b', 0.0325)])).toMatchObject({
+      ok: false,
+      reason: 'implausible-level',
+    });
+    expect(() => asWound(SPOOL, believed(true), [after('b', 0.06), after('a', 0.05)])).toThrow(/order of winding/);
   });
 });

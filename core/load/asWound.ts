@@ -1,8 +1,7 @@
-import { buildLoadedLine, type LoadedLine, type SegmentToLoad } from '../spool/loadedLine';
-import { woundAreaM2, woundDiameterM, type SpoolGeometry } from '../spool/spoolGeometry';
-import { lengthWoundOnM } from '../spool/turns';
 import { failure, success, type Outcome } from '../result';
-import { fittedPacking } from './fittedPacking';
+import { buildLoadedLine, type LoadedLine, type SegmentToLoad } from '../spool/loadedLine';
+import { spoolVolumeM3, woundAreaM2, woundDiameterM, type SpoolGeometry } from '../spool/spoolGeometry';
+import { lengthWoundOnM } from '../spool/turns';
 
 /** A segment that has been wound: its planned figures, and the turns that the counter saw. */
 export interface WoundSegment extends SegmentToLoad {
@@ -12,9 +11,15 @@ export interface WoundSegment extends SegmentToLoad {
   readonly lengthKnown: boolean;
 }
 
+/** A wound diameter that was measured when a segment's end had just gone on. */
+export interface MeasuredLevel {
+  readonly afterSegmentId: string;
+  readonly diameterM: number;
+}
+
 export interface AsWound {
   readonly line: LoadedLine;
-  /** Factor that the measured level puts on the believed packing; 1 without a level. */
+  /** Factor that the measured levels put on the believed packing, over all wound line; 1 without a level. */
   readonly packingFactor: number;
 }
 
@@ -23,48 +28,97 @@ const PASSES = 20;
 
 /**
  * The line that is really on the spool after winding: lengths stopped by the counter follow from the
- * turns that were noted, lengths known beforehand stay, and the measured level sets the packing.
- * Lengths from turns depend a little on packing and the other way round, so both are repeated until
- * they agree.
+ * turns that were noted, lengths known beforehand stay, and measured levels set the packing. Each level
+ * speaks for the segments wound since the level before it, and puts one factor on their packing, since one
+ * level cannot tell segments apart; what lies above the last level keeps its believed packing.
+ *
+ * Lengths from turns depend a little on packing and the other way round, so both are repeated until they
+ * agree.
  *
  * @param spool bare spool
  * @param segments in order from the arbor
- * @param measuredDiameterM wound diameter at the end (m), or null when it was not measured
- * @returns the line; or 'implausible-level' when no believable packing gives that level
+ * @param levels measured diameters, in the order of winding, one a segment at most
+ * @returns the line; or 'implausible-level' when no believable packing gives one of the levels
  */
 export function asWound(
   spool: SpoolGeometry,
   segments: readonly WoundSegment[],
-  measuredDiameterM: number | null,
+  levels: readonly MeasuredLevel[],
 ): Outcome<AsWound, 'implausible-level'> {
-  let factor = 1;
-  for (let pass = 0; pass < PASSES; pass += 1) {
-    const withLengths = lengthsFromTurns(spool, segments, factor);
-    if (measuredDiameterM === null) return success({ line: buildLoadedLine(spool, withLengths), packingFactor: 1 });
-    const fitted = fittedPacking(spool, withLengths, measuredDiameterM);
-    if (!fitted.ok) return fitted;
-    const nextFactor = factor * fitted.value.factor;
-    if (!(nextFactor > 0.5 && nextFactor < 2)) return failure('implausible-level', 'No packing gives that level.');
-    const change = Math.abs(nextFactor / factor - 1);
-    factor = nextFactor;
+  let factors: readonly number[] = segments.map(() => 1);
+  for (let pass = 0; pass < PASSES && levels.length > 0; pass += 1) {
+    const next = refit(spool, segments, levels, factors);
+    if (!next.ok) return next;
+    const change = Math.max(...next.value.map((factor, index) => Math.abs(factor / (factors[index] ?? 1) - 1)));
+    factors = next.value;
     // A relative change of 1e-9 in packing is far below a millimetre of line.
     if (change < 1e-9) break;
   }
-  return success({ line: buildLoadedLine(spool, lengthsFromTurns(spool, segments, factor)), packingFactor: factor });
+  const line = buildLoadedLine(spool, lengthsFromTurns(spool, segments, factors));
+  const fittedM3 = volumeM3(line.segments);
+  const believedM3 = line.segments.reduce(
+    (sum, segment, index) => sum + volumeM3([segment]) * (factors[index] ?? 1),
+    0,
+  );
+  return success({ line, packingFactor: fittedM3 > 0 ? believedM3 / fittedM3 : 1 });
 }
 
-function lengthsFromTurns(spool: SpoolGeometry, segments: readonly WoundSegment[], factor: number): SegmentToLoad[] {
-  let volumeM3 = 0;
-  return segments.map(({ notedTurns, lengthKnown, ...segment }) => {
+/** One round: what the levels say of the packing, given the lengths that the present factors give. */
+function refit(
+  spool: SpoolGeometry,
+  segments: readonly WoundSegment[],
+  levels: readonly MeasuredLevel[],
+  factors: readonly number[],
+): Outcome<readonly number[], 'implausible-level'> {
+  const laid = lengthsFromTurns(spool, segments, factors);
+  const next = [...factors];
+  let from = 0;
+  let belowM3 = 0;
+  for (const level of levels) {
+    const to = segments.findIndex((segment) => segment.id === level.afterSegmentId);
+    if (to < from) throw new RangeError('asWound: levels must follow the order of winding');
+    const measuredM3 = spoolVolumeM3(spool, level.diameterM) - belowM3;
+    const ratio = volumeM3(laid.slice(from, to + 1)) / measuredM3;
+    for (let index = from; index <= to; index += 1) {
+      const factor = (factors[index] ?? 1) * ratio;
+      if (!(factor > 2 / 3 && factor < 1.5)) {
+        return failure(
+          'implausible-level',
+          'That level would need the line to pack more than a third tighter or looser than lines do. ' +
+            'Was it measured from the rim, and was everything on?',
+          { factor },
+        );
+      }
+      next[index] = factor;
+    }
+    belowM3 += measuredM3;
+    from = to + 1;
+  }
+  return success(next);
+}
+
+function volumeM3(segments: readonly SegmentToLoad[]): number {
+  return segments.reduce(
+    (sum, segment) => sum + (segment.wound ? woundAreaM2(segment.lineDiameterM, segment.packing) * segment.lengthM : 0),
+    0,
+  );
+}
+
+function lengthsFromTurns(
+  spool: SpoolGeometry,
+  segments: readonly WoundSegment[],
+  factors: readonly number[],
+): SegmentToLoad[] {
+  let takenM3 = 0;
+  return segments.map(({ notedTurns, lengthKnown, ...segment }, index) => {
     if (!segment.wound) return segment;
-    const packing = segment.packing * factor;
+    const packing = segment.packing * (factors[index] ?? 1);
     const areaM2 = woundAreaM2(segment.lineDiameterM, packing);
-    const innerDiameterM = woundDiameterM(spool, volumeM3);
     const lengthM =
       notedTurns === null || lengthKnown || notedTurns <= 0
         ? segment.lengthM
-        : lengthWoundOnM(notedTurns, innerDiameterM, areaM2, spool.widthM);
-    volumeM3 += areaM2 * lengthM;
+        : lengthWoundOnM(notedTurns, woundDiameterM(spool, takenM3), areaM2, spool.widthM);
+    takenM3 += areaM2 * lengthM;
     return { ...segment, packing, lengthM };
   });
 }

@@ -26,7 +26,9 @@ export function loadBasis(record: RigRecord): Basis {
 export function countBasis(record: RigRecord, line: LoadedLine): Basis {
   const basis: Record<string, string> = {
     'the load': record.load?.id ?? 'none',
-    'the level on the spool': basisFigure(record.load?.levelBelowRimM ?? null),
+    'the level on the spool': [...(record.load?.levels ?? []), record.load?.levelBelowRimM ?? null]
+      .map((level) => basisFigure(typeof level === 'object' && level !== null ? level.levelBelowRimM : level))
+      .join(', '),
   };
   for (const segment of record.load?.segments ?? []) {
     const present = line.segments.find((candidate) => candidate.id === segment.segmentId);

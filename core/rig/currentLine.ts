@@ -1,6 +1,6 @@
 import type { CounterEvidence, CorrectionOptions } from '../calibration/correctionTable';
 import { countsWoundOn, turnsForCounts, type Counter } from '../counter/counter';
-import { asWound, type WoundSegment } from '../load/asWound';
+import { asWound, type MeasuredLevel, type WoundSegment } from '../load/asWound';
 import { DEFAULT_LEVEL_BELOW_RIM_M, LEVEL_SD_M } from '../load/defaults';
 import { failure, success, type Outcome } from '../result';
 import { buildLoadedLine, type LoadedLine } from '../spool/loadedLine';
@@ -35,12 +35,7 @@ export function currentLine(record: RigRecord): Outcome<CurrentLine, NoLine> {
 function woundLine(record: RigRecord, load: LoadRecord): Outcome<CurrentLine, NoLine> {
   const { reel } = record;
   const spool = { arborDiameterM: reel.arborDiameterM.value, widthM: reel.widthM.value };
-  const levelM = load.levelBelowRimM;
-  const wound = asWound(
-    spool,
-    woundSegments(record, load),
-    levelM === null ? null : reel.fullDiameterM.value - 2 * levelM,
-  );
+  const wound = asWound(spool, woundSegments(record, load), measuredLevels(record, load));
   if (!wound.ok) return wound;
   const changed = wound.value.line.segments
     .map((segment) => {
@@ -55,12 +50,24 @@ function woundLine(record: RigRecord, load: LoadRecord): Outcome<CurrentLine, No
     line: buildLoadedLine(spool, changed),
     state: 'wound',
     packingFactor: wound.value.packingFactor,
-    levelMeasured: levelM !== null,
+    levelMeasured: load.levelBelowRimM !== null,
+  });
+}
+
+/** The levels measured over a load, as diameters in the order of winding; of two after one segment the newer counts. */
+export function measuredLevels(record: RigRecord, load: LoadRecord): readonly MeasuredLevel[] {
+  const rimM = record.reel.fullDiameterM.value;
+  const last = load.segments.findLast((segment) => segment.wound);
+  return load.segments.flatMap((segment) => {
+    const atEnd = segment === last ? load.levelBelowRimM : null;
+    const between = load.levels.findLast((level) => level.segmentId === segment.segmentId)?.levelBelowRimM ?? null;
+    const levelM = atEnd ?? between;
+    return levelM === null ? [] : [{ afterSegmentId: segment.segmentId, diameterM: rimM - 2 * levelM }];
   });
 }
 
 /** The segments of a load with the spool turns behind the readings that were noted. */
-function woundSegments(record: RigRecord, load: LoadRecord): readonly WoundSegment[] {
+export function woundSegments(record: RigRecord, load: LoadRecord): readonly WoundSegment[] {
   const counter = counterOf(record);
   return load.segments.map((segment) => {
     const entry = load.winding.findLast((candidate) => candidate.segmentId === segment.segmentId);
@@ -73,7 +80,7 @@ function woundSegments(record: RigRecord, load: LoadRecord): readonly WoundSegme
       lineDiameterM: segment.lineDiameterM,
       packing: segment.packing,
       wound: segment.wound,
-      lengthKnown: segment.lengthKnown,
+      lengthKnown: segment.lengthKnown && !entry?.lengthByCounter,
       notedTurns: counter && counts !== null ? turnsForCounts(counts, counter) : null,
     };
   });

@@ -103,6 +103,8 @@ export interface LoadRecord {
   readonly basis: Basis;
   readonly segments: readonly LoadSegmentRecord[];
   readonly winding: readonly WindingEntryRecord[];
+  /** Levels measured while winding, oldest first; the one at the end is `levelBelowRimM`. */
+  readonly levels: readonly LevelRecord[];
   readonly changes: readonly LineChangeRecord[];
   readonly version: number;
 }
@@ -130,8 +132,17 @@ export interface WindingEntryRecord {
   readonly segmentId: string;
   /** What the display showed at the end of the segment, from zero at its start; null without a counter. */
   readonly reading: number | null;
+  /** True where the line ended elsewhere than it was known to: its length then follows from the counts. */
+  readonly lengthByCounter: boolean;
   readonly instrument: string;
   readonly note: string;
+  readonly at: string;
+}
+
+/** A level measured with the end of a segment just on (m under the rim, negative above it). */
+export interface LevelRecord {
+  readonly segmentId: string;
+  readonly levelBelowRimM: number;
   readonly at: string;
 }
 

@@ -12,6 +12,7 @@ import { correctionOptions, counterEvidence, currentLine, type CurrentLine } fro
 import type { RigRecord } from './record';
 import { sessionPulls } from './sessionPulls';
 import { strengthOfRig } from './strengthOfRig';
+import { windingOutlook } from './windingOutlook';
 
 /** Everything that the lenses over one line need, derived once from its record. */
 export interface RigView {
@@ -28,20 +29,28 @@ export interface RigView {
 
 /** Derives the view of a rig, or null when it has no line that could be drawn. */
 export function rigView(record: RigRecord): RigView | null {
-  const current = currentLine(record);
-  if (!current.ok) return null;
+  const current = lineToShow(record);
+  if (!current) return null;
   const evidence = counterEvidence(record);
-  const correction = correctionOptions(record, current.value);
-  const constantM = evidence && correction ? bestConstantM(current.value.line, evidence, correction.unitM) : null;
+  const correction = correctionOptions(record, current);
+  const constantM = evidence && correction ? bestConstantM(current.line, evidence, correction.unitM) : null;
   return {
     record,
-    current: current.value,
+    current,
     evidence,
     correction,
     constantM,
-    strength: strengthOfRig(record, current.value.line),
+    strength: strengthOfRig(record, current.line),
     setForceN: acceptedForceN(record),
   };
+}
+
+/** While winding the line is what is on and what, from here, still goes on; else the current line. */
+function lineToShow(record: RigRecord): CurrentLine | null {
+  const outlook = windingOutlook(record);
+  if (outlook) return { line: outlook.line, state: 'planned', packingFactor: 1, levelMeasured: false };
+  const current = currentLine(record);
+  return current.ok ? current.value : null;
 }
 
 function acceptedForceN(record: RigRecord): number | null {

@@ -17,6 +17,8 @@ CREATE TABLE winding_entries (
   segment_id uuid NOT NULL,
   reading integer CHECK (reading >= 0),
   instrument text NOT NULL CHECK (length(instrument) BETWEEN 1 AND 80),
+  -- The line ended elsewhere than it was known to, so that its length follows from the counts.
+  length_by_counter boolean NOT NULL DEFAULT false,
   note text NOT NULL DEFAULT '' CHECK (length(note) <= 500),
   noted_at timestamptz NOT NULL DEFAULT clock_timestamp(),
   corrects_id uuid,
@@ -24,6 +26,20 @@ CREATE TABLE winding_entries (
   FOREIGN KEY (load_id, segment_id) REFERENCES load_segments (load_id, segment_id),
   FOREIGN KEY (boat_id, load_id) REFERENCES loads (boat_id, id),
   FOREIGN KEY (boat_id, corrects_id) REFERENCES winding_entries (boat_id, id),
+  UNIQUE (boat_id, id)
+);
+
+-- Levels measured while winding, with the end of a segment just on; the newest one after a segment counts.
+CREATE TABLE level_readings (
+  id uuid NOT NULL DEFAULT gen_random_uuid() PRIMARY KEY,
+  boat_id uuid NOT NULL,
+  load_id uuid NOT NULL,
+  segment_id uuid NOT NULL,
+  level_below_rim_m double precision NOT NULL CHECK (level_below_rim_m BETWEEN -0.02 AND 0.2),
+  instrument text NOT NULL CHECK (length(instrument) BETWEEN 1 AND 80),
+  noted_at timestamptz NOT NULL DEFAULT clock_timestamp(),
+  FOREIGN KEY (load_id, segment_id) REFERENCES load_segments (load_id, segment_id),
+  FOREIGN KEY (boat_id, load_id) REFERENCES loads (boat_id, id),
   UNIQUE (boat_id, id)
 );
 
@@ -178,6 +194,7 @@ CREATE UNIQUE INDEX drag_pulls_corrected_once ON drag_pulls (corrects_id);
 CREATE UNIQUE INDEX lever_points_corrected_once ON lever_points (corrects_id);
 
 CREATE INDEX winding_entries_of_load ON winding_entries (load_id, noted_at);
+CREATE INDEX level_readings_of_load ON level_readings (load_id, noted_at);
 CREATE INDEX line_changes_of_load ON line_changes (load_id, noted_at);
 CREATE INDEX counter_trials_of_load ON counter_trials (load_id, noted_at);
 CREATE INDEX strength_pulls_of_test ON strength_pulls (strength_test_id, noted_at);
@@ -188,6 +205,7 @@ CREATE INDEX drag_settings_of_rig ON drag_settings (rig_id, started_at);
 CREATE INDEX calibrations_of_rig ON calibrations (rig_id, accepted_at);
 
 CREATE TRIGGER append_only BEFORE UPDATE OR DELETE ON winding_entries FOR EACH ROW EXECUTE FUNCTION refuse_change_of_measurement();
+CREATE TRIGGER append_only BEFORE UPDATE OR DELETE ON level_readings FOR EACH ROW EXECUTE FUNCTION refuse_change_of_measurement();
 CREATE TRIGGER append_only BEFORE UPDATE OR DELETE ON line_changes FOR EACH ROW EXECUTE FUNCTION refuse_change_of_measurement();
 CREATE TRIGGER append_only BEFORE UPDATE OR DELETE ON counter_trials FOR EACH ROW EXECUTE FUNCTION refuse_change_of_measurement();
 CREATE TRIGGER append_only BEFORE UPDATE OR DELETE ON calibrations FOR EACH ROW EXECUTE FUNCTION refuse_change_of_measurement();
@@ -200,5 +218,5 @@ CREATE TRIGGER append_only BEFORE UPDATE OR DELETE ON log_entries FOR EACH ROW E
 -- Down Migration
 
 DROP TABLE log_entries, lever_points, drag_pulls, drag_settings, strength_pulls, strength_tests, calibrations,
-  counter_trials, line_changes, winding_entries;
+  counter_trials, line_changes, level_readings, winding_entries;
 DROP FUNCTION refuse_change_of_measurement();

@@ -2,8 +2,8 @@ import type { Queryable } from '../withTransaction';
 
 /** The statement that withdraws a standing row of each kind of measurement: a copy that says so. */
 const WITHDRAW = {
-  winding: `INSERT INTO winding_entries (boat_id, load_id, segment_id, reading, instrument, note, corrects_id, withdrawn)
-    SELECT boat_id, load_id, segment_id, reading, instrument, $3, id, true FROM winding_entries
+  winding: `INSERT INTO winding_entries (boat_id, load_id, segment_id, reading, instrument, length_by_counter, note, corrects_id, withdrawn)
+    SELECT boat_id, load_id, segment_id, reading, instrument, length_by_counter, $3, id, true FROM winding_entries
     WHERE boat_id = $1 AND id = $2 AND NOT withdrawn`,
   trial: `INSERT INTO counter_trials (boat_id, load_id, true_length_m, reading, stripped_before_m, instrument, corrects_id, withdrawn)
     SELECT boat_id, load_id, true_length_m, reading, stripped_before_m, instrument, id, true FROM counter_trials

@@ -1,5 +1,6 @@
 import type { Basis } from '../../core/provenance/basis';
 import type {
+  LevelRecord,
   LineChangeRecord,
   LoadRecord,
   LoadSegmentRecord,
@@ -62,6 +63,7 @@ export async function findNewestLoad(db: Queryable, boatId: string, rigId: strin
     version: load.version,
     segments: await listLoadSegments(db, boatId, load.id),
     winding: await listWindingEntries(db, boatId, load.id),
+    levels: await listLevels(db, boatId, load.id),
     changes: await listLineChanges(db, boatId, load.id),
   };
 }
@@ -98,11 +100,12 @@ async function listWindingEntries(
     id: string;
     segment_id: string;
     reading: number | null;
+    length_by_counter: boolean;
     instrument: string;
     note: string;
     noted_at: string;
   }>(
-    `SELECT id, segment_id, reading, instrument, note, noted_at FROM winding_entries
+    `SELECT id, segment_id, reading, length_by_counter, instrument, note, noted_at FROM winding_entries
      WHERE boat_id = $1 AND load_id = $2 AND ${standing('winding_entries')} ORDER BY noted_at`,
     [boatId, loadId],
   );
@@ -110,10 +113,35 @@ async function listWindingEntries(
     id: row.id,
     segmentId: row.segment_id,
     reading: row.reading,
+    lengthByCounter: row.length_by_counter,
     instrument: row.instrument,
     note: row.note,
     at: row.noted_at,
   }));
+}
+
+async function listLevels(db: Queryable, boatId: string, loadId: string): Promise<readonly LevelRecord[]> {
+  const result = await db.query<{ segment_id: string; level_below_rim_m: number; noted_at: string }>(
+    'SELECT segment_id, level_below_rim_m, noted_at FROM level_readings WHERE boat_id = $1 AND load_id = $2 ORDER BY noted_at',
+    [boatId, loadId],
+  );
+  return result.rows.map((row) => ({
+    segmentId: row.segment_id,
+    levelBelowRimM: row.level_below_rim_m,
+    at: row.noted_at,
+  }));
+}
+
+export async function insertLevel(
+  db: Queryable,
+  boatId: string,
+  loadId: string,
+  level: { readonly segmentId: string; readonly levelBelowRimM: number; readonly instrument: string },
+): Promise<void> {
+  await db.query(
+    'INSERT INTO level_readings (boat_id, load_id, segment_id, level_below_rim_m, instrument) VALUES ($1, $2, $3, $4, $5)',
+    [boatId, loadId, level.segmentId, level.levelBelowRimM, level.instrument],
+  );
 }
 
 async function listLineChanges(db: Queryable, boatId: string, loadId: string): Promise<readonly LineChangeRecord[]> {
@@ -184,6 +212,7 @@ export async function insertLoadSegment(
 export interface WindingEntryInput {
   readonly segmentId: string;
   readonly reading: number | null;
+  readonly lengthByCounter: boolean;
   readonly instrument: string;
   readonly note: string;
   readonly correctsId: string | null;
@@ -197,9 +226,9 @@ export async function insertWindingEntry(
   entry: WindingEntryInput,
 ): Promise<void> {
   await db.query(
-    `INSERT INTO winding_entries (boat_id, load_id, segment_id, reading, instrument, note, corrects_id, withdrawn)
-     VALUES ($1, $2, $3, $4, $5, $6, $7, $8)`,
-    [boatId, loadId, entry.segmentId, entry.reading, entry.instrument, entry.note, entry.correctsId, entry.withdrawn],
+    `INSERT INTO winding_entries (boat_id, load_id, segment_id, reading, length_by_counter, instrument, note, corrects_id, withdrawn)
+     VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9)`,
+    [boatId, loadId, entry.segmentId, entry.reading, entry.lengthByCounter, entry.instrument, entry.note, entry.correctsId, entry.withdrawn],
   );
 }
 

@@ -17,7 +17,13 @@ beforeAll(async () => {
   loadId = must(await beginWinding(one.boatId, one.rigId, { version: 2, levelBelowRimM: 0.002 })).loadId;
   const segmentId = one.stack.segments[0]?.id ?? '';
   must(
-    await noteWinding(one.boatId, one.rigId, loadId, { segmentId, reading: 870, instrument: 'read by eye', note: '' }),
+    await noteWinding(one.boatId, one.rigId, loadId, {
+      segmentId,
+      reading: 870,
+      lengthByCounter: false,
+      instrument: 'read by eye',
+      note: '',
+    }),
   );
 });
 afterAll(closeDatabase);
@@ -55,6 +61,7 @@ async function freshScratch(): Promise<string> {
 describe('measurements', () => {
   const MEASUREMENTS = [
     'winding_entries',
+    'level_readings',
     'line_changes',
     'counter_trials',
     'calibrations',

@@ -1,11 +1,12 @@
 import { stationStates } from '../../core/rig/stationStates';
+import { windingOutlook } from '../../core/rig/windingOutlook';
 import { withdraw } from '../../usecases/corrections/withdraw';
 import { acceptCalibration, recordTrial } from '../../usecases/count/calibrate';
 import { acceptSetting, recordDragPull, startDragSetting } from '../../usecases/drag/setDrag';
 import { changeLine, changeReel, createRig, readGear } from '../../usecases/gear/gear';
 import { changeLength } from '../../usecases/load/changeLength';
 import { saveStack } from '../../usecases/load/saveStack';
-import { abandonWinding, beginWinding, finishWinding, noteWinding } from '../../usecases/load/winding';
+import { abandonWinding, beginWinding, finishWinding, noteLevel, noteWinding } from '../../usecases/load/winding';
 import { readLocker, readRigRecord } from '../../usecases/rigs/rigRecord';
 import { recordStrengthPull, startStrengthTest } from '../../usecases/strength/testStrength';
 import { closeDatabase, freshDatabase } from './database';
@@ -29,6 +30,7 @@ const note = (loadId: string, index: number, reading: number | null) =>
   noteWinding(b.boatId, b.rigId, loadId, {
     segmentId: b.stack.segments[index]?.id ?? '',
     reading,
+    lengthByCounter: false,
     instrument: 'read by eye',
     note: '',
   });
@@ -157,6 +159,23 @@ describe('winding', () => {
     must(await finishWinding(b.boatId, b.rigId, loadId, { version: 1, levelBelowRimM: 0.0023 }));
     expect(stationStates(await record()).load.state).toBe('done');
     expect(await note(loadId, 2, 960)).toMatchObject({ status: 409 });
+  });
+
+  it('solves the rest again after a level, and refuses one that cannot be', async () => {
+    const loadId = await begin();
+    const segmentId = b.stack.segments[0]?.id ?? '';
+    const level = (levelBelowRimM: number) =>
+      noteLevel(b.boatId, b.rigId, loadId, { segmentId, levelBelowRimM, instrument: 'caliper' });
+    expect(await level(0.008)).toMatchObject({ status: 409, message: expect.stringContaining('just gone on') });
+    must(await note(loadId, 0, (await record()).load?.segments[0]?.stopReading ?? 0));
+    const before = windingOutlook(await record());
+    const onM = before?.line.segments[0]?.outerDiameterM ?? NaN;
+    expect(await level(0.0005)).toMatchObject({ status: 422, message: expect.stringContaining('tighter or looser') });
+    must(await level((0.0618 - onM) / 2 + 0.0004));
+    const after = windingOutlook(await record());
+    expect(after?.changed).toMatchObject({ name: 'Top shot' });
+    expect(after?.changed?.toM).toBeGreaterThan(40);
+    expect(after?.levelBelowRimM).toBeCloseTo(0.002, 5);
   });
 
   it('can be abandoned; the plan stays and another can begin', async () => {

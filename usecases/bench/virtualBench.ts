@@ -1,6 +1,7 @@
 import 'server-only';
 import type { ForceSample } from '../../core/force/forceSample';
 import type { RigRecord } from '../../core/rig/record';
+import { windingOutlook } from '../../core/rig/windingOutlook';
 import {
   findVirtualLine,
   findVirtualReel,
@@ -101,14 +102,16 @@ async function windOn(
   const line = await findVirtualLine(db, record.boat.id, segment.productId);
   if (!line) return conflict(`The virtual bench has no spool of the line for ${segment.name}.`);
   const { counter } = record.reel;
-  const byReading = counter && segment.stopReading !== null && !segment.lengthKnown;
+  const now = windingOutlook(record)?.remaining.find((candidate) => candidate.segmentId === segmentId);
+  if (!now) return conflict('The levels noted so far cannot be: take the last one back.');
+  const byReading = counter && now.stopReading !== null && !segment.lengthKnown;
   const after = byReading
     ? reel.windOnToReading(
         line.windingTruth,
-        segment.stopReading,
-        (segment.plannedTurns * counter.lengthPerTurnM.value) / counter.unitM,
+        now.stopReading,
+        (now.turns * counter.lengthPerTurnM.value) / counter.unitM,
       )
-    : reel.windOnLength(line.windingTruth, segment.plannedLengthM);
+    : reel.windOnLength(line.windingTruth, now.lengthM);
   return keep(after, { reading: showReading ? after.read() : null });
 }
 

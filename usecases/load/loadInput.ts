@@ -10,8 +10,16 @@ export const beginInput = z.strictObject({
 export const windingInput = z.strictObject({
   segmentId: idSchema,
   reading: readingSchema.nullable(),
+  /** The line ended elsewhere than it was known to: its length follows from the counts. */
+  lengthByCounter: z.boolean().default(false),
   instrument: instrumentSchema,
   note: noteSchema,
+});
+
+export const levelInput = z.strictObject({
+  segmentId: idSchema,
+  levelBelowRimM: within(LIMITS.levelBelowRimM, 'The level below the rim'),
+  instrument: instrumentSchema,
 });
 
 export const finishInput = z.strictObject({
@@ -30,5 +38,6 @@ export const lineChangeInput = z.strictObject({
 
 export type BeginInput = z.output<typeof beginInput>;
 export type WindingInput = z.output<typeof windingInput>;
+export type LevelInput = z.output<typeof levelInput>;
 export type FinishInput = z.output<typeof finishInput>;
 export type LineChangeInput = z.output<typeof lineChangeInput>;

@@ -4,7 +4,15 @@ import { planForRig, productOf } from '../../core/rig/planForRig';
 import { loadBasis } from '../../core/rig/bases';
 import { currentLine } from '../../core/rig/currentLine';
 import type { LoadSegmentRecord, RigRecord } from '../../core/rig/record';
-import { abandonLoad, finishLoad, insertLoad, insertLoadSegment, insertWindingEntry } from '../../db/queries/loads';
+import { windingOutlook } from '../../core/rig/windingOutlook';
+import {
+  abandonLoad,
+  finishLoad,
+  insertLevel,
+  insertLoad,
+  insertLoadSegment,
+  insertWindingEntry,
+} from '../../db/queries/loads';
 import { insertLogEntry } from '../../db/queries/log';
 import { advanceRigVersion } from '../../db/queries/rigs';
 import { findVirtualReel, updateVirtualReel } from '../../db/queries/virtualBench';
@@ -12,7 +20,7 @@ import { withTransaction } from '../../db/withTransaction';
 import { EMPTY_REEL } from '../../instruments/virtual/virtualReel';
 import { CHANGED_ELSEWHERE, conflict, done, invalid, notFound, type UseCaseOutcome } from '../outcome';
 import { readRigRecord } from '../rigs/rigRecord';
-import type { BeginInput, FinishInput, WindingInput } from './loadInput';
+import type { BeginInput, FinishInput, LevelInput, WindingInput } from './loadInput';
 
 function plannedSegments(record: RigRecord, levelBelowRimM: number): UseCaseOutcome<readonly LoadSegmentRecord[]> {
   const plan = planForRig(record, levelBelowRimM);
@@ -102,11 +110,39 @@ export async function noteWinding(
     await insertWindingEntry(db, boatId, loadId, {
       segmentId: input.segmentId,
       reading: counter ? input.reading : null,
+      lengthByCounter: counter !== null && input.lengthByCounter,
       instrument: input.instrument,
       note: input.note,
       correctsId: earlier?.id ?? null,
       withdrawn: false,
     });
+    return done({ done: true });
+  });
+}
+
+/** Notes a level measured with the end of the newest segment just on: packing is learned, the rest solved again. */
+export async function noteLevel(
+  boatId: string,
+  rigId: string,
+  loadId: string,
+  input: LevelInput,
+): Promise<UseCaseOutcome<{ done: true }>> {
+  return withTransaction(async (db) => {
+    const record = await readRigRecord(boatId, rigId, db);
+    const load = record?.load;
+    if (!record || load?.id !== loadId) return notFound('load');
+    if (load.status !== 'winding') return conflict('This load is finished: measure the next one.');
+    if (load.winding.at(-1)?.segmentId !== input.segmentId) {
+      return conflict('A level belongs to the segment whose end has just gone on.');
+    }
+    const level = { segmentId: input.segmentId, levelBelowRimM: input.levelBelowRimM, at: '' };
+    if (!windingOutlook({ ...record, load: { ...load, levels: [...load.levels, level] } })) {
+      return invalid(
+        'levelBelowRimM',
+        'That level would need the line to pack more than a third tighter or looser than lines do. Was it measured from the rim?',
+      );
+    }
+    await insertLevel(db, boatId, loadId, input);
     return done({ done: true });
   });
 }

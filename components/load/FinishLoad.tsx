@@ -1,0 +1,69 @@
+'use client';
+
+import type { LoadRecord } from '@/core/rig/record';
+import { VirtualBench } from '@/components/bench/VirtualMark';
+import { useVirtualReel } from '@/components/bench/useVirtualReel';
+import { QuantityField, useQuantity } from '@/components/fields/QuantityField';
+import { useSend } from '@/components/http/useSend';
+import { useRig } from '@/components/rig/RigProvider';
+import { Button } from '@/components/ui/Button';
+import { Card } from '@/components/ui/Card';
+import { LIMITS } from '@/usecases/limits';
+
+/** The last step of winding: the level, and the load is closed. */
+export function FinishLoad({ load, path }: { load: LoadRecord; path: string }) {
+  const { record } = useRig();
+  const { sendNow, state, fieldError } = useSend();
+  const bench = useVirtualReel();
+  const level = useQuantity(`level:${load.id}`, 'smallLength', null, LIMITS.levelBelowRimM);
+  const measure = async (): Promise<void> => {
+    const shown = await bench.work({ act: 'measure-level' });
+    if (shown?.levelBelowRimM != null) level.set({ text: (shown.levelBelowRimM * 1000).toFixed(1), unit: 'mm' });
+  };
+  const finish = async (levelBelowRimM: number | null): Promise<void> => {
+    const result = await sendNow(
+      'POST',
+      `${path}/finish`,
+      { version: load.version, levelBelowRimM },
+      'Loaded. Leave the supply line uncut until the counter is accepted.',
+    );
+    if (result.ok) level.forget();
+  };
+  return (
+    <Card title="All on: measure the level">
+      <p className="mb-3">
+        Lay a straight edge over the rim and measure down to the line at three points; take the middle one. The measured
+        level tells how this line really packs on this reel.
+      </p>
+      <div className="flex flex-wrap items-end gap-2">
+        <div className="w-52">
+          <QuantityField
+            label="Level under the rim"
+            {...level.field}
+            hint="minus when it stands above"
+            error={fieldError('levelBelowRimM')}
+          />
+        </div>
+        <Button
+          weight="main"
+          disabled={state.kind === 'sending' || level.value === null}
+          onClick={() => void finish(level.value)}
+        >
+          Finish this load
+        </Button>
+        <Button disabled={state.kind === 'sending'} onClick={() => void finish(null)}>
+          Finish without measuring
+        </Button>
+      </div>
+      {record.hasVirtualReel && (
+        <div className="mt-4">
+          <VirtualBench instrument="caliper on the virtual reel">
+            <Button disabled={bench.busy} onClick={() => void measure()}>
+              Measure on the virtual reel
+            </Button>
+          </VirtualBench>
+        </div>
+      )}
+    </Card>
+  );
+}

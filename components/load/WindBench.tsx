@@ -1,0 +1,155 @@
+'use client';
+
+import { Dialog } from 'radix-ui';
+import type { KeyboardEvent } from 'react';
+import type { LoadRecord } from '@/core/rig/record';
+import { useRig } from '@/components/rig/RigProvider';
+import { Button } from '@/components/ui/Button';
+import { useUnits } from '@/components/units/UnitsProvider';
+import type { Winding } from './useWinding';
+import { asShown, tieWords, whyReadingsDiffer } from './windingWords';
+
+/**
+ * Bench mode for wet hands: the one number that matters now, huge. Digits type the reading, arrows nudge it, space
+ * notes it, U takes the last note back, Escape leaves.
+ */
+export function WindBench({ load, winding, onLeave }: { load: LoadRecord; winding: Winding; onLeave: () => void }) {
+  const { record } = useRig();
+  const { counter } = record.reel;
+  const onKey = (event: KeyboardEvent): void => {
+    if (winding.busy && event.key !== 'Escape') return;
+    const steps: Readonly<Record<string, number>> = { ArrowUp: 1, ArrowRight: 1, ArrowDown: -1, ArrowLeft: -1 };
+    const step = steps[event.key];
+    if (event.key === 'Escape') {
+      // A message on the screen would otherwise take the first Escape for itself.
+      onLeave();
+    } else if (event.key === ' ') {
+      event.preventDefault();
+      if (winding.next && winding.canNote) void winding.note();
+    } else if (event.key.toLowerCase() === 'u') {
+      void winding.undo();
+    } else if (!counter) {
+      return;
+    } else if (step !== undefined) {
+      event.preventDefault();
+      winding.nudge(step);
+    } else if (/^\d$/.test(event.key)) {
+      winding.type((winding.text + event.key).slice(-counter.digits));
+    } else if (event.key === 'Backspace') {
+      winding.type(winding.text.slice(0, -1));
+    }
+  };
+  return (
+    <Dialog.Root open onOpenChange={(open) => !open && onLeave()}>
+      <Dialog.Portal>
+        <Dialog.Content
+          aria-describedby={undefined}
+          onKeyDown={onKey}
+          onOpenAutoFocus={(event) => {
+            // The sheet itself takes the keys; no button is one stray space away.
+            event.preventDefault();
+            if (event.currentTarget instanceof HTMLElement) event.currentTarget.focus();
+          }}
+          tabIndex={-1}
+          className="fixed inset-0 z-40 flex flex-col overflow-y-auto bg-card p-4 outline-none sm:p-8"
+        >
+          {winding.next ? (
+            <Now load={load} winding={winding} />
+          ) : (
+            <Dialog.Title className="lettered text-4xl">All on. Leave bench mode and measure the level.</Dialog.Title>
+          )}
+          <div className="mt-4 grid grid-cols-2 gap-3">
+            <Button
+              className="min-h-16 text-lg"
+              disabled={winding.busy || load.winding.length === 0}
+              onClick={() => void winding.undo()}
+            >
+              Undo <kbd className="figures text-sm">U</kbd>
+            </Button>
+            <Dialog.Close asChild>
+              <Button className="min-h-16 text-lg">
+                Leave <kbd className="figures text-sm">Esc</kbd>
+              </Button>
+            </Dialog.Close>
+          </div>
+        </Dialog.Content>
+      </Dialog.Portal>
+    </Dialog.Root>
+  );
+}
+
+function Now({ load, winding }: { load: LoadRecord; winding: Winding }) {
+  const { record } = useRig();
+  const { format } = useUnits();
+  const { counter } = record.reel;
+  if (!winding.next) return null;
+  const { segment, now } = winding.next;
+  const shown = winding.text === '' ? '···' : winding.text.padStart(counter?.digits ?? 0, '0');
+  return (
+    <>
+      <Dialog.Title className="lettered text-2xl sm:text-3xl">{segment.name}</Dialog.Title>
+      <p className="mt-1 text-lg">
+        {tieWords(record, load.segments, segment)} {counter && 'Zero the counter. '}
+        {segment.lengthKnown
+          ? `Wind all ${format.length(now.lengthM)} on.`
+          : `Stop after ${format.length(now.lengthM)}.`}
+      </p>
+      <div className="grid grow content-center gap-6 py-4 sm:grid-cols-2">
+        <div>
+          <p className="text-lg text-ink-soft">
+            {counter ? (segment.lengthKnown ? 'should end near' : 'stop at') : 'spool turns'}
+          </p>
+          <p className="figures text-8xl leading-none font-bold sm:text-[11rem]">
+            {counter && now.stopReading !== null ? asShown(now.stopReading, counter.digits) : format.counts(now.turns)}
+          </p>
+          {counter && <p className="mt-2 text-ink-soft">{whyReadingsDiffer(now, counter)}</p>}
+        </div>
+        {counter && (
+          <div>
+            <p className="text-lg text-ink-soft">the counter reads</p>
+            <p
+              className="figures text-8xl leading-none font-bold text-chalk sm:text-[11rem]"
+              aria-live="polite"
+              data-testid="bench-reading"
+            >
+              {shown}
+            </p>
+            <div className="mt-3 grid grid-cols-2 gap-3">
+              <Button
+                className="min-h-16 text-3xl"
+                disabled={winding.busy}
+                aria-label="One count less"
+                onClick={() => winding.nudge(-1)}
+              >
+                −
+              </Button>
+              <Button
+                className="min-h-16 text-3xl"
+                disabled={winding.busy}
+                aria-label="One count more"
+                onClick={() => winding.nudge(1)}
+              >
+                +
+              </Button>
+            </div>
+          </div>
+        )}
+      </div>
+      <div className="grid gap-3">
+        {record.hasVirtualReel && (
+          <Button className="min-h-14" disabled={winding.busy} onClick={() => void winding.windVirtually()}>
+            Wind it on the virtual reel (simulated)
+          </Button>
+        )}
+        <Button
+          weight="main"
+          className="min-h-24 text-2xl"
+          disabled={winding.busy || !winding.canNote}
+          onClick={() => void winding.note()}
+        >
+          {counter ? 'Note this reading' : 'It is on'} <kbd className="figures text-base">space</kbd>
+        </Button>
+      </div>
+    </>
+  );
+}

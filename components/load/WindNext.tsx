@@ -1,0 +1,110 @@
+'use client';
+
+import type { LoadRecord } from '@/core/rig/record';
+import { VirtualBench } from '@/components/bench/VirtualMark';
+import { TextField } from '@/components/fields/TextField';
+import { useRig } from '@/components/rig/RigProvider';
+import { Button } from '@/components/ui/Button';
+import { Card, Caution } from '@/components/ui/Card';
+import { useUnits } from '@/components/units/UnitsProvider';
+import type { Winding } from './useWinding';
+import { asShown, tieWords, whyReadingsDiffer } from './windingWords';
+
+/** The segment that goes on now: what to tie, where to stop, what the counter says at its end. */
+export function WindNext({ load, winding, onBench }: { load: LoadRecord; winding: Winding; onBench: () => void }) {
+  const { record } = useRig();
+  const { format } = useUnits();
+  const { counter } = record.reel;
+  if (!winding.next) return null;
+  const { segment, now } = winding.next;
+  const material = record.products.find((product) => product.id === segment.productId)?.material;
+  return (
+    <Card
+      title={`Wind on: ${segment.name}`}
+      aside={
+        <Button weight="quiet" onClick={onBench}>
+          Bench mode
+        </Button>
+      }
+    >
+      <ol className="mb-4 list-decimal space-y-1 pl-5">
+        <li>{tieWords(record, load.segments, segment)}</li>
+        <li>
+          Lock the drag, clicker off. Lay it on square to the flange and hard; wind with the {record.reel.windHand}{' '}
+          hand.
+        </li>
+        {counter && <li>Zero the counter now. It will run backwards from 000.</li>}
+        <li>
+          {segment.lengthKnown
+            ? `Wind all ${format.length(now.lengthM)} on and note where the counter stands.`
+            : `Stop after ${format.length(now.lengthM)} of true line.`}
+        </li>
+      </ol>
+      {counter && now.stopReading !== null ? (
+        <div className="mb-4 flex flex-wrap items-end gap-x-8 gap-y-1">
+          <p>
+            <span className="block text-sm text-ink-soft">
+              {segment.lengthKnown ? 'it should end near' : 'stop at'}
+            </span>
+            <span className="figures text-6xl font-bold" data-testid="stop-reading">
+              {asShown(now.stopReading, counter.digits)}
+            </span>
+          </p>
+          <p className="text-sm text-ink-soft">
+            by length alone people would stop at{' '}
+            <b className="figures">{asShown(now.naiveStopReading ?? 0, counter.digits)}</b>;
+            <br />
+            {whyReadingsDiffer(now, counter)}
+          </p>
+        </div>
+      ) : (
+        <p className="figures mb-4 text-4xl font-bold">
+          {format.counts(now.turns)} <span className="text-lg">spool turns</span>
+        </p>
+      )}
+      {material === 'lead core' && (
+        <Caution>
+          Lead: wash your hands afterwards, keep scraps out of the water and away from children. Some waters restrict
+          it.
+        </Caution>
+      )}
+      {counter && segment.lengthKnown && (
+        <label className="mt-3 flex min-h-9 items-center gap-2 text-sm">
+          <input
+            type="checkbox"
+            checked={winding.endedElsewhere}
+            onChange={(event) => winding.setEndedElsewhere(event.target.checked)}
+            className="size-5 accent-chalk"
+          />
+          it ran out or was cut elsewhere: take its length from the counter
+        </label>
+      )}
+      <div className="mt-4 flex flex-wrap items-end gap-2">
+        {counter && (
+          <div className="w-40">
+            <TextField
+              label="Counter reads"
+              inputMode="numeric"
+              figures
+              value={winding.text}
+              onChange={winding.type}
+              error={winding.problem}
+            />
+          </div>
+        )}
+        <Button weight="main" disabled={winding.busy || !winding.canNote} onClick={() => void winding.note()}>
+          {counter ? 'Note this reading' : 'It is on'}
+        </Button>
+      </div>
+      {record.hasVirtualReel && (
+        <div className="mt-4">
+          <VirtualBench instrument="counter reel">
+            <Button disabled={winding.busy} onClick={() => void winding.windVirtually()}>
+              Wind it on the virtual reel
+            </Button>
+          </VirtualBench>
+        </div>
+      )}
+    </Card>
+  );
+}

@@ -1,0 +1,164 @@
+'use client';
+
+import type { LoadRecord } from '@/core/rig/record';
+import { readCursor } from '@/core/rig/rigView';
+import { VirtualBench } from '@/components/bench/VirtualMark';
+import { useVirtualReel } from '@/components/bench/useVirtualReel';
+import { QuantityField, useQuantity } from '@/components/fields/QuantityField';
+import { useSend } from '@/components/http/useSend';
+import { SpoolSection } from '@/components/line/SpoolSection';
+import { useRig } from '@/components/rig/RigProvider';
+import { Button } from '@/components/ui/Button';
+import { Card } from '@/components/ui/Card';
+import { useUnits } from '@/components/units/UnitsProvider';
+import { LIMITS } from '@/usecases/limits';
+import type { Winding } from './useWinding';
+
+/** What is on so far, what it comes to, and the readings that were noted. */
+export function WindingLog({ load, winding }: { load: LoadRecord; winding: Winding }) {
+  const { record, view } = useRig();
+  const { format } = useUnits();
+  const { sendNow, state } = useSend();
+  const { outlook, next } = winding;
+  const toComeM = outlook?.remaining.reduce((sum, segment) => sum + segment.lengthM, 0) ?? 0;
+  const last = load.winding.at(-1);
+  const onSoFar =
+    view && load.winding.length > 0
+      ? `Wound to ${format.small(readCursor(view, toComeM).diameterM)}; dashed is still to come.`
+      : 'Nothing is on yet; dashed is what will go on.';
+  return (
+    <Card title="On so far">
+      {view && <SpoolSection view={view} cursorM={toComeM} caption={onSoFar} />}
+      {outlook && load.winding.length > 0 && <Outlook winding={winding} />}
+      <ol className="mt-2 flex flex-col divide-y divide-edge">
+        {load.segments
+          .filter((segment) => segment.wound)
+          .map((segment, index) => {
+            const entry = load.winding.find((candidate) => candidate.segmentId === segment.segmentId);
+            const level = load.levels.findLast((candidate) => candidate.segmentId === segment.segmentId);
+            const isNext = segment.segmentId === next?.segment.segmentId;
+            const said = entry
+              ? entry.reading === null
+                ? 'on'
+                : `stopped at ${entry.reading}`
+              : isNext
+                ? 'now'
+                : 'to come';
+            return (
+              <li key={segment.segmentId} className="flex items-baseline justify-between gap-3 py-2">
+                <span className={isNext ? 'font-bold' : ''}>
+                  {index + 1}. {segment.name}
+                  {level && (
+                    <span className="text-sm text-ink-soft">
+                      , level {format.small(level.levelBelowRimM)} under the rim
+                    </span>
+                  )}
+                </span>
+                <span className="figures">{said}</span>
+              </li>
+            );
+          })}
+      </ol>
+      <p className="mt-2 text-sm text-ink-soft">
+        Keep these readings: what goes on in so many turns comes off in as many, so they are the counter&apos;s own
+        table for this load.
+      </p>
+      {last && next && <Checkpoint key={last.segmentId} segmentId={last.segmentId} path={winding.path} />}
+      <div className="mt-3 flex flex-wrap gap-2">
+        {last && (
+          <Button disabled={winding.busy} onClick={() => void winding.undo()}>
+            Undo the last note
+          </Button>
+        )}
+        <Button
+          weight="quiet"
+          disabled={state.kind === 'sending'}
+          onClick={() =>
+            void sendNow(
+              'POST',
+              `${winding.path}/abandon`,
+              {},
+              `Winding of ${record.name} abandoned; the plan is still there.`,
+            )
+          }
+        >
+          Abandon this winding
+        </Button>
+      </div>
+    </Card>
+  );
+}
+
+/** A level off by less (m) is what whole counts leave open. */
+const WORTH_SAYING_M = 0.0002;
+
+/** What the noted readings and levels do to the rest: said at once, in words. */
+function Outlook({ winding }: { winding: Winding }) {
+  const { format } = useUnits();
+  const { outlook } = winding;
+  if (!outlook) return null;
+  const offM = outlook.levelBelowRimM - outlook.plannedLevelBelowRimM;
+  return (
+    <div className="mt-2 border-l-4 border-rule pl-3 text-sm" aria-live="polite">
+      {outlook.changed && (
+        <p>
+          <b>Solved again:</b> {outlook.changed.name} is now {format.length(outlook.changed.toM)}, not{' '}
+          {format.length(outlook.changed.fromM)}, so that the level still ends {format.small(outlook.levelBelowRimM)}{' '}
+          under the rim.
+        </p>
+      )}
+      {!outlook.changed && Math.abs(offM) < WORTH_SAYING_M && (
+        <p>As planned: the level will end {format.small(outlook.levelBelowRimM)} under the rim.</p>
+      )}
+      {!outlook.changed && Math.abs(offM) >= WORTH_SAYING_M && (
+        <p>
+          <b>
+            The level will end {format.small(Math.abs(outlook.levelBelowRimM))}{' '}
+            {outlook.levelBelowRimM >= 0 ? 'under' : 'above'} the rim,
+          </b>{' '}
+          not {format.small(outlook.plannedLevelBelowRimM)}: every length still to come is fixed, so nothing can give
+          way.
+        </p>
+      )}
+    </div>
+  );
+}
+
+/** A level measured before the next segment, most usefully before the thick one. */
+function Checkpoint({ segmentId, path }: { segmentId: string; path: string }) {
+  const { record } = useRig();
+  const { sendNow, state, fieldError } = useSend();
+  const bench = useVirtualReel();
+  const level = useQuantity(`checkpoint:${segmentId}`, 'smallLength', null, LIMITS.levelBelowRimM);
+  const measure = async (): Promise<void> => {
+    const shown = await bench.work({ act: 'measure-level' });
+    if (shown?.levelBelowRimM != null) level.set({ text: (shown.levelBelowRimM * 1000).toFixed(1), unit: 'mm' });
+  };
+  const note = async (): Promise<void> => {
+    const body = { segmentId, levelBelowRimM: level.value, instrument: 'caliper' };
+    const result = await sendNow('POST', `${path}/levels`, body, 'Noted. The rest is solved again.');
+    if (result.ok) level.forget();
+  };
+  return (
+    <div className="mt-3 flex flex-col gap-2">
+      <div className="flex flex-wrap items-end gap-2">
+        <div className="w-44">
+          <QuantityField label="Level now, under the rim" {...level.field} error={fieldError('levelBelowRimM')} />
+        </div>
+        <Button disabled={state.kind === 'sending' || level.value === null} onClick={() => void note()}>
+          Note this level
+        </Button>
+      </div>
+      <p className="text-xs text-ink-soft">
+        May be left out. Measured before a thick segment it tells how this line packs, and the rest is solved again.
+      </p>
+      {record.hasVirtualReel && (
+        <VirtualBench instrument="caliper on the virtual reel">
+          <Button disabled={bench.busy} onClick={() => void measure()}>
+            Measure the level now
+          </Button>
+        </VirtualBench>
+      )}
+    </div>
+  );
+}

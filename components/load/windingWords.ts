@@ -1,0 +1,29 @@
+import type { LoadSegmentRecord, RigRecord } from '@/core/rig/record';
+import { JOIN_KINDS } from '@/core/joins/joinKinds';
+import type { RemainingSegment } from '@/core/rig/windingOutlook';
+
+/** A reading as the display shows it: 007, not 7. */
+export function asShown(reading: number, digits: number): string {
+  return String(reading).padStart(digits, '0');
+}
+
+/** Why the counter's own stop differs from the subtraction: it counts turns, and takes each for a fixed length. */
+export function whyReadingsDiffer(now: RemainingSegment, counter: { lengthPerTurnM: { value: number } }): string {
+  const off = (now.turns * counter.lengthPerTurnM.value) / now.lengthM - 1;
+  if (Math.abs(off) < 0.01) return 'here a turn takes just about what the counter takes it for';
+  return off > 0
+    ? `this deep a turn takes ${Math.round((100 * off) / (1 + off))} % less line than the counter thinks`
+    : `this full a turn takes ${Math.round((-100 * off) / (1 + off))} % more line than the counter thinks`;
+}
+
+/** What is tied at the inner end of a segment. */
+export function tieWords(
+  record: RigRecord,
+  segments: readonly LoadSegmentRecord[],
+  segment: LoadSegmentRecord,
+): string {
+  const order = segments.filter((candidate) => candidate.wound);
+  const below = order[order.indexOf(segment) - 1];
+  const join = record.joins.find((candidate) => candidate.outerSegmentId === segment.segmentId);
+  return `${join ? `Tie: ${JOIN_KINDS[join.kind].name}` : 'Join it'} ${below ? `to ${below.name}` : 'to the arbor'}.`;
+}

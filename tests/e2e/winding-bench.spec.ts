@@ -1,0 +1,68 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, test } from '@playwright/test';
+import { openRig, openStation, stationTab } from './places';
+
+test('bench mode winds with one hand: digits, arrows, space, U, Escape; a deviation solves the rest again', async ({
+  page,
+}) => {
+  await openRig(page, 'Halyard Lark', 'Plain nylon rod, stern');
+  await openStation(page, 'Load');
+  await page.getByRole('button', { name: 'Plan a new load' }).click();
+
+  // A backing under a free top, so that something can give way.
+  await page.getByRole('button', { name: 'Add a segment on top' }).click();
+  const top = page.getByRole('listitem').filter({ hasText: '2. Segment 2' });
+  await top.getByLabel('Name').fill('Top shot');
+  await page.getByRole('listitem').filter({ hasText: '2. Top shot' }).getByLabel('Length', { exact: true }).fill('50');
+  await page.getByRole('button', { name: 'Take it to the bench' }).click();
+  await page.getByRole('button', { name: 'Bench mode' }).click();
+
+  const bench = page.getByRole('dialog');
+  await expect(bench.getByRole('heading', { name: 'Nylon' })).toBeVisible();
+  const reading = page.getByTestId('bench-reading');
+  await expect(reading).toHaveText('···');
+  await page.keyboard.type('842');
+  await expect(reading).toHaveText('842');
+  await page.keyboard.press('Backspace');
+  await page.keyboard.type('0');
+  await page.keyboard.press('ArrowUp');
+  await expect(reading).toHaveText('841');
+  expect(
+    (await new AxeBuilder({ page }).analyze()).violations.filter(
+      (v) => v.impact === 'serious' || v.impact === 'critical',
+    ),
+  ).toEqual([]);
+  await page.keyboard.press('Space');
+  await expect(bench.getByRole('heading', { name: 'Top shot' })).toBeVisible();
+  await page.keyboard.press('u');
+  await expect(bench.getByRole('heading', { name: 'Nylon' })).toBeVisible();
+  await page.keyboard.type('841');
+  await page.keyboard.press('Space');
+  await expect(bench.getByRole('heading', { name: 'Top shot' })).toBeVisible();
+
+  await page.setViewportSize({ width: 390, height: 844 });
+  // Drawings follow a turned phone one frame later.
+  await expect.poll(() => page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth)).toBeLessThanOrEqual(0);
+  await page.setViewportSize({ width: 1280, height: 800 });
+  await page.keyboard.press('Escape');
+  await expect(bench).toBeHidden();
+
+  // Stopped at another reading than planned: the top shot gives way, and the page says so.
+  await expect(page.getByText(/Solved again: Top shot is now/)).toBeVisible();
+
+  // Winding goes on where it was, after a reload as on another device.
+  await page.reload();
+  await expect(page.getByText('stopped at 841')).toBeVisible();
+  const changed = await page.getByText(/Solved again: Top shot is now/).innerText();
+
+  // A level in between teaches how the line packs: the rest is solved once more.
+  await page.getByLabel('Level now, under the rim').fill('0.2');
+  await page.getByRole('button', { name: 'Note this level' }).click();
+  await expect(page.getByText(/tighter or looser than lines do/).first()).toBeVisible();
+  const under = /ends ([\d.]+) mm/.exec(changed)?.[1];
+  await expect(page.getByLabel('Level now, under the rim')).toHaveValue('0.2');
+  expect(Number(under)).toBeCloseTo(2, 0);
+  await page.getByRole('button', { name: 'Abandon this winding' }).click();
+  await expect(stationTab(page, 'Load')).toContainText('due');
+  await expect(page.getByRole('button', { name: 'Take it to the bench' })).toBeVisible();
+});
