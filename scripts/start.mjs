@@ -1,5 +1,5 @@
 import { spawn } from 'node:child_process';
-import { existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { createInterface } from 'node:readline/promises';
 import { parseArgs } from 'node:util';
@@ -52,14 +52,42 @@ function isAlive(pid) {
   }
 }
 
-/** One start at a time: two would stop each other's database. A dead start's mark is taken over. */
-function claimStart(mark) {
-  if (existsSync(mark)) {
-    const { pid, url } = JSON.parse(readFileSync(mark, 'utf8'));
-    if (pid !== process.pid && isAlive(pid))
-      stopWith(`Tidy Marlin is running already${url ? ` at ${url}` : ''} (process ${pid}). Stop it there with Ctrl-C.`);
+/** What a start says of itself while it runs: its own process, its web server's, its address. */
+function readMark(mark) {
+  try {
+    return JSON.parse(readFileSync(mark, 'utf8'));
+  } catch {
+    // No start runs, or one died while writing this.
+    return null;
   }
+}
+
+/** One start at a time: two would stop each other's database. A dead start's leftovers are cleared away. */
+async function claimStart(mark) {
+  const other = readMark(mark);
+  if (other && isAlive(other.pid)) {
+    stopWith(
+      `Tidy Marlin is running already${other.url ? ` at ${other.url}` : ''} (process ${other.pid}). Stop it there with Ctrl-C.`,
+    );
+  }
+  if (other?.serverPid) await endLeftover(other.serverPid);
   writeFileSync(mark, JSON.stringify({ pid: process.pid }));
+}
+
+/** Ends the web server that a killed start has left behind, after a look whether it is one. */
+async function endLeftover(pid) {
+  const isOurs = () => {
+    try {
+      return isAlive(pid) && readFileSync(`/proc/${pid}/cmdline`, 'utf8').includes('next');
+    } catch {
+      return false;
+    }
+  };
+  for (const signal of ['SIGTERM', 'SIGKILL']) {
+    if (!isOurs()) return;
+    process.kill(pid, signal);
+    for (let wait = 0; wait < 30 && isOurs(); wait += 1) await new Promise((resolve) => setTimeout(resolve, 100));
+  }
 }
 
 async function waitForPage(url, server) {
@@ -68,7 +96,7 @@ async function waitForPage(url, server) {
     try {
       const response = await fetch(url);
       await response.text();
-      if (response.status < 500) return;
+      if (response.status < 500 && server.exitCode === null) return;
     } catch {
       // Not listening yet.
     }
@@ -87,7 +115,7 @@ const own = process.env.DATABASE_URL ? null : dataFolder();
 const mark = own && join(own, 'running.json');
 if (own) {
   mkdirSync(own, { recursive: true });
-  claimStart(mark);
+  await claimStart(mark);
 }
 let cluster = null;
 let server = null;
@@ -110,7 +138,10 @@ if (own) {
   cluster = await phase('private database', () => startCluster(own));
 }
 process.on('exit', () => {
-  if (!stopping) cluster?.stop();
+  // A start that ends with a sentence leaves nothing running behind it.
+  if (stopping) return;
+  cluster?.stop();
+  if (mark) rmSync(mark, { force: true });
 });
 const databaseUrl = cluster ? await ensureDatabase(cluster, DATABASE) : process.env.DATABASE_URL;
 await phase('migrations and demo data', () => {
@@ -123,18 +154,20 @@ await phase('migrations and demo data', () => {
 await phase('build', () => ensureBuild());
 
 const port = options.port ?? (await freePort(USUAL_PORT));
+if ((await freePort(port)) !== port) stopWith(`Port ${port} is taken by another program. Choose one with --port N, or leave it out.`);
 const url = `http://localhost:${port}`;
 server = spawn(packageProgram('next'), ['start', '-H', '127.0.0.1', '-p', String(port)], {
   cwd: ROOT,
   stdio: ['ignore', 'ignore', 'inherit'],
   env: { ...process.env, ...QUIET_ENV, DATABASE_URL: databaseUrl, NODE_ENV: 'production' },
 });
+if (mark) writeFileSync(mark, JSON.stringify({ pid: process.pid, serverPid: server.pid }));
 server.on('exit', (code) => {
   if (stopping) return;
   say('The web server ended.');
   stopAll(code ?? 1);
 });
 await phase('first page', () => waitForPage(`${url.replace('localhost', '127.0.0.1')}/`, server));
-if (mark) writeFileSync(mark, JSON.stringify({ pid: process.pid, url }));
+if (mark) writeFileSync(mark, JSON.stringify({ pid: process.pid, serverPid: server.pid, url }));
 say(`  in all: ${((performance.now() - started) / 1000).toFixed(1)} s`);
 say(`\nOpen ${url}   (Ctrl-C stops everything)`);
