@@ -1,4 +1,5 @@
 import { defineConfig } from '@playwright/test';
+import { CHROMIUM } from './tests/chromium';
 
 /** Drives the built application in Debian's Chromium. `npm test` starts the server and sets BASE_URL. */
 export default defineConfig({
@@ -12,18 +13,6 @@ export default defineConfig({
     baseURL: process.env.BASE_URL ?? 'http://localhost:3000',
     viewport: { width: 1280, height: 800 },
     trace: 'off',
-    launchOptions: {
-      executablePath: '/usr/bin/chromium',
-      args: [
-        '--headless',
-        '--no-sandbox',
-        '--disable-gpu',
-        '--disable-quic',
-        '--no-first-run',
-        '--disable-background-networking',
-        '--disable-component-update',
-        '--disable-sync',
-      ],
-    },
+    launchOptions: CHROMIUM,
   },
 });

@@ -1,4 +1,5 @@
 import { chromium, type Page } from '@playwright/test';
+import { CHROMIUM } from '../tests/chromium';
 
 /**
  * Takes the README's pictures from a server with untouched demo data:
@@ -10,19 +11,7 @@ const FOLDER = new URL('../docs/screenshots', import.meta.url).pathname;
 const BENCH = { width: 1280, height: 800 };
 const PHONE = { width: 390, height: 844 };
 
-const browser = await chromium.launch({
-  executablePath: '/usr/bin/chromium',
-  args: [
-    '--headless',
-    '--no-sandbox',
-    '--disable-gpu',
-    '--disable-quic',
-    '--no-first-run',
-    '--disable-background-networking',
-    '--disable-component-update',
-    '--disable-sync',
-  ],
-});
+const browser = await chromium.launch(CHROMIUM);
 const page = await browser.newPage({ baseURL: BASE_URL, viewport: BENCH });
 
 async function shot(name: string, view: Page = page): Promise<void> {

@@ -154,7 +154,8 @@ await phase('migrations and demo data', () => {
 await phase('build', () => ensureBuild());
 
 const port = options.port ?? (await freePort(USUAL_PORT));
-if ((await freePort(port)) !== port) stopWith(`Port ${port} is taken by another program. Choose one with --port N, or leave it out.`);
+if ((await freePort(port)) !== port)
+  stopWith(`Port ${port} is taken by another program. Choose one with --port N, or leave it out.`);
 const url = `http://localhost:${port}`;
 server = spawn(packageProgram('next'), ['start', '-H', '127.0.0.1', '-p', String(port)], {
   cwd: ROOT,

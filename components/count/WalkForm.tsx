@@ -2,6 +2,7 @@
 
 import { useState } from 'react';
 import type { LoadRecord } from '@/core/rig/record';
+import { UndoButton } from '@/components/bench/UndoButton';
 import { VirtualBench } from '@/components/bench/VirtualMark';
 import { useVirtualReel } from '@/components/bench/useVirtualReel';
 import { QuantityField, useQuantity } from '@/components/fields/QuantityField';
@@ -90,7 +91,6 @@ export function WalkForm({ load }: { load: LoadRecord }) {
 function Trials() {
   const { record } = useRig();
   const { format } = useUnits();
-  const { sendNow, state } = useSend();
   const last = record.trials.at(-1);
   if (!last) return null;
   return (
@@ -118,20 +118,7 @@ function Trials() {
           ))}
         </tbody>
       </table>
-      <Button
-        weight="quiet"
-        disabled={state.kind === 'sending'}
-        onClick={() =>
-          void sendNow(
-            'POST',
-            `/api/boats/${record.boat.id}/withdrawals`,
-            { kind: 'trial', id: last.id, rigId: record.id, reason: 'undone by the person who walked' },
-            'The last walk is taken back.',
-          )
-        }
-      >
-        Undo the last walk
-      </Button>
+      <UndoButton kind="trial" id={last.id} what="walk" reason="undone by the person who walked" />
     </div>
   );
 }

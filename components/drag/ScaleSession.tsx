@@ -10,6 +10,7 @@ import type { DragPullRecord, DragSettingRecord } from '@/core/rig/record';
 import { sessionPulls } from '@/core/rig/sessionPulls';
 import { TracePlot } from '@/components/bench/TracePlot';
 import { useVirtualReel } from '@/components/bench/useVirtualReel';
+import { UndoButton } from '@/components/bench/UndoButton';
 import { VirtualBench } from '@/components/bench/VirtualMark';
 import { QuantityField, useQuantity } from '@/components/fields/QuantityField';
 import { ChoiceField } from '@/components/fields/TextField';
@@ -139,22 +140,7 @@ export function ScaleSession({ setting, onAnother }: { setting: DragSettingRecor
         >
           Accept this setting
         </Button>
-        {last && (
-          <Button
-            weight="quiet"
-            disabled={busy}
-            onClick={() =>
-              void sendNow(
-                'POST',
-                `/api/boats/${record.boat.id}/withdrawals`,
-                { kind: 'dragPull', id: last.id, rigId: record.id, reason: 'undone at the scale' },
-                'The last pull is taken back.',
-              )
-            }
-          >
-            Undo the last pull
-          </Button>
-        )}
+        {last && <UndoButton kind="dragPull" id={last.id} what="pull" reason="undone at the scale" />}
         <Button weight="quiet" onClick={onAnother}>
           Choose another target
         </Button>

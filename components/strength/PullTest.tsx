@@ -6,6 +6,7 @@ import type { PullRecord, StrengthTestRecord } from '@/core/rig/record';
 import { productStrength, PULLS_FOR_A_MEAN } from '@/core/rig/strengthOfRig';
 import { readBreak } from '@/core/strength/readBreak';
 import { TracePlot } from '@/components/bench/TracePlot';
+import { UndoButton } from '@/components/bench/UndoButton';
 import { VirtualBench } from '@/components/bench/VirtualMark';
 import { QuantityField, useQuantity } from '@/components/fields/QuantityField';
 import { ChoiceField } from '@/components/fields/TextField';
@@ -173,22 +174,7 @@ function Pulls({ test, onNew }: { test: StrengthTestRecord; onNew: () => void })
         </p>
       )}
       <div className="flex flex-wrap gap-2">
-        {last && (
-          <Button
-            weight="quiet"
-            disabled={state.kind === 'sending'}
-            onClick={() =>
-              void sendNow(
-                'POST',
-                `/api/boats/${record.boat.id}/withdrawals`,
-                { kind: 'strengthPull', id: last.id, rigId: record.id, reason: 'undone by the tester' },
-                'The last pull is taken back.',
-              )
-            }
-          >
-            Undo the last pull
-          </Button>
-        )}
+        {last && <UndoButton kind="strengthPull" id={last.id} what="pull" reason="undone by the tester" />}
         <Button weight="quiet" onClick={onNew}>
           Begin another test of this line
         </Button>

@@ -1,5 +1,5 @@
 import { simulateLayers, turnsOffSimulated } from '../../tests/layerSimulation';
-import { seededRandom } from '../../instruments/random';
+import { randomStack } from '../../tests/randomStack';
 import { layReel, turnsOff } from '../../instruments/virtual/layReel';
 import { buildLoadedLine, paidOutAfterTurnsM, spoolStateAt, type SegmentToLoad } from './loadedLine';
 
@@ -63,17 +63,6 @@ describe('a loaded line', () => {
   });
 });
 
-/** A random stack that a real reel could carry. */
-function randomCase(seed: number) {
-  const random = seededRandom(seed);
-  const between = (low: number, high: number): number => low + (high - low) * random();
-  const spool = { arborDiameterM: between(0.02, 0.06), widthM: between(0.02, 0.05) };
-  const segments = Array.from({ length: 1 + Math.floor(4 * random()) }, (_, index) =>
-    segment(`s${index}`, between(15, 120), between(0.00015, 0.0009)),
-  );
-  return { spool, segments, random };
-}
-
 describe('against independent simulations', () => {
   /** The tolerance that is asked for: 0.5 % of the turns, or 0.6 turn. */
   const within = (turns: number): number => Math.max(0.005 * turns, 0.6);
@@ -81,7 +70,7 @@ describe('against independent simulations', () => {
   it('agrees with whole layers on 200 random stacks', () => {
     let worst = 0;
     for (let seed = 1; seed <= 200; seed += 1) {
-      const { spool, segments, random } = randomCase(seed);
+      const { spool, segments, random } = randomStack(seed);
       const line = buildLoadedLine(spool, segments);
       const simulated = simulateLayers(spool.arborDiameterM, spool.widthM, segments);
       for (let k = 0; k < 6; k += 1) {
@@ -97,21 +86,8 @@ describe('against independent simulations', () => {
   it('agrees with the virtual reel, laid turn by turn without scatter, on 40 random stacks', () => {
     let worst = 0;
     for (let seed = 501; seed <= 540; seed += 1) {
-      const { spool, segments, random } = randomCase(seed);
+      const { spool, segments, random, truth } = randomStack(seed);
       const line = buildLoadedLine(spool, segments);
-      const truth = {
-        ...spool,
-        rimDiameterM: 0.2,
-        lengthPerTurnM: 0.2,
-        unitM: 1,
-        digits: 3,
-        rounds: true,
-        pitchM: spool.widthM / 25,
-        pitchRelativeSd: 0,
-        crown: 0,
-        packingRelativeSd: 0,
-        seed,
-      };
       const reel = layReel(
         truth,
         segments.map((s) => ({ ...s, strain: 0 })),

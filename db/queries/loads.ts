@@ -228,7 +228,17 @@ export async function insertWindingEntry(
   await db.query(
     `INSERT INTO winding_entries (boat_id, load_id, segment_id, reading, length_by_counter, instrument, note, corrects_id, withdrawn)
      VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9)`,
-    [boatId, loadId, entry.segmentId, entry.reading, entry.lengthByCounter, entry.instrument, entry.note, entry.correctsId, entry.withdrawn],
+    [
+      boatId,
+      loadId,
+      entry.segmentId,
+      entry.reading,
+      entry.lengthByCounter,
+      entry.instrument,
+      entry.note,
+      entry.correctsId,
+      entry.withdrawn,
+    ],
   );
 }
 

@@ -1,6 +1,6 @@
 import { buildLoadedLine, spoolStateAt } from '../../core/spool/loadedLine';
-import { seededRandom } from '../../instruments/random';
 import { layReel, turnsOff } from '../../instruments/virtual/layReel';
+import { randomStack } from '../../tests/randomStack';
 import { percentile, row } from './report';
 
 /**
@@ -12,37 +12,14 @@ export function benchClosedForm(stacks: number): void {
   let within = 0;
   let checks = 0;
   for (let seed = 1; seed <= stacks; seed += 1) {
-    const random = seededRandom(seed);
-    const between = (low: number, high: number): number => low + (high - low) * random();
-    const spool = { arborDiameterM: between(0.02, 0.06), widthM: between(0.02, 0.05) };
-    const segments = Array.from({ length: 1 + Math.floor(5 * random()) }, (_, index) => ({
-      id: `${index}`,
-      name: `${index}`,
-      lengthM: between(15, 120),
-      lineDiameterM: between(0.00015, 0.0009),
-      packing: between(0.58, 0.72),
-      wound: true,
-    }));
+    const { spool, segments, random, truth } = randomStack(seed);
     const line = buildLoadedLine(spool, segments);
-    const truth = {
-      ...spool,
-      rimDiameterM: 1,
-      lengthPerTurnM: 0.2,
-      unitM: 1,
-      digits: 3,
-      rounds: true,
-      pitchM: spool.widthM / 25,
-      pitchRelativeSd: 0,
-      crown: 0,
-      packingRelativeSd: 0,
-      seed,
-    };
     const reel = layReel(
       truth,
       segments.map((segment) => ({ ...segment, strain: 0 })),
     );
     for (let k = 0; k < 5; k += 1) {
-      const lengthM = line.woundLengthM * between(0.02, 0.99);
+      const lengthM = line.woundLengthM * (0.02 + 0.97 * random());
       const turns = turnsOff(reel, lengthM);
       const off = Math.abs(spoolStateAt(line, lengthM).turns - turns);
       if (off <= Math.max(0.005 * turns, 0.6)) within += 1;

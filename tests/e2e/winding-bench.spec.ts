@@ -42,7 +42,9 @@ test('bench mode winds with one hand: digits, arrows, space, U, Escape; a deviat
 
   await page.setViewportSize({ width: 390, height: 844 });
   // Drawings follow a turned phone one frame later.
-  await expect.poll(() => page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth)).toBeLessThanOrEqual(0);
+  await expect
+    .poll(() => page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth))
+    .toBeLessThanOrEqual(0);
   await page.setViewportSize({ width: 1280, height: 800 });
   await page.keyboard.press('Escape');
   await expect(bench).toBeHidden();
