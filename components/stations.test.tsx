@@ -1,0 +1,252 @@
+import { fireEvent, render, screen, waitFor, within } from '@testing-library/react';
+import type { DragPullRecord, DragSettingRecord, RigRecord } from '../core/rig/record';
+import { plannedRig, pulls, trial, woundRig } from '../tests/rigFixture';
+import { renderRig } from '../tests/renderRig';
+import { CountStation } from './count/CountStation';
+import { DragStation } from './drag/DragStation';
+import { Locker } from './locker/Locker';
+import { WholeLine } from './rig/WholeLine';
+import { StrengthStation } from './strength/StrengthStation';
+import { UnitsProvider } from './units/UnitsProvider';
+
+const sent: { url: string; body: unknown }[] = [];
+
+beforeEach(() => {
+  window.localStorage.clear();
+  sent.length = 0;
+  globalThis.fetch = jest.fn((url: string, init: RequestInit) => {
+    sent.push({ url, body: JSON.parse(String(init.body)) });
+    return Promise.resolve({ ok: true, status: 200, json: () => Promise.resolve({ id: 'new' }) } as Response);
+  }) as unknown as typeof fetch;
+});
+
+const tested = (rig: RigRecord = woundRig()): RigRecord => ({
+  ...rig,
+  strengthTests: [pulls('nylon', [140, 142, 139]), pulls('lead', [80, 82, 78]), pulls('top', [85, 84, 86])],
+});
+
+describe('the Count station', () => {
+  it('says what to do first on a rig that is not loaded, and that a reel has no counter', () => {
+    const { unmount } = renderRig(plannedRig(), <CountStation />);
+    expect(screen.getByRole('link', { name: 'Load the reel first' })).toHaveAttribute(
+      'href',
+      '/boats/boat/rigs/rig/load',
+    );
+    unmount();
+    const rig = woundRig();
+    renderRig({ ...rig, reel: { ...rig.reel, counter: null } }, <CountStation />);
+    expect(screen.getByText(/This reel has no counter/)).toBeInTheDocument();
+  });
+
+  it('foretells the reading before a walk, from the maker’s word and named as such', () => {
+    renderRig(woundRig(), <CountStation />);
+    expect(screen.getByText(/expected at a true 30\.5 m/)).toBeInTheDocument();
+    expect(screen.getByText(/the maker's statement of the counter/)).toBeInTheDocument();
+  });
+
+  it('reads low: too full, strip; the amount has its ± and what to expect next', () => {
+    renderRig({ ...woundRig(), trials: [trial(29)] }, <CountStation />);
+    expect(screen.getByText(/reads 3 % low: the spool is too full/)).toBeInTheDocument();
+    const way = screen.getByRole('heading', { name: 'Strip at the top' }).parentElement;
+    if (!way) throw new Error('there is no such way');
+    expect(way).toHaveTextContent(/\d+(\.\d+)? ± \d+(\.\d+)? m/);
+    expect(way).toHaveTextContent(/off Top shot; then expect 30/);
+    expect(screen.getByText(/Do not cut the supply line before/)).toBeInTheDocument();
+  });
+
+  it('records what was stripped as a change of line', async () => {
+    renderRig({ ...woundRig(), trials: [trial(29)] }, <CountStation />);
+    fireEvent.click(screen.getByRole('button', { name: 'I have taken it off' }));
+    await waitFor(() => expect(sent).toHaveLength(1));
+    expect(sent[0]).toMatchObject({
+      url: expect.stringContaining('/loads/load/changes'),
+      body: { segmentId: 's2', reason: 'stripped' },
+    });
+  });
+
+  it('says why a way is closed', () => {
+    const fixed = woundRig({ segments: (woundRig().load?.segments ?? []).map((s) => ({ ...s, lengthKnown: true })) });
+    renderRig({ ...fixed, trials: [trial(29)] }, <CountStation />);
+    expect(screen.getByText(/Closed: Top shot is a fixed length/)).toBeInTheDocument();
+  });
+
+  it('lists joins and colours with the winding log beside the model', () => {
+    renderRig({ ...woundRig(), trials: [trial(31)] }, <CountStation />);
+    const table = within(screen.getByRole('region', { name: 'Correction table' }));
+    expect(table.getByRole('row', { name: /Lead core: green is out/ })).toBeInTheDocument();
+    const join = table.getByRole('row', { name: /Top shot out, Lead core follows/ });
+    expect(within(join).getAllByRole('cell')[2]).toHaveTextContent(/^\d+$/);
+  });
+
+  it('records a walk, and refuses a reading that is none', async () => {
+    renderRig(woundRig(), <CountStation />);
+    fireEvent.change(screen.getByLabelText('True length walked'), { target: { value: '100 ft' } });
+    fireEvent.change(screen.getByLabelText('Counter reads'), { target: { value: '30.5' } });
+    expect(screen.getByRole('button', { name: 'Record this walk' })).toBeDisabled();
+    fireEvent.change(screen.getByLabelText('Counter reads'), { target: { value: '31' } });
+    fireEvent.click(screen.getByRole('button', { name: 'Record this walk' }));
+    await waitFor(() => expect(sent).toHaveLength(1));
+    expect(sent[0]?.body).toEqual({
+      loadId: 'load',
+      trueLengthM: expect.closeTo(30.48, 9),
+      reading: 31,
+      instrument: 'read by eye',
+    });
+  });
+});
+
+describe('the Strength station', () => {
+  it('names the weakest place, what is only assumed, and what mending it would buy', () => {
+    renderRig(tested(), <StrengthStation />);
+    const card = screen.getByRole('region', { name: 'The weakest place' });
+    // 80 N of lead core at three quarters: 60 N, 6.1 kg.
+    expect(card).toHaveTextContent(/6\.1 ± [\d.]+ kg/);
+    expect(card).toHaveTextContent('sheath over mono, overhand (Backing – Lead core)');
+    expect(card).toHaveTextContent('That figure is a default, not a test.');
+    expect(card).toHaveTextContent(/With it mended the rig would hold [\d.]+ kg/);
+  });
+
+  it('does not call two pulls a mean', () => {
+    renderRig({ ...woundRig(), strengthTests: [pulls('nylon', [140, 142])] }, <StrengthStation />);
+    expect(screen.getByRole('row', { name: /nylon line/ })).toHaveTextContent(/not enough yet/);
+    expect(screen.getByRole('row', { name: /lead line/ })).toHaveTextContent('not pulled yet');
+  });
+
+  it('wants the expectation before the first pull, and shows the caution at the step', async () => {
+    renderRig(woundRig(), <StrengthStation />);
+    expect(screen.getByRole('note')).toHaveTextContent('Eye protection on');
+    expect(screen.queryByLabelText('Peak force')).toBeNull();
+    fireEvent.change(screen.getByLabelText('Expected to break at'), { target: { value: '30 lb' } });
+    fireEvent.click(screen.getByRole('button', { name: 'Begin this test' }));
+    await waitFor(() => expect(sent).toHaveLength(1));
+    expect(sent[0]).toMatchObject({
+      body: { productId: 'nylon', condition: 'dry', expectedN: expect.closeTo(133.447, 3) },
+    });
+  });
+
+  it('tells at once a pull that does not fit, with likely reasons', () => {
+    renderRig(tested(), <StrengthStation />);
+    fireEvent.change(screen.getByLabelText('Peak force'), { target: { value: '6 kg' } });
+    expect(screen.getByText(/below what you expected/)).toHaveTextContent(/the right spool in the grips\?/);
+  });
+});
+
+const pull = (kind: DragPullRecord['kind'], movingN: number, breakawayN = movingN * 1.1): DragPullRecord => ({
+  id: `${kind}${movingN}${Math.trunc(breakawayN)}`,
+  kind,
+  movingN,
+  breakawayN,
+  settingStep: 0,
+  instrument: 'read by eye',
+  at: '',
+});
+
+function withSession(made: readonly DragPullRecord[], acceptedAt: string | null = null): RigRecord {
+  const dragSetting: DragSettingRecord = {
+    id: 'd',
+    loadId: 'load',
+    fraction: 0.25,
+    strengthBasis: 'weakest',
+    targetN: 15,
+    rodAngleRad: Math.PI / 3,
+    basis: {},
+    startedAt: '',
+    acceptedAt,
+    pulls: made.map((one, index) => ({ ...one, id: String(index) })),
+  };
+  return { ...tested(), dragSetting };
+}
+
+describe('the Drag station', () => {
+  it('sets bases side by side and recomputes the target at every key stroke', () => {
+    renderRig(tested(), <DragStation />);
+    expect(screen.getByText(/^1\.53 ± 0\.\d\d kg$/)).toBeInTheDocument();
+    const percent = screen.getByLabelText('Share, per cent');
+    fireEvent.change(percent, { target: { value: '35' } });
+    expect(screen.getByText(/Past a third of the strength/)).toBeInTheDocument();
+    fireEvent.change(percent, { target: { value: '60' } });
+    expect(screen.getByText('Between 5 and 40.')).toBeInTheDocument();
+    expect(screen.getByRole('button', { name: 'Begin a scale session' })).toBeDisabled();
+    fireEvent.click(screen.getByRole('button', { name: '20 %' }));
+    fireEvent.click(screen.getByRole('radio', { name: /tested line/ }));
+    expect(screen.getByText(/the weakest line as pulled, joins not counted/)).toBeInTheDocument();
+    expect(screen.getByText(/maker's drag limit \(8\.97 kg\)/)).toBeInTheDocument();
+  });
+
+  it.each([
+    [[], 'Warm up: 2 more pulls that do not count.'],
+    [[pull('warm-up', 9), pull('warm-up', 9)], 'Pull through the bent rod.'],
+    [[pull('bent rod', 10)], 'A little more: 0.51 kg to go.'],
+    [[pull('bent rod', 20)], 'A little less: 0.51 kg too much.'],
+    [[pull('bent rod', 15)], 'On target. Pull again: three pulls must agree.'],
+    [
+      [pull('bent rod', 15), pull('bent rod', 15.1), pull('bent rod', 14.9)],
+      'Set: the last three agree within 0.02 kg.',
+    ],
+  ])('leads through a session: %#', (made, words) => {
+    renderRig(withSession(made), <DragStation />);
+    expect(screen.getByText(words)).toBeInTheDocument();
+  });
+
+  it('lets a setting be accepted only when the pulls agree', () => {
+    const { unmount } = renderRig(withSession([pull('bent rod', 15)]), <DragStation />);
+    expect(screen.getByRole('button', { name: 'Accept this setting' })).toBeDisabled();
+    unmount();
+    renderRig(withSession([pull('bent rod', 15), pull('bent rod', 15.1), pull('bent rod', 14.9)]), <DragStation />);
+    expect(screen.getByRole('button', { name: 'Accept this setting' })).toBeEnabled();
+  });
+
+  it('tells a sticky drag, and the guides’ own factor from one straight pull', () => {
+    renderRig(
+      withSession([
+        pull('bent rod', 15, 23),
+        pull('bent rod', 15, 23),
+        pull('bent rod', 15, 23),
+        pull('straight', 12.5),
+      ]),
+      <DragStation />,
+    );
+    expect(screen.getByText(/above 1\.3 a drag is sticky/)).toBeInTheDocument();
+    expect(screen.getByText(/Guides, measured/)).toHaveTextContent('× 1.20');
+  });
+
+  it('says what the setting becomes as line leaves, and what is not counted', () => {
+    renderRig(
+      withSession([pull('bent rod', 15), pull('bent rod', 15), pull('bent rod', 15)], '2026-03-01T12:00:00.000Z'),
+      <DragStation />,
+    );
+    expect(screen.getByText(/with everything out \(× 1\.\d\d\)/)).toHaveTextContent(
+      /Not counted: the water's own pull/,
+    );
+    expect(screen.getByText(/Stale, changed since/)).toBeInTheDocument();
+  });
+});
+
+describe('the rig’s page and the locker', () => {
+  it('give every station’s state with its reason', () => {
+    renderRig(tested(), <WholeLine />);
+    const stations = screen.getByRole('region', { name: 'Stations' });
+    expect(stations).toHaveTextContent('no test of this load accepted yet');
+    expect(stations).toHaveTextContent('all 3 lines pulled 3 times or more');
+    expect(screen.getByText(/Loading, testing and setting write here by themselves/)).toBeInTheDocument();
+  });
+
+  it('draw every rig, and teach when there is none', () => {
+    const inUnits = (children: React.ReactNode) => (
+      <UnitsProvider initial={{ length: 'm', smallLength: 'mm', force: 'kg' }}>{children}</UnitsProvider>
+    );
+    const { unmount } = render(
+      inUnits(
+        <Locker boatId="boat" rigs={[tested(), { ...plannedRig(), id: 'empty', name: 'New rod', segments: [] }]} />,
+      ),
+    );
+    expect(screen.getAllByRole('img')).toHaveLength(1);
+    expect(screen.getByText('No line planned yet.')).toBeInTheDocument();
+    unmount();
+    render(inUnits(<Locker boatId="boat" rigs={[]} />));
+    expect(screen.getByRole('link', { name: /Put a reel and a line on record/ })).toHaveAttribute(
+      'href',
+      '/boats/boat/gear',
+    );
+  });
+});
