@@ -74,5 +74,6 @@ await page.keyboard.press('Escape');
 await page.getByRole('button', { name: 'Abandon this winding' }).click();
 await page.getByRole('button', { name: 'Take it to the bench' }).waitFor();
 await openRig('Halyard Lark', 'Five-colour rod, second from port');
+await page.evaluate(() => window.scrollTo(0, 0));
 await shot('rig-phone');
 await browser.close();

@@ -28,6 +28,8 @@ function FoldingRule({ plane, lengthPx, across, thickness, marks, minor, title, 
   const direction = ticksAt === 'end' ? -1 : 1;
   const lying = plane.orientation === 'lying';
   const labels = placeLabels(marks, lengthPx, lying);
+  // Beside an upright rule figures stand next to their tick and need the room.
+  const tickPx = lying ? 10 : 6;
   const labelAcross = across + thickness / 2 + (ticksAt === 'end' ? -5 : 6);
   return (
     <g className="figures">
@@ -40,7 +42,7 @@ function FoldingRule({ plane, lengthPx, across, thickness, marks, minor, title, 
       {minor.map((along) => (
         <line
           key={along}
-          {...plane.acrossLine(along, edge, edge + direction * 5)}
+          {...plane.acrossLine(along, edge, edge + direction * tickPx * 0.5)}
           className="stroke-rule-ink/70"
           strokeWidth={1}
         />
@@ -48,7 +50,7 @@ function FoldingRule({ plane, lengthPx, across, thickness, marks, minor, title, 
       {marks.map(({ along }) => (
         <line
           key={along}
-          {...plane.acrossLine(along, edge, edge + direction * 10)}
+          {...plane.acrossLine(along, edge, edge + direction * tickPx)}
           className="stroke-rule-ink"
           strokeWidth={1.6}
         />
