@@ -219,6 +219,7 @@ describe('the Drag station', () => {
       /Not counted: the water's own pull/,
     );
     expect(screen.getByText(/Stale, changed since/)).toBeInTheDocument();
+    expect(screen.getByText(/The last pulls agree within/)).toBeInTheDocument();
   });
 });
 

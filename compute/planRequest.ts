@@ -11,6 +11,24 @@ export interface LoadedReelRequest {
 
 const measured = (value: number, sd: number): Known => ({ value, sd, source: 'measured' });
 
+/** SD of a line's diameter (m): as given, else 5 %. */
+function lineDiameterSdM(segment: SegmentRequest): number {
+  return segment.lineDiameterSdM ?? 0.05 * segment.lineDiameterM;
+}
+
+/** The SDs that every ± of an answer rests on, so that a default among them is seen. */
+export function sdsUsed(request: LoadedReelRequest) {
+  return {
+    diameterM: request.reel.diameterSdM,
+    lengthPerTurnM: request.counter?.lengthPerTurnSdM ?? null,
+    segments: request.segments.map((segment) => ({
+      name: segment.name,
+      lineDiameterM: lineDiameterSdM(segment),
+      packing: segment.packingSd,
+    })),
+  };
+}
+
 /** Runs the core's plan on a request whose figures have been checked. */
 export function planRequest(request: LoadedReelRequest, levelBelowRimM: number): Outcome<LoadPlan, 'does-not-fit'> {
   const { reel, counter, segments } = request;
@@ -24,7 +42,7 @@ export function planRequest(request: LoadedReelRequest, levelBelowRimM: number):
       id: String(index),
       name: segment.name,
       wound: segment.wound,
-      lineDiameterM: measured(segment.lineDiameterM, segment.lineDiameterSdM ?? 0.05 * segment.lineDiameterM),
+      lineDiameterM: measured(segment.lineDiameterM, lineDiameterSdM(segment)),
       packing: measured(segment.packing, segment.packingSd),
       lengthM: segment.lengthM === null ? null : measured(segment.lengthM, 0),
     })),

@@ -266,6 +266,7 @@ function Accepted({
       </p>
       <p>
         set with a scale at the tip, for {format.percent(setting.fraction)} of the {BASIS_WORDS[setting.strengthBasis]}.{' '}
+        {judgement && `The last pulls agree within ${format.force(judgement.spreadN)}. `}
         {states.drag.state === 'stale' && <b className="text-warn">Stale, {states.drag.why}. Set it again.</b>}
       </p>
       {judgement?.sticky && (

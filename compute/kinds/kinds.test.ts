@@ -48,6 +48,20 @@ describe('load-plan', () => {
     expect(plan.segments.at(-1)?.diameterAfterM).toBeCloseTo(0.062, 12);
   });
 
+  it('names the SDs behind its ±, given or default', () => {
+    const given = { ...PLAN, segments: [{ ...PLAN.segments[0], lineDiameterSdM: 0.000004 }, PLAN.segments[1]] };
+    expect(value('load-plan', given)).toMatchObject({
+      sdsUsed: {
+        diameterM: 0.0002,
+        lengthPerTurnM: 0,
+        segments: [{ lineDiameterM: 0.000004 }, { lineDiameterM: expect.closeTo(0.000035, 12), packing: 0.045 }],
+      },
+    });
+    const wide = value('load-plan', PLAN) as unknown as { solvedLengthPlusMinusM: number };
+    const narrow = value('load-plan', given) as unknown as { solvedLengthPlusMinusM: number };
+    expect(narrow.solvedLengthPlusMinusM).toBeLessThan(wide.solvedLengthPlusMinusM);
+  });
+
   it('fills to a share of the depth, to a mark, or so that the counter is true', () => {
     const finalOf = (fill: unknown): number =>
       (value('load-plan', { ...PLAN, fill }) as unknown as { finalDiameterM: number }).finalDiameterM;

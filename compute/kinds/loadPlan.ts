@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { levelOfTarget } from '../../core/load/fillTarget';
 import { defineKind } from '../kind';
-import { planRequest } from '../planRequest';
+import { planRequest, sdsUsed } from '../planRequest';
 import { loadedReelShape, LONGEST_SEGMENT_M, refineUnknowns } from '../requestSchemas';
 
 const lengthM = (max: number) => z.number({ error: 'a length must be a number' }).max(max);
@@ -63,6 +63,7 @@ export const loadPlan = defineKind({
         mainlyFrom: solved.lengthM.mainlyFrom,
         finalDiameterM: plan.finalDiameterM.value,
         levelBelowRimM: level.value,
+        sdsUsed: sdsUsed(request),
         segments: plan.segments.map((segment) => ({
           name: segment.name,
           lengthM: segment.lengthM.value,
