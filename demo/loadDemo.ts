@@ -7,9 +7,8 @@ import { sessionPulls } from '../core/rig/sessionPulls';
 import { readBreak } from '../core/strength/readBreak';
 import { toSi } from '../core/units/units';
 import { insertBoat, insertPerson } from '../db/queries/boats';
-import { insertSupplySpool } from '../db/queries/lines';
 import { insertLogEntry } from '../db/queries/log';
-import { insertRating } from '../db/queries/reels';
+import { insertSupplySpool } from '../db/queries/supplies';
 import { recordJoinTest } from '../db/queries/rigs';
 import { insertVirtualLine, insertVirtualReel } from '../db/queries/virtualBench';
 import { reader } from '../db/withTransaction';
@@ -20,6 +19,7 @@ import { acceptSetting, recordDragPull, startDragSetting } from '../usecases/dra
 import { createLine, createReel, createRig } from '../usecases/gear/gear';
 import { changeLength } from '../usecases/load/changeLength';
 import { saveStack } from '../usecases/load/saveStack';
+import { finishInput, windingInput } from '../usecases/load/loadInput';
 import { beginWinding, finishWinding, noteWinding } from '../usecases/load/winding';
 import type { UseCaseOutcome } from '../usecases/outcome';
 import { readRigRecord } from '../usecases/rigs/rigRecord';
@@ -121,19 +121,13 @@ async function loadRig(boatId: string, rig: DemoRig, idOf: (key: string) => stri
       arborDiameterM: reel.arborMm / 1000,
       widthM: reel.widthMm / 1000,
       fullDiameterM: reel.fullMm / 1000,
+      ratings: reel.ratings.map(({ label, lineMm, lengthM }) => ({ label, lineDiameterM: lineMm / 1000, lengthM })),
       counter: reel.counter && { ...reel.counter, digits: 3, source: 'maker', display: 'rounds' },
       windHand: reel.windHand ?? 'right',
       dragKind: reel.dragKind,
       dragLimitN: reel.dragLimitKg === null ? null : toSi('force', reel.dragLimitKg, 'kg'),
     }),
   ).id;
-  for (const rating of reel.ratings) {
-    await insertRating(db, boatId, reelId, {
-      label: rating.label,
-      lineDiameterM: rating.lineMm / 1000,
-      lengthM: rating.lengthM,
-    });
-  }
   const rigId = must(await createRig(boatId, { name: rig.name, note: rig.note, reelId })).id;
   const forceScaleNm = toSi('force', reel.dragLimitKg ?? 5, 'kg') * (reel.fullMm / 2000);
   await insertVirtualReel(db, boatId, rigId, {
@@ -196,17 +190,18 @@ async function workThrough(boatId: string, rigId: string, rig: DemoRig, walkM: n
   for (const segment of planned.segments.filter((candidate) => candidate.wound)) {
     const shown = must(await workVirtualReel(boatId, rigId, { act: 'wind', segmentId: segment.id }));
     must(
-      await noteWinding(boatId, rigId, loadId, {
-        segmentId: segment.id,
-        reading: shown.reading,
-        instrument: shown.instrument,
-        lengthByCounter: false,
-        note: '',
-      }),
+      await noteWinding(
+        boatId,
+        rigId,
+        loadId,
+        windingInput.parse({ segmentId: segment.id, reading: shown.reading, instrument: shown.instrument }),
+      ),
     );
   }
   const level = must(await workVirtualReel(boatId, rigId, { act: 'measure-level' }));
-  must(await finishWinding(boatId, rigId, loadId, { version: 1, levelBelowRimM: level.levelBelowRimM }));
+  must(
+    await finishWinding(boatId, rigId, loadId, finishInput.parse({ version: 1, levelBelowRimM: level.levelBelowRimM })),
+  );
   if (rig.done.calibrate) await calibrate(boatId, rigId, loadId, walkM, rig.done.calibrate);
   if (rig.done.drag) await setDrag(boatId, rigId, loadId, rig.done.drag);
   if (rig.done.lostM) {

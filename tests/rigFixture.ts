@@ -1,5 +1,6 @@
 import type { LoadRecord, RigRecord, StrengthTestRecord } from '../core/rig/record';
 import { loadBasis } from '../core/rig/bases';
+import { learnFromLoads, withKnowledge, type BoatEvidence } from '../core/rig/learnFromLoads';
 import { planForRig } from '../core/rig/planForRig';
 import type { Known, Source } from '../core/provenance/source';
 
@@ -22,7 +23,7 @@ const product = (
 });
 
 export function plannedRig(): RigRecord {
-  return {
+  return withEvidence({
     boat: { id: 'boat', name: 'Halyard Lark' },
     id: 'rig',
     name: 'Bench rod',
@@ -35,6 +36,7 @@ export function plannedRig(): RigRecord {
       arborDiameterM: known(0.0314, 0.006, 'measured'),
       widthM: known(0.0286, 0.006, 'measured'),
       fullDiameterM: known(0.0618, 0.003, 'measured'),
+      measured: { arborDiameterM: 0.0314, widthM: 0.0286, fullDiameterM: 0.0618, sdM: 0.0002 },
       ratings: [],
       counter: { unitM: 1, digits: 3, display: 'rounds', lengthPerTurnM: known(0.174, 0.04, 'maker') },
       windHand: 'right',
@@ -113,7 +115,23 @@ export function plannedRig(): RigRecord {
     log: [],
     hasVirtualReel: false,
     virtualProductIds: [],
-  };
+    supplySpools: [],
+    reverseFills: [],
+  });
+}
+
+/** A record with what its reel and lines are known by: nothing but their own figures, and such loads as are given. */
+export function withEvidence(record: Omit<RigRecord, 'knowledge'>, evidence: Partial<BoatEvidence> = {}): RigRecord {
+  const learning = learnFromLoads({
+    reels: [record.reel],
+    products: record.products,
+    loads: [],
+    reverseFills: [],
+    constants: new Map(),
+    resets: new Map(),
+    ...evidence,
+  });
+  return withKnowledge(record, learning);
 }
 
 const LOADED_AT = '2026-03-01T10:00:00.000Z';
@@ -160,11 +178,15 @@ export function woundRig(change: Partial<LoadRecord> = {}): RigRecord {
         reading: segment.stopReading,
         instrument: 'read by eye',
         lengthByCounter: false,
+        meteredLengthM: null,
+        turnsCounted: null,
         note: '',
         at: LOADED_AT,
       })),
       levels: [],
       changes: [],
+      colourReadings: [],
+      replacements: [],
       version: 2,
       ...change,
     },

@@ -10,6 +10,7 @@ export const LIMITS = {
   fullDiameterM: { min: 0.005, max: 0.6 },
   lineDiameterM: { min: 0.00003, max: 0.006 },
   segmentLengthM: { min: 0.05, max: 5000 },
+  supplyLengthM: { min: 1, max: 20_000 },
   walkLengthM: { min: 1, max: 2000 },
   lengthPerTurnM: { min: 0.005, max: 2 },
   forceN: { min: 0.05, max: 5000 },

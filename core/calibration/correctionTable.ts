@@ -16,6 +16,8 @@ export interface CorrectionOptions {
   readonly diameterRelativeSd: number;
   /** Relative SD of each segment's space per metre, in the order of the segments. */
   readonly areaRelativeSds: readonly number[];
+  /** How those errors go together, in the same order; left out when they are independent. */
+  readonly areaCorrelation?: readonly (readonly number[])[];
 }
 
 /** The best value of the counter's constant on this evidence (m per turn). */
@@ -60,19 +62,32 @@ export function correctionTable(
       sd: segment.wound ? (options.areaRelativeSds[index] ?? 0) : 0,
     })),
   ];
-  const spread = propagate(inputs, ([first = 0, second = 0, diameterFactor = 1, ...areaFactors]) => {
+  const compute = ([first = 0, second = 0, diameterFactor = 1, ...areaFactors]: readonly number[]) => {
     const shaped = reshaped(line, diameterFactor, areaFactors);
     const constantM =
       evidence.kind === 'constant'
         ? first
         : constantOnly(shaped, options.unitM, { ...evidence.trial, trueLengthM: first, reading: second });
     return paidOutsM.map((paidOutM) => (spoolStateAt(shaped, paidOutM).turns * constantM) / options.unitM);
-  });
+  };
+  const spread = propagate(inputs, compute, correlationOfInputs(options, inputs.length));
   return spread.values.map((value, index) => ({
     value,
     plusMinus: PLUS_MINUS_SDS * Math.hypot(spread.sds[index] ?? NaN, value * LAYER_STEP_RELATIVE_SD, WHOLE_COUNT_SD),
     mainlyFrom: spread.largestContributors[index] ?? null,
   }));
+}
+
+/** Evidence and diameter stand alone; the segments' bulk goes together as stated. */
+function correlationOfInputs(options: CorrectionOptions, inputs: number): readonly (readonly number[])[] | undefined {
+  const { areaCorrelation } = options;
+  if (!areaCorrelation) return undefined;
+  const before = inputs - areaCorrelation.length;
+  return Array.from({ length: inputs }, (_, row) =>
+    Array.from({ length: inputs }, (_, column) =>
+      row === column ? 1 : (areaCorrelation[row - before]?.[column - before] ?? 0),
+    ),
+  );
 }
 
 function constantOnly(line: LoadedLine, unitM: number, trial: TapeTrial): number {

@@ -13,7 +13,7 @@ export interface Counter {
 }
 
 /** The number of counts after which the display starts again: 1000 for three digits. */
-export function countsPerWrap(counter: Counter): number {
+export function countsPerWrap(counter: Pick<Counter, 'digits'>): number {
   return 10 ** counter.digits;
 }
 
@@ -51,7 +51,7 @@ export function shownReading(counts: number, counter: Counter): number {
  * @param reading what the display shows, 0 to 10^digits − 1
  * @param expectedCounts about how many counts were to be wound
  */
-export function countsWoundOn(reading: number, counter: Counter, expectedCounts: number): number {
+export function countsWoundOn(reading: number, counter: Pick<Counter, 'digits'>, expectedCounts: number): number {
   const wrap = countsPerWrap(counter);
   const base = (wrap - reading) % wrap;
   return base + wrap * Math.max(0, Math.round((expectedCounts - base) / wrap));

@@ -17,6 +17,8 @@ export interface ReelToPlan {
 export interface SegmentToPlan {
   readonly id: string;
   readonly name: string;
+  /** Segments of the same line share the error of its bulk; left out, each has its own. */
+  readonly lineId?: string;
   readonly lineDiameterM: Known;
   readonly packing: Known;
   /** Null for the one segment that is solved. */
@@ -26,6 +28,17 @@ export interface SegmentToPlan {
 
 export interface CounterToPlan extends Omit<Counter, 'lengthPerTurnM'> {
   readonly lengthPerTurnM: Known;
+}
+
+/**
+ * Errors that are known together, as learned from loads: relative SDs of the reel's dimensions and of lines' bulk,
+ * with their correlation. They take the place of the SDs that reel and lines carry themselves.
+ */
+export interface JointErrors {
+  /** 'arborDiameterM', 'widthM', 'fullDiameterM' or a line's id. */
+  readonly keys: readonly string[];
+  readonly relativeSds: readonly number[];
+  readonly correlation: readonly (readonly number[])[];
 }
 
 export interface PlannedSegment {
@@ -47,39 +60,75 @@ export interface LoadPlan {
   readonly segments: readonly PlannedSegment[];
   /** Wound diameter when all is on (m). */
   readonly finalDiameterM: Figure;
+  /** Where the level will lie under the rim (m) when the named lengths are on, with what is not known of it. */
+  readonly levelBelowRimM: Figure;
 }
 
 /** The inputs of a plan as a flat list, and the way back from a list of values to a plan. */
-function flatten(reel: ReelToPlan, segments: readonly SegmentToPlan[], counter: CounterToPlan | null) {
+function flatten(
+  reel: ReelToPlan,
+  segments: readonly SegmentToPlan[],
+  counter: CounterToPlan | null,
+  joint: JointErrors | null,
+) {
   const inputs: UncertainInput[] = [];
-  const add = (name: string, known: Known): number => inputs.push({ name, value: known.value, sd: known.sd }) - 1;
-  const arbor = add('arbor diameter', reel.arborDiameterM);
-  const width = add('spool width', reel.widthM);
-  const full = add('full diameter', reel.fullDiameterM);
-  const constant = counter ? add("the counter's constant", counter.lengthPerTurnM) : null;
-  const rows = segments.map((segment) => ({
-    segment,
-    diameter: add(`thickness of ${segment.name}`, segment.lineDiameterM),
-    packing: add(`packing of ${segment.name}`, segment.packing),
-    length: segment.lengthM ? add(`length of ${segment.name}`, segment.lengthM) : null,
-  }));
+  const keys: string[] = [];
+  const add = (key: string, name: string, known: { value: number; sd: number }): number => {
+    const at = joint?.keys.indexOf(key) ?? -1;
+    const sd = at < 0 ? known.sd : known.value * (joint?.relativeSds[at] ?? NaN);
+    keys.push(key);
+    return inputs.push({ name, value: known.value, sd }) - 1;
+  };
+  const arbor = add('arborDiameterM', 'arbor diameter', reel.arborDiameterM);
+  const width = add('widthM', 'spool width', reel.widthM);
+  const full = add('fullDiameterM', 'full diameter', reel.fullDiameterM);
+  const constant = counter ? add('counter', "the counter's constant", counter.lengthPerTurnM) : null;
+  const bulks = new Map<string, number>();
+  const rows = segments.map((segment) => {
+    const key = segment.lineId ?? `segment ${segment.id}`;
+    const bulk = bulks.get(key) ?? add(key, bulkName(segment), { value: 1, sd: bulkRelativeSd(segment) });
+    bulks.set(key, bulk);
+    const length = segment.lengthM ? add(`length ${segment.id}`, `length of ${segment.name}`, segment.lengthM) : null;
+    return { segment, bulk, length };
+  });
   const read = (values: readonly number[]) => {
     const at = (index: number): number => values[index] ?? NaN;
     return {
       spool: { arborDiameterM: at(arbor), widthM: at(width) },
       fullDiameterM: at(full),
       lengthPerTurnM: constant === null ? null : at(constant),
-      segments: rows.map((row): SegmentToSolve => ({
-        id: row.segment.id,
-        name: row.segment.name,
-        wound: row.segment.wound,
-        lineDiameterM: at(row.diameter),
-        packing: at(row.packing),
-        lengthM: row.length === null ? null : at(row.length),
+      segments: rows.map(({ segment, bulk, length }): SegmentToSolve => ({
+        id: segment.id,
+        name: segment.name,
+        wound: segment.wound,
+        lineDiameterM: segment.lineDiameterM.value,
+        packing: segment.packing.value / at(bulk),
+        lengthM: length === null ? null : at(length),
       })),
     };
   };
-  return { inputs, read };
+  return { inputs, correlation: joint ? correlationOf(keys, joint) : undefined, read };
+}
+
+/** Relative SD of the space that a metre of line takes: twice the thickness's, and the packing's. */
+export function bulkRelativeSd(line: { readonly lineDiameterM: Known; readonly packing: Known }): number {
+  const { lineDiameterM, packing } = line;
+  return Math.hypot((2 * lineDiameterM.sd) / lineDiameterM.value, packing.sd / packing.value);
+}
+
+/** A line's bulk, named by what leaves it most open. */
+function bulkName(segment: SegmentToPlan): string {
+  const { lineDiameterM, packing } = segment;
+  const thickness = (2 * lineDiameterM.sd) / lineDiameterM.value;
+  return `${thickness > packing.sd / packing.value ? 'thickness' : 'packing'} of ${segment.name}`;
+}
+
+/** Correlation of a plan's inputs: as learned where both are known together, else none. */
+function correlationOf(keys: readonly string[], joint: JointErrors): readonly (readonly number[])[] {
+  const places = keys.map((key) => joint.keys.indexOf(key));
+  return places.map((a, row) =>
+    places.map((b, column) => (row === column ? 1 : a < 0 || b < 0 ? 0 : (joint.correlation[a]?.[b] ?? 0))),
+  );
 }
 
 /**
@@ -90,6 +139,7 @@ function flatten(reel: ReelToPlan, segments: readonly SegmentToPlan[], counter: 
  * @param segments in order from the arbor, at most one without a length
  * @param counter the reel's counter, or null when it has none
  * @param levelBelowRimM depth of the finished level under the rim (m); negative is above it
+ * @param joint errors that are known together, or null
  * @returns the plan with a ± on every figure, or 'does-not-fit' (figures as in solveSegment)
  * @throws RangeError when more than one length is unknown
  */
@@ -98,8 +148,9 @@ export function planLoad(
   segments: readonly SegmentToPlan[],
   counter: CounterToPlan | null,
   levelBelowRimM: number,
+  joint: JointErrors | null = null,
 ): Outcome<LoadPlan, 'does-not-fit'> {
-  const { inputs, read } = flatten(reel, segments, counter);
+  const { inputs, correlation, read } = flatten(reel, segments, counter, joint);
   const solve = (values: readonly number[]): Outcome<LoadedLine, 'does-not-fit'> => {
     const parts = read(values);
     if (!parts.segments.some((segment) => segment.lengthM === null)) {
@@ -112,7 +163,7 @@ export function planLoad(
   const centre = solve(inputs.map((input) => input.value));
   if (!centre.ok) return centre;
 
-  const spread = propagate(inputs, (values) => {
+  const compute = (values: readonly number[]): readonly number[] => {
     const outcome = solve(values);
     // One SD off, a solved length can vanish; the step is then taken from the best plan itself,
     // which keeps the ± finite and, by the other side's step, at least half of its true size.
@@ -122,13 +173,15 @@ export function planLoad(
       line.spool,
       line.segments.map((segment, index) => ({ ...segment, lengthM: centre.value.segments[index]?.lengthM ?? NaN })),
     );
-    const lengthPerTurnM = read(values).lengthPerTurnM;
-    return line.segments.flatMap((segment, index) => {
+    const { lengthPerTurnM, fullDiameterM } = read(values);
+    const perSegment = line.segments.flatMap((segment, index) => {
       const turns = named.segments[index]?.turns ?? NaN;
       const counts = counter && lengthPerTurnM !== null ? (turns * lengthPerTurnM) / counter.unitM : 0;
       return [segment.lengthM, segment.outerDiameterM, turns, counts];
     });
-  });
+    return [...perSegment, (fullDiameterM - named.fullDiameterM) / 2];
+  };
+  const spread = propagate(inputs, compute, correlation);
   const figure = (index: number, extraSd = 0): Figure => ({
     value: spread.values[index] ?? NaN,
     plusMinus: PLUS_MINUS_SDS * Math.hypot(spread.sds[index] ?? NaN, extraSd),
@@ -157,5 +210,6 @@ export function planLoad(
     segments: planned,
     finalDiameterM:
       lastWound < 0 ? { value: centre.value.fullDiameterM, plusMinus: 0, mainlyFrom: null } : figure(4 * lastWound + 1),
+    levelBelowRimM: figure(4 * centre.value.segments.length),
   });
 }

@@ -29,6 +29,21 @@ describe('propagate', () => {
     expect(spread.largestContributors).toEqual(['width', 'length']);
   });
 
+  it('lets errors that go together add or cancel', () => {
+    const sum = ([a = 0, b = 0]: readonly number[]) => [a + b, a - b];
+    const inputs = [
+      { name: 'a', value: 1, sd: 3 },
+      { name: 'b', value: 2, sd: 3 },
+    ];
+    const together = propagate(inputs, sum, [
+      [1, 1],
+      [1, 1],
+    ]);
+    expect(together.sds[0]).toBeCloseTo(6, 12);
+    expect(together.sds[1]).toBeCloseTo(0, 12);
+    expect(together.largestContributors[1]).toBeNull();
+  });
+
   it('names nobody when nothing is uncertain', () => {
     expect(propagate([{ name: 'a', value: 1, sd: 0 }], ([a = 0]) => [a])).toMatchObject({
       sds: [0],

@@ -24,7 +24,7 @@ export function adviceForRig(record: RigRecord): Outcome<TopAdjustment, RigAdvic
   const outcome = firstAdvice(line, counter.unitM, trial, {
     limitDiameterM: record.reel.fullDiameterM.value,
     diameterSdM: (options?.diameterRelativeSd ?? 0.01) * line.fullDiameterM,
-    areaRelativeSd: areaRelativeSd(record, top.id, current.value.levelMeasured),
+    areaRelativeSd: areaRelativeSd(record, top.id),
   });
   if (!outcome.ok && outcome.reason === 'already-true') return outcome;
   if (planned.lengthKnown) {

@@ -8,9 +8,10 @@ import type { RigStrength } from '../strength/rigStrength';
 export function loadBasis(record: RigRecord): Basis {
   const { reel } = record;
   const basis: Record<string, string> = {
-    'arbor diameter': basisFigure(reel.arborDiameterM.value),
-    'spool width': basisFigure(reel.widthM.value),
-    'full diameter': basisFigure(reel.fullDiameterM.value),
+    // As measured: what a load teaches of its own reel does not make it stale.
+    'arbor diameter': basisFigure(reel.measured.arborDiameterM),
+    'spool width': basisFigure(reel.measured.widthM),
+    'full diameter': basisFigure(reel.measured.fullDiameterM),
     'order of the segments': record.segments.map((segment) => segment.name).join(', '),
   };
   for (const segment of record.segments) {
@@ -35,8 +36,9 @@ export function countBasis(record: RigRecord, line: LoadedLine): Basis {
     const changes = (record.load?.changes ?? []).filter((change) => change.segmentId === segment.segmentId);
     // Changes, not derived lengths: a better constant re-derives lengths without the line having moved.
     const lostM = changes.reduce((sum, change) => sum + change.changeM, 0);
+    const replaced = record.load?.replacements.findLast((each) => each.segmentId === segment.segmentId);
     basis[`length of ${segment.name}`] = present
-      ? `${basisFigure(segment.plannedLengthM)}${lostM ? ` ${basisFigure(lostM)}` : ''}`
+      ? `${basisFigure(segment.plannedLengthM)}${lostM ? ` ${basisFigure(lostM)}` : ''}${replaced ? `, replaced ${replaced.at}` : ''}`
       : 'gone';
   }
   return basis;

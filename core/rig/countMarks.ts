@@ -1,7 +1,7 @@
 import { correctionTable } from '../calibration/correctionTable';
 import type { Figure } from '../provenance/figure';
 import { counterOf } from './counterOf';
-import { notedCounts } from './currentLine';
+import { notedCounts } from './woundSegments';
 import { coloursOf, type RigView } from './rigView';
 
 /** A place on the line worth knowing the reading of. */

@@ -3,11 +3,17 @@ import type { CounterRecord, RigRecord } from './record';
 
 /**
  * The reel's counter with the best knowledge of its constant: the one that an accepted test gave,
- * since the constant belongs to the reel and not to the line, else the maker's statement.
+ * since the constant belongs to the reel and not to the line, else the one that winding logs show, else the
+ * maker's statement.
  */
 export function knownCounter(record: RigRecord): CounterRecord | null {
   const { counter } = record.reel;
-  return counter && { ...counter, lengthPerTurnM: record.calibration?.lengthPerTurnM ?? counter.lengthPerTurnM };
+  return (
+    counter && {
+      ...counter,
+      lengthPerTurnM: record.calibration?.lengthPerTurnM ?? record.knowledge.lengthPerTurnM ?? counter.lengthPerTurnM,
+    }
+  );
 }
 
 /** The reel's counter with the best value of its constant. */

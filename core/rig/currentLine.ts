@@ -1,12 +1,12 @@
 import type { CounterEvidence, CorrectionOptions } from '../calibration/correctionTable';
-import { countsWoundOn, turnsForCounts, type Counter } from '../counter/counter';
-import { asWound, type MeasuredLevel, type WoundSegment } from '../load/asWound';
+import { asWound } from '../load/asWound';
 import { DEFAULT_LEVEL_BELOW_RIM_M, LEVEL_SD_M } from '../load/defaults';
 import { failure, success, type Outcome } from '../result';
 import { buildLoadedLine, type LoadedLine } from '../spool/loadedLine';
-import { counterOf, knownCounter } from './counterOf';
+import { knownCounter } from './counterOf';
 import { planForRig, productOf } from './planForRig';
 import type { LoadRecord, RigRecord, TrialRecord } from './record';
+import { measuredLevels, productIdNow, woundSegments } from './woundSegments';
 
 export interface CurrentLine {
   readonly line: LoadedLine;
@@ -39,10 +39,8 @@ function woundLine(record: RigRecord, load: LoadRecord): Outcome<CurrentLine, No
   if (!wound.ok) return wound;
   const changed = wound.value.line.segments
     .map((segment) => {
-      const changeM = load.changes
-        .filter((change) => change.segmentId === segment.id)
-        .reduce((sum, change) => sum + change.changeM, 0);
-      return { ...segment, lengthM: segment.lengthM + changeM };
+      const now = { ...segment, ...replacedBy(record, load, segment.id) };
+      return { ...now, lengthM: now.lengthM + changeSinceM(load, segment.id) };
     })
     // A top shot that is wholly gone is no longer part of the line.
     .filter((segment) => segment.lengthM > 1e-6);
@@ -54,41 +52,20 @@ function woundLine(record: RigRecord, load: LoadRecord): Outcome<CurrentLine, No
   });
 }
 
-/** The levels measured over a load, as diameters in the order of winding; of two after one segment the newer counts. */
-export function measuredLevels(record: RigRecord, load: LoadRecord): readonly MeasuredLevel[] {
-  const rimM = record.reel.fullDiameterM.value;
-  const last = load.segments.findLast((segment) => segment.wound);
-  return load.segments.flatMap((segment) => {
-    const atEnd = segment === last ? load.levelBelowRimM : null;
-    const between = load.levels.findLast((level) => level.segmentId === segment.segmentId)?.levelBelowRimM ?? null;
-    const levelM = atEnd ?? between;
-    return levelM === null ? [] : [{ afterSegmentId: segment.segmentId, diameterM: rimM - 2 * levelM }];
-  });
+/** What a replaced segment consists of now; nothing where it is the one that was wound. */
+function replacedBy(record: RigRecord, load: LoadRecord, segmentId: string) {
+  const replacement = load.replacements.findLast((candidate) => candidate.segmentId === segmentId);
+  if (!replacement) return {};
+  const { diameterM, packing } = productOf(record, replacement.productId);
+  return { lengthM: replacement.lengthM, lineDiameterM: diameterM.value, packing: packing.value };
 }
 
-/** The segments of a load with the spool turns behind the readings that were noted. */
-export function woundSegments(record: RigRecord, load: LoadRecord): readonly WoundSegment[] {
-  const counter = counterOf(record);
-  return load.segments.map((segment) => {
-    const entry = load.winding.findLast((candidate) => candidate.segmentId === segment.segmentId);
-    const reading = entry?.reading ?? null;
-    const counts = counter && reading !== null ? notedCounts(segment, reading, counter) : null;
-    return {
-      id: segment.segmentId,
-      name: segment.name,
-      lengthM: segment.plannedLengthM,
-      lineDiameterM: segment.lineDiameterM,
-      packing: segment.packing,
-      wound: segment.wound,
-      lengthKnown: segment.lengthKnown && !entry?.lengthByCounter,
-      notedTurns: counter && counts !== null ? turnsForCounts(counts, counter) : null,
-    };
-  });
-}
-
-/** Counts wound on behind a noted reading, unwrapped by what was planned. */
-export function notedCounts(segment: { readonly plannedTurns: number }, reading: number, counter: Counter): number {
-  return countsWoundOn(reading, counter, (segment.plannedTurns * counter.lengthPerTurnM) / counter.unitM);
+/** What came off or went on a segment since it was wound or replaced (m). */
+function changeSinceM(load: LoadRecord, segmentId: string): number {
+  const since = load.replacements.findLast((candidate) => candidate.segmentId === segmentId)?.at ?? '';
+  return load.changes
+    .filter((change) => change.segmentId === segmentId && change.at > since)
+    .reduce((sum, change) => sum + change.changeM, 0);
 }
 
 /** The newest tape test of the present load, made after the last change of line, or null. */
@@ -96,7 +73,7 @@ export function validTrial(record: RigRecord): TrialRecord | null {
   const { load } = record;
   if (load?.status !== 'wound') return null;
   const lastChange =
-    load.changes
+    [...load.changes, ...load.replacements]
       .map((change) => change.at)
       .toSorted()
       .at(-1) ?? '';
@@ -126,18 +103,22 @@ export function correctionOptions(record: RigRecord, current: CurrentLine): Corr
   return {
     unitM: reel.counter.unitM,
     diameterRelativeSd: Math.hypot(levelSdM, reel.fullDiameterM.sd) / current.line.fullDiameterM,
-    areaRelativeSds: current.line.segments.map((segment) => areaRelativeSd(record, segment.id, current.levelMeasured)),
+    areaRelativeSds: current.line.segments.map((segment) => areaRelativeSd(record, segment.id)),
+    areaCorrelation: current.line.segments.map((a) =>
+      current.line.segments.map((b) => areaCorrelation(record, a.id, b.id)),
+    ),
   };
 }
 
-/** Relative SD of the space that a metre of a segment takes: twice the diameter's, and the packing's. */
-export function areaRelativeSd(record: RigRecord, segmentId: string, levelMeasured: boolean): number {
-  const productId =
-    record.load?.segments.find((segment) => segment.segmentId === segmentId)?.productId ??
-    record.segments.find((segment) => segment.id === segmentId)?.productId;
-  if (!productId) throw new RangeError(`areaRelativeSd: the rig has no segment ${segmentId}`);
-  const { diameterM, packing } = productOf(record, productId);
-  const relative = Math.hypot((2 * diameterM.sd) / diameterM.value, packing.sd / packing.value);
-  // A measured level fixes the sum over all segments, and so about half of each one's freedom.
-  return levelMeasured ? relative / 2 : relative;
+/** Relative SD of the space that a metre of a segment takes, as its line is now known. */
+export function areaRelativeSd(record: RigRecord, segmentId: string): number {
+  const { keys, relativeSds } = record.knowledge.joint;
+  return relativeSds[keys.indexOf(productIdNow(record, segmentId))] ?? NaN;
+}
+
+/** How the errors of two segments' space go together: wholly when they are of one line. */
+function areaCorrelation(record: RigRecord, a: string, b: string): number {
+  const { keys, correlation } = record.knowledge.joint;
+  const [lineA, lineB] = [productIdNow(record, a), productIdNow(record, b)];
+  return lineA === lineB ? 1 : (correlation[keys.indexOf(lineA)]?.[keys.indexOf(lineB)] ?? 0);
 }

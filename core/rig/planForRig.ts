@@ -25,6 +25,7 @@ export function planForRig(record: RigRecord, levelBelowRimM: number): Outcome<L
       return {
         id: segment.id,
         name: segment.name,
+        lineId: product.id,
         wound: segment.wound,
         lineDiameterM: product.diameterM,
         packing: product.packing,
@@ -36,5 +37,6 @@ export function planForRig(record: RigRecord, levelBelowRimM: number): Outcome<L
     }),
     knownCounter(record),
     levelBelowRimM,
+    record.knowledge.joint,
   );
 }

@@ -1,6 +1,9 @@
 import type { DragBasis } from '../drag/dragTarget';
+import type { FittedEvidence } from '../gear/gearFit';
+import type { CapacityRating, MeasuredDimensions } from '../gear/reelShape';
 import type { JoinKind } from '../joins/joinKinds';
 import type { Material } from '../load/defaults';
+import type { JointErrors } from '../load/planLoad';
 import type { Basis } from '../provenance/basis';
 import type { Known } from '../provenance/source';
 
@@ -11,7 +14,10 @@ export interface RigRecord {
   readonly name: string;
   readonly note: string;
   readonly version: number;
+  /** The reel as it is now known, its dimensions learned from loads where there are any. */
   readonly reel: ReelRecord;
+  readonly knowledge: ReelKnowledge;
+  /** The boat's lines, their packing as learned. */
   readonly products: readonly LineProductRecord[];
   /** In order from the arbor. */
   readonly segments: readonly SegmentRecord[];
@@ -24,6 +30,8 @@ export interface RigRecord {
   /** The newest drag setting, accepted or not. */
   readonly dragSetting: DragSettingRecord | null;
   readonly log: readonly LogRecord[];
+  readonly supplySpools: readonly SupplySpoolRecord[];
+  readonly reverseFills: readonly ReverseFillRecord[];
   /** True when a virtual counter reel stands in for this rig's reel. */
   readonly hasVirtualReel: boolean;
   /** Lines for which the virtual force gauge has a sample. */
@@ -40,12 +48,31 @@ export interface ReelRecord {
   readonly arborDiameterM: Known;
   readonly widthM: Known;
   readonly fullDiameterM: Known;
-  readonly ratings: readonly { readonly lineDiameterM: number; readonly lengthM: number; readonly label: string }[];
+  /** What was measured with a caliper; the figures above may be learned or guessed. */
+  readonly measured: MeasuredDimensions;
+  readonly ratings: readonly CapacityRating[];
   readonly counter: CounterRecord | null;
   readonly windHand: 'left' | 'right';
   readonly dragKind: (typeof DRAG_KINDS)[number];
   readonly dragLimitN: number | null;
   readonly version: number;
+}
+
+/** How well a reel is known, and by what. */
+export interface ReelKnowledge {
+  readonly depth: 'ratings' | 'measured' | 'learned';
+  /** Loads and reverse fills of this very reel that count. */
+  readonly loadsSeen: number;
+  /** The reel before its loads taught anything. */
+  readonly before: Pick<ReelRecord, 'arborDiameterM' | 'widthM' | 'fullDiameterM'>;
+  /** The counter's constant as the loads show it (m per turn); null without a counter or a load. */
+  readonly lengthPerTurnM: Known | null;
+  /** Errors of dimensions and lines, known together. */
+  readonly joint: JointErrors;
+  /** Space that each line takes, as a factor on what was believed, by the line's id; only lines that were seen. */
+  readonly lines: readonly { readonly productId: string; readonly factor: Known; readonly relativeSdBefore: number }[];
+  readonly evidence: readonly FittedEvidence[];
+  readonly resetAt: string | null;
 }
 
 export interface CounterRecord {
@@ -106,7 +133,56 @@ export interface LoadRecord {
   /** Levels measured while winding, oldest first; the one at the end is `levelBelowRimM`. */
   readonly levels: readonly LevelRecord[];
   readonly changes: readonly LineChangeRecord[];
+  readonly colourReadings: readonly ColourReadingRecord[];
+  /** Segments that were replaced since, oldest first. */
+  readonly replacements: readonly ReplacementRecord[];
   readonly version: number;
+}
+
+/** What the display showed when so many colours of a segment were on, from zero at its start. */
+export interface ColourReadingRecord {
+  readonly id: string;
+  readonly segmentId: string;
+  readonly coloursOn: number;
+  readonly reading: number;
+  readonly at: string;
+}
+
+export interface ReplacementRecord {
+  readonly id: string;
+  readonly segmentId: string;
+  readonly productId: string;
+  readonly lengthM: number;
+  readonly note: string;
+  readonly at: string;
+}
+
+/** A finished load as evidence: what it taught of its reel. */
+export interface FinishedLoadRecord {
+  readonly reelId: string;
+  readonly rigName: string;
+  readonly load: LoadRecord;
+}
+
+/** A capacity found by hand: known lines wound the wrong way round until the spool was full. */
+export interface ReverseFillRecord {
+  readonly id: string;
+  readonly reelId: string;
+  readonly levelBelowRimM: number;
+  readonly evenTension: boolean;
+  readonly note: string;
+  readonly at: string;
+  /** In the order in which they went on. */
+  readonly segments: readonly { readonly productId: string; readonly lengthM: number }[];
+}
+
+/** A spool of line on the shelf. */
+export interface SupplySpoolRecord {
+  readonly id: string;
+  readonly lineProductId: string;
+  readonly label: string;
+  readonly boughtLengthM: number;
+  readonly remainingLengthM: number;
 }
 
 /** A segment as it was planned when winding began: a copy, so that later edits do not rewrite history. */
@@ -132,6 +208,10 @@ export interface WindingEntryRecord {
   readonly segmentId: string;
   /** What the display showed at the end of the segment, from zero at its start; null without a counter. */
   readonly reading: number | null;
+  /** True length by a winding machine's meter (m), or null. */
+  readonly meteredLengthM: number | null;
+  /** Spool turns that were counted, or null. */
+  readonly turnsCounted: number | null;
   /** True where the line ended elsewhere than it was known to: its length then follows from the counts. */
   readonly lengthByCounter: boolean;
   readonly instrument: string;

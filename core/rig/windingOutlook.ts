@@ -3,7 +3,7 @@ import { asWound } from '../load/asWound';
 import { buildLoadedLine, type LoadedLine, type SegmentToLoad } from '../spool/loadedLine';
 import { solveSegment, type SegmentToSolve } from '../spool/solveSegment';
 import { counterOf } from './counterOf';
-import { measuredLevels, woundSegments } from './currentLine';
+import { measuredLevels, woundSegments } from './woundSegments';
 import type { LoadRecord, LoadSegmentRecord, RigRecord } from './record';
 
 /** A segment that is still to be wound, as it now has to be. */

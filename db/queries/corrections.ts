@@ -2,8 +2,8 @@ import type { Queryable } from '../withTransaction';
 
 /** The statement that withdraws a standing row of each kind of measurement: a copy that says so. */
 const WITHDRAW = {
-  winding: `INSERT INTO winding_entries (boat_id, load_id, segment_id, reading, instrument, length_by_counter, note, corrects_id, withdrawn)
-    SELECT boat_id, load_id, segment_id, reading, instrument, length_by_counter, $3, id, true FROM winding_entries
+  winding: `INSERT INTO winding_entries (boat_id, load_id, segment_id, reading, metered_length_m, turns_counted, instrument, length_by_counter, note, corrects_id, withdrawn)
+    SELECT boat_id, load_id, segment_id, reading, metered_length_m, turns_counted, instrument, length_by_counter, $3, id, true FROM winding_entries
     WHERE boat_id = $1 AND id = $2 AND NOT withdrawn`,
   trial: `INSERT INTO counter_trials (boat_id, load_id, true_length_m, reading, stripped_before_m, instrument, corrects_id, withdrawn)
     SELECT boat_id, load_id, true_length_m, reading, stripped_before_m, instrument, id, true FROM counter_trials
@@ -14,6 +14,12 @@ const WITHDRAW = {
   dragPull: `INSERT INTO drag_pulls (boat_id, drag_setting_id, kind, moving_n, breakaway_n, setting_step, instrument, corrects_id, withdrawn)
     SELECT boat_id, drag_setting_id, kind, moving_n, breakaway_n, setting_step, instrument, id, true FROM drag_pulls
     WHERE boat_id = $1 AND id = $2 AND NOT withdrawn AND $3::text IS NOT NULL`,
+  colour: `INSERT INTO colour_readings (boat_id, load_id, segment_id, colours_on, reading, instrument, corrects_id, withdrawn)
+    SELECT boat_id, load_id, segment_id, colours_on, reading, instrument, id, true FROM colour_readings
+    WHERE boat_id = $1 AND id = $2 AND NOT withdrawn AND $3::text IS NOT NULL`,
+  reverseFill: `INSERT INTO reverse_fills (boat_id, reel_id, level_below_rim_m, even_tension, note, corrects_id, withdrawn)
+    SELECT boat_id, reel_id, level_below_rim_m, even_tension, $3, id, true FROM reverse_fills
+    WHERE boat_id = $1 AND id = $2 AND NOT withdrawn`,
 } as const;
 
 export type MeasurementKind = keyof typeof WITHDRAW;

@@ -1,4 +1,5 @@
 import type { Basis } from '../../core/provenance/basis';
+import type { Known } from '../../core/provenance/source';
 import type { CalibrationRecord, TrialRecord } from '../../core/rig/record';
 import type { Queryable } from '../withTransaction';
 import { standing } from './loads';
@@ -94,5 +95,21 @@ export async function insertCalibration(
       calibration.lengthPerTurnM.sd,
       JSON.stringify(calibration.basis),
     ],
+  );
+}
+
+/** The counter constants that the newest accepted test of each rig gave, by the id of its reel. */
+export async function listReelConstants(db: Queryable, boatId: string): Promise<ReadonlyMap<string, Known>> {
+  const result = await db.query<{ reel_id: string; length_per_turn_m: number; length_per_turn_sd_m: number }>(
+    `SELECT DISTINCT ON (rigs.reel_id) rigs.reel_id, length_per_turn_m, length_per_turn_sd_m
+     FROM calibrations JOIN rigs ON rigs.id = calibrations.rig_id AND rigs.boat_id = calibrations.boat_id
+     WHERE calibrations.boat_id = $1 ORDER BY rigs.reel_id, accepted_at DESC`,
+    [boatId],
+  );
+  return new Map(
+    result.rows.map((row) => [
+      row.reel_id,
+      { value: row.length_per_turn_m, sd: row.length_per_turn_sd_m, source: 'measured' },
+    ]),
   );
 }

@@ -14,7 +14,7 @@ export function standing(table: string): string {
   return `NOT withdrawn AND NOT EXISTS (SELECT 1 FROM ${table} later WHERE later.corrects_id = ${table}.id)`;
 }
 
-interface LoadRow {
+export interface LoadRow {
   id: string;
   status: LoadRecord['status'] | 'abandoned';
   started_at: string;
@@ -52,10 +52,14 @@ export async function findNewestLoad(db: Queryable, boatId: string, rigId: strin
     [boatId, rigId],
   );
   const load = loads.rows[0];
-  if (!load || load.status === 'abandoned') return null;
+  return !load || load.status === 'abandoned' ? null : readLoad(db, boatId, load);
+}
+
+/** All that belongs to a load. */
+export async function readLoad(db: Queryable, boatId: string, load: LoadRow): Promise<LoadRecord> {
   return {
     id: load.id,
-    status: load.status,
+    status: load.status === 'abandoned' ? 'winding' : load.status,
     startedAt: load.started_at,
     finishedAt: load.finished_at,
     levelBelowRimM: load.level_below_rim_m,
@@ -65,6 +69,8 @@ export async function findNewestLoad(db: Queryable, boatId: string, rigId: strin
     winding: await listWindingEntries(db, boatId, load.id),
     levels: await listLevels(db, boatId, load.id),
     changes: await listLineChanges(db, boatId, load.id),
+    colourReadings: await listColourReadings(db, boatId, load.id),
+    replacements: await listReplacements(db, boatId, load.id),
   };
 }
 
@@ -101,11 +107,13 @@ async function listWindingEntries(
     segment_id: string;
     reading: number | null;
     length_by_counter: boolean;
+    metered_length_m: number | null;
+    turns_counted: number | null;
     instrument: string;
     note: string;
     noted_at: string;
   }>(
-    `SELECT id, segment_id, reading, length_by_counter, instrument, note, noted_at FROM winding_entries
+    `SELECT id, segment_id, reading, length_by_counter, metered_length_m, turns_counted, instrument, note, noted_at FROM winding_entries
      WHERE boat_id = $1 AND load_id = $2 AND ${standing('winding_entries')} ORDER BY noted_at`,
     [boatId, loadId],
   );
@@ -114,6 +122,8 @@ async function listWindingEntries(
     segmentId: row.segment_id,
     reading: row.reading,
     lengthByCounter: row.length_by_counter,
+    meteredLengthM: row.metered_length_m,
+    turnsCounted: row.turns_counted,
     instrument: row.instrument,
     note: row.note,
     at: row.noted_at,
@@ -213,6 +223,8 @@ export interface WindingEntryInput {
   readonly segmentId: string;
   readonly reading: number | null;
   readonly lengthByCounter: boolean;
+  readonly meteredLengthM: number | null;
+  readonly turnsCounted: number | null;
   readonly instrument: string;
   readonly note: string;
   readonly correctsId: string | null;
@@ -226,14 +238,17 @@ export async function insertWindingEntry(
   entry: WindingEntryInput,
 ): Promise<void> {
   await db.query(
-    `INSERT INTO winding_entries (boat_id, load_id, segment_id, reading, length_by_counter, instrument, note, corrects_id, withdrawn)
-     VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9)`,
+    `INSERT INTO winding_entries (boat_id, load_id, segment_id, reading, length_by_counter, metered_length_m, turns_counted,
+       instrument, note, corrects_id, withdrawn)
+     VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11)`,
     [
       boatId,
       loadId,
       entry.segmentId,
       entry.reading,
       entry.lengthByCounter,
+      entry.meteredLengthM,
+      entry.turnsCounted,
       entry.instrument,
       entry.note,
       entry.correctsId,
@@ -277,4 +292,84 @@ export async function abandonLoad(db: Queryable, boatId: string, loadId: string)
     [boatId, loadId],
   );
   return result.rowCount === 1;
+}
+
+async function listColourReadings(
+  db: Queryable,
+  boatId: string,
+  loadId: string,
+): Promise<LoadRecord['colourReadings']> {
+  const result = await db.query<{
+    id: string;
+    segment_id: string;
+    colours_on: number;
+    reading: number;
+    noted_at: string;
+  }>(
+    `SELECT id, segment_id, colours_on, reading, noted_at FROM colour_readings
+     WHERE boat_id = $1 AND load_id = $2 AND ${standing('colour_readings')} ORDER BY noted_at`,
+    [boatId, loadId],
+  );
+  return result.rows.map((row) => ({
+    id: row.id,
+    segmentId: row.segment_id,
+    coloursOn: row.colours_on,
+    reading: row.reading,
+    at: row.noted_at,
+  }));
+}
+
+export async function insertColourReading(
+  db: Queryable,
+  boatId: string,
+  loadId: string,
+  colour: {
+    readonly segmentId: string;
+    readonly coloursOn: number;
+    readonly reading: number;
+    readonly instrument: string;
+    readonly correctsId: string | null;
+  },
+): Promise<void> {
+  await db.query(
+    `INSERT INTO colour_readings (boat_id, load_id, segment_id, colours_on, reading, instrument, corrects_id)
+     VALUES ($1, $2, $3, $4, $5, $6, $7)`,
+    [boatId, loadId, colour.segmentId, colour.coloursOn, colour.reading, colour.instrument, colour.correctsId],
+  );
+}
+
+async function listReplacements(db: Queryable, boatId: string, loadId: string): Promise<LoadRecord['replacements']> {
+  const result = await db.query<{
+    id: string;
+    segment_id: string;
+    line_product_id: string;
+    length_m: number;
+    note: string;
+    noted_at: string;
+  }>(
+    `SELECT id, segment_id, line_product_id, length_m, note, noted_at FROM segment_replacements
+     WHERE boat_id = $1 AND load_id = $2 AND ${standing('segment_replacements')} ORDER BY noted_at`,
+    [boatId, loadId],
+  );
+  return result.rows.map((row) => ({
+    id: row.id,
+    segmentId: row.segment_id,
+    productId: row.line_product_id,
+    lengthM: row.length_m,
+    note: row.note,
+    at: row.noted_at,
+  }));
+}
+
+export async function insertReplacement(
+  db: Queryable,
+  boatId: string,
+  loadId: string,
+  replacement: Omit<LoadRecord['replacements'][number], 'id' | 'at'>,
+): Promise<void> {
+  await db.query(
+    `INSERT INTO segment_replacements (boat_id, load_id, segment_id, line_product_id, length_m, note)
+     VALUES ($1, $2, $3, $4, $5, $6)`,
+    [boatId, loadId, replacement.segmentId, replacement.productId, replacement.lengthM, replacement.note],
+  );
 }

@@ -1,14 +1,15 @@
+import { reelShape } from '../../core/gear/reelShape';
 import type { CounterRecord, ReelRecord } from '../../core/rig/record';
-import type { Known, Source } from '../../core/provenance/source';
+import type { Source } from '../../core/provenance/source';
 import { onlyRow, type Queryable } from '../withTransaction';
 
 interface Row {
   id: string;
   name: string;
   kind: ReelRecord['kind'];
-  arbor_diameter_m: number;
-  width_m: number;
-  full_diameter_m: number;
+  arbor_diameter_m: number | null;
+  width_m: number | null;
+  full_diameter_m: number | null;
   dimension_sd_m: number;
   dimension_source: Source;
   counter_kind: 'spool' | 'roller' | 'none';
@@ -50,14 +51,18 @@ function toCounter(row: Row): CounterRecord | null {
 }
 
 function toReel(row: Row): ReelRecord {
-  const dimension = (value: number): Known => ({ value, sd: row.dimension_sd_m, source: row.dimension_source });
+  const measured = {
+    arborDiameterM: row.arbor_diameter_m,
+    widthM: row.width_m,
+    fullDiameterM: row.full_diameter_m,
+    sdM: row.dimension_sd_m,
+  };
   return {
     id: row.id,
     name: row.name,
     kind: row.kind,
-    arborDiameterM: dimension(row.arbor_diameter_m),
-    widthM: dimension(row.width_m),
-    fullDiameterM: dimension(row.full_diameter_m),
+    ...reelShape(row.kind, measured, row.ratings),
+    measured,
     ratings: row.ratings,
     counter: toCounter(row),
     windHand: row.wind_hand,
@@ -87,9 +92,9 @@ export async function findReel(db: Queryable, boatId: string, reelId: string): P
 export interface ReelInput {
   readonly name: string;
   readonly kind: ReelRecord['kind'];
-  readonly arborDiameterM: number;
-  readonly widthM: number;
-  readonly fullDiameterM: number;
+  readonly arborDiameterM: number | null;
+  readonly widthM: number | null;
+  readonly fullDiameterM: number | null;
   readonly dimensionSdM: number;
   readonly dimensionSource: Source;
   readonly counter: CounterRecord | null;
@@ -151,14 +156,18 @@ export async function updateReel(
   return result.rowCount === 1;
 }
 
-export async function insertRating(
+/** Puts a reel's capacity ratings in the place of the ones that stood there. */
+export async function replaceRatings(
   db: Queryable,
   boatId: string,
   reelId: string,
-  rating: { readonly label: string; readonly lineDiameterM: number; readonly lengthM: number },
+  ratings: ReelRecord['ratings'],
 ): Promise<void> {
-  await db.query(
-    'INSERT INTO reel_capacity_ratings (boat_id, reel_id, label, line_diameter_m, length_m) VALUES ($1, $2, $3, $4, $5)',
-    [boatId, reelId, rating.label, rating.lineDiameterM, rating.lengthM],
-  );
+  await db.query('DELETE FROM reel_capacity_ratings WHERE boat_id = $1 AND reel_id = $2', [boatId, reelId]);
+  for (const rating of ratings) {
+    await db.query(
+      'INSERT INTO reel_capacity_ratings (boat_id, reel_id, label, line_diameter_m, length_m) VALUES ($1, $2, $3, $4, $5)',
+      [boatId, reelId, rating.label, rating.lineDiameterM, rating.lengthM],
+    );
+  }
 }

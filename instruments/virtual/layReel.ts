@@ -108,8 +108,9 @@ function layOneTurn(
   mostLengthM: number,
 ): LaidTurn {
   const stripM = truth.widthM / STRIPS;
-  const areaM2 =
-    ((Math.PI / 4) * line.lineDiameterM ** 2 * (1 + truth.packingRelativeSd * normalDeviate(random))) / line.packing;
+  // Stretched line is thinner by as much as it is longer: its volume stays.
+  const bareM2 = ((Math.PI / 4) * line.lineDiameterM ** 2) / (1 + line.strain);
+  const areaM2 = (bareM2 * (1 + truth.packingRelativeSd * normalDeviate(random))) / line.packing;
   const footprintM = Math.max(truth.pitchM, line.lineDiameterM);
   const from = lowestStart(truth, heightsM, carriage.x, footprintM);
   const underM = groundUnderM(truth, heightsM, from, footprintM);

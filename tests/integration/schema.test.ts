@@ -1,6 +1,7 @@
 import { Client } from 'pg';
 import { insertBoat } from '../../db/queries/boats';
 import { reader } from '../../db/withTransaction';
+import { windingInput } from '../../usecases/load/loadInput';
 import { beginWinding, noteWinding } from '../../usecases/load/winding';
 import { closeDatabase, freshDatabase, migrate } from './database';
 import { bench, must, type Bench } from './gear';
@@ -16,15 +17,7 @@ beforeAll(async () => {
   other = await bench('Second Thought');
   loadId = must(await beginWinding(one.boatId, one.rigId, { version: 2, levelBelowRimM: 0.002 })).loadId;
   const segmentId = one.stack.segments[0]?.id ?? '';
-  must(
-    await noteWinding(one.boatId, one.rigId, loadId, {
-      segmentId,
-      reading: 870,
-      lengthByCounter: false,
-      instrument: 'read by eye',
-      note: '',
-    }),
-  );
+  must(await noteWinding(one.boatId, one.rigId, loadId, windingInput.parse({ segmentId, reading: 870 })));
 });
 afterAll(closeDatabase);
 
@@ -33,8 +26,8 @@ const sql = (text: string, values: unknown[] = []) => reader().query(text, value
 describe('migrations', () => {
   it('go down to nothing and up again', async () => {
     const scratch = await freshScratch();
-    expect(await migrate(scratch, 'down', 4)).toBe(4);
-    expect(await migrate(scratch, 'up')).toBe(4);
+    expect(await migrate(scratch, 'down', 5)).toBe(5);
+    expect(await migrate(scratch, 'up')).toBe(5);
     expect(await migrate(scratch, 'up')).toBe(0);
   });
 
@@ -70,6 +63,12 @@ describe('measurements', () => {
     'drag_pulls',
     'lever_points',
     'log_entries',
+    'reel_resets',
+    'reverse_fills',
+    'reverse_fill_segments',
+    'colour_readings',
+    'segment_replacements',
+    'supply_debits',
   ];
 
   it('cannot be changed or deleted, whoever asks', async () => {

@@ -5,6 +5,7 @@ import { acceptCalibration, recordTrial } from '../../usecases/count/calibrate';
 import { acceptSetting, recordDragPull, startDragSetting } from '../../usecases/drag/setDrag';
 import { changeLine, changeReel, createRig, readGear } from '../../usecases/gear/gear';
 import { changeLength } from '../../usecases/load/changeLength';
+import { finishInput, windingInput } from '../../usecases/load/loadInput';
 import { saveStack } from '../../usecases/load/saveStack';
 import { abandonWinding, beginWinding, finishWinding, noteLevel, noteWinding } from '../../usecases/load/winding';
 import { readLocker, readRigRecord } from '../../usecases/rigs/rigRecord';
@@ -27,13 +28,7 @@ async function record() {
 }
 
 const note = (loadId: string, index: number, reading: number | null) =>
-  noteWinding(b.boatId, b.rigId, loadId, {
-    segmentId: b.stack.segments[index]?.id ?? '',
-    reading,
-    lengthByCounter: false,
-    instrument: 'read by eye',
-    note: '',
-  });
+  noteWinding(b.boatId, b.rigId, loadId, windingInput.parse({ segmentId: b.stack.segments[index]?.id, reading }));
 
 async function begin(): Promise<string> {
   const rig = await record();
@@ -45,7 +40,7 @@ async function windAll(): Promise<string> {
   const loadId = await begin();
   const { load } = await record();
   for (const [index, segment] of (load?.segments ?? []).entries()) must(await note(loadId, index, segment.stopReading));
-  must(await finishWinding(b.boatId, b.rigId, loadId, { version: 1, levelBelowRimM: 0.002 }));
+  must(await finishWinding(b.boatId, b.rigId, loadId, finishInput.parse({ version: 1, levelBelowRimM: 0.002 })));
   return loadId;
 }
 
@@ -148,15 +143,19 @@ describe('winding', () => {
   it('finishes only when all is on and the level can be', async () => {
     const loadId = await begin();
     must(await note(loadId, 0, 870));
-    expect(await finishWinding(b.boatId, b.rigId, loadId, { version: 1, levelBelowRimM: 0.002 })).toMatchObject({
+    expect(
+      await finishWinding(b.boatId, b.rigId, loadId, finishInput.parse({ version: 1, levelBelowRimM: 0.002 })),
+    ).toMatchObject({
       status: 409,
     });
     must(await note(loadId, 1, 950));
     must(await note(loadId, 2, 962));
-    expect(await finishWinding(b.boatId, b.rigId, loadId, { version: 1, levelBelowRimM: 0.014 })).toMatchObject({
+    expect(
+      await finishWinding(b.boatId, b.rigId, loadId, finishInput.parse({ version: 1, levelBelowRimM: 0.014 })),
+    ).toMatchObject({
       status: 422,
     });
-    must(await finishWinding(b.boatId, b.rigId, loadId, { version: 1, levelBelowRimM: 0.0023 }));
+    must(await finishWinding(b.boatId, b.rigId, loadId, finishInput.parse({ version: 1, levelBelowRimM: 0.0023 })));
     expect(stationStates(await record()).load.state).toBe('done');
     expect(await note(loadId, 2, 960)).toMatchObject({ status: 409 });
   });

@@ -7,6 +7,8 @@ import type { WithdrawInput } from './withdrawInput';
 
 const WORDS = {
   winding: ['load', 'A noted winding reading'],
+  colour: ['load', 'A noted colour change'],
+  reverseFill: ['load', 'A reverse fill'],
   trial: ['count', 'A walk along the tape'],
   strengthPull: ['strength', 'A strength pull'],
   dragPull: ['drag', 'A drag pull'],

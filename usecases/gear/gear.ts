@@ -5,21 +5,15 @@ import {
   LABEL_DIAMETER_RELATIVE_SD,
   WRAPPED_DIAMETER_RELATIVE_SD,
 } from '../../core/load/defaults';
-import type { LineProductRecord, ReelRecord } from '../../core/rig/record';
+import type { LineProductRecord, ReelRecord, SupplySpoolRecord } from '../../core/rig/record';
 import { findBoat } from '../../db/queries/boats';
-import {
-  insertLine,
-  listLines,
-  listSupplySpools,
-  updateLine,
-  type LineInput,
-  type SupplySpoolRow,
-} from '../../db/queries/lines';
-import { findReel, insertReel, listReels, updateReel, type ReelInput } from '../../db/queries/reels';
+import { insertLine, listLines, updateLine, type LineInput } from '../../db/queries/lines';
+import { findReel, insertReel, listReels, replaceRatings, updateReel, type ReelInput } from '../../db/queries/reels';
 import { insertRig, listRigs } from '../../db/queries/rigs';
+import { insertSupplySpool, listSupplySpools } from '../../db/queries/supplies';
 import { reader, withTransaction } from '../../db/withTransaction';
 import { CHANGED_ELSEWHERE, conflict, done, notFound, type UseCaseOutcome } from '../outcome';
-import type { LineFormInput, ReelFormInput, RigFormInput } from './gearInput';
+import type { LineFormInput, ReelFormInput, RigFormInput, SupplyInput } from './gearInput';
 
 /**
  * Relative SD of the length a counter takes for a turn, by where it comes from: a maker's statement
@@ -28,9 +22,16 @@ import type { LineFormInput, ReelFormInput, RigFormInput } from './gearInput';
 const CONSTANT_RELATIVE_SD = { maker: 0.04, default: 0.1, measured: 0.01 } as const;
 
 function toReel(input: ReelFormInput): ReelInput {
-  const { counter, ...rest } = input;
+  const { counter } = input;
   return {
-    ...rest,
+    name: input.name,
+    kind: input.kind,
+    arborDiameterM: input.arborDiameterM,
+    widthM: input.widthM,
+    fullDiameterM: input.fullDiameterM,
+    windHand: input.windHand,
+    dragKind: input.dragKind,
+    dragLimitN: input.dragLimitN,
     dimensionSdM: CALIPER_SD_M,
     dimensionSource: 'measured',
     counter: counter && {
@@ -64,7 +65,7 @@ export interface Gear {
   readonly lines: readonly LineProductRecord[];
   /** Reels that carry no rig yet. */
   readonly freeReelIds: readonly string[];
-  readonly supplySpools: readonly SupplySpoolRow[];
+  readonly supplySpools: readonly SupplySpoolRecord[];
 }
 
 /** The reels and lines of a boat, or null when there is no such boat. */
@@ -91,7 +92,9 @@ export async function readGear(boatId: string): Promise<Gear | null> {
 export async function createReel(boatId: string, input: ReelFormInput): Promise<UseCaseOutcome<{ id: string }>> {
   return withTransaction(async (db) => {
     if (!(await findBoat(db, boatId))) return notFound('boat');
-    return done({ id: await insertReel(db, boatId, toReel(input)) });
+    const id = await insertReel(db, boatId, toReel(input));
+    await replaceRatings(db, boatId, id, input.ratings);
+    return done({ id });
   });
 }
 
@@ -103,8 +106,9 @@ export async function changeReel(
 ): Promise<UseCaseOutcome<{ id: string }>> {
   return withTransaction(async (db) => {
     if (!(await findReel(db, boatId, reelId))) return notFound('reel');
-    const written = await updateReel(db, boatId, reelId, version, toReel(input));
-    return written ? done({ id: reelId }) : conflict(CHANGED_ELSEWHERE);
+    if (!(await updateReel(db, boatId, reelId, version, toReel(input)))) return conflict(CHANGED_ELSEWHERE);
+    await replaceRatings(db, boatId, reelId, input.ratings);
+    return done({ id: reelId });
   });
 }
 
@@ -136,5 +140,13 @@ export async function createRig(boatId: string, input: RigFormInput): Promise<Us
     const taken = rigs.some((rig) => rig.reelId === input.reelId);
     if (taken) return conflict('That reel carries another rig already: one reel holds one line at a time.');
     return done({ id: await insertRig(db, boatId, { ...input, lockerOrder: rigs.length }) });
+  });
+}
+
+export async function addSupplySpool(boatId: string, input: SupplyInput): Promise<UseCaseOutcome<{ id: string }>> {
+  return withTransaction(async (db) => {
+    const lines = await listLines(db, boatId);
+    if (!lines.some((line) => line.id === input.lineProductId)) return notFound('line');
+    return done({ id: await insertSupplySpool(db, boatId, input) });
   });
 }

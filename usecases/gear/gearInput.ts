@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { MATERIALS } from '../../core/load/defaults';
 import { DRAG_KINDS, REEL_KINDS } from '../../core/rig/record';
-import { LIMITS, nameSchema, noteSchema, within } from '../limits';
+import { idSchema, LIMITS, nameSchema, noteSchema, within } from '../limits';
 
 const counterInput = z.strictObject({
   unitM: within({ min: 0.01, max: 10 }, 'The length of one count'),
@@ -12,22 +12,35 @@ const counterInput = z.strictObject({
   display: z.enum(['rounds', 'truncates', 'unknown']),
 });
 
+/** One of the maker's capacities: so much of a line so thick. */
+const ratingInput = z.strictObject({
+  label: z.string().trim().max(80, 'At most 80 letters.'),
+  lineDiameterM: within(LIMITS.lineDiameterM, "The thickness of the rating's line"),
+  lengthM: within(LIMITS.segmentLengthM, "The rating's length"),
+});
+
 /** A reel as a person states it, SI. */
 export const reelInput = z
   .strictObject({
     name: nameSchema,
     kind: z.enum(REEL_KINDS),
-    arborDiameterM: within(LIMITS.arborDiameterM, 'The arbor diameter'),
-    widthM: within(LIMITS.widthM, 'The width between the flanges'),
-    fullDiameterM: within(LIMITS.fullDiameterM, 'The full diameter'),
+    /** Null for what was not measured: the ratings then say what the spool holds. */
+    arborDiameterM: within(LIMITS.arborDiameterM, 'The arbor diameter').nullable(),
+    widthM: within(LIMITS.widthM, 'The width between the flanges').nullable(),
+    fullDiameterM: within(LIMITS.fullDiameterM, 'The full diameter').nullable(),
+    ratings: z.array(ratingInput).max(12, 'At most 12 ratings.').default([]),
     counter: counterInput.nullable(),
     windHand: z.enum(['left', 'right']),
     dragKind: z.enum(DRAG_KINDS),
     dragLimitN: within(LIMITS.forceN, "The maker's drag limit").nullable(),
   })
-  .refine((reel) => reel.fullDiameterM > reel.arborDiameterM, {
+  .refine((reel) => !(reel.arborDiameterM && reel.fullDiameterM && reel.fullDiameterM <= reel.arborDiameterM), {
     path: ['fullDiameterM'],
     message: 'The full diameter must be above the arbor diameter.',
+  })
+  .refine((reel) => reel.ratings.length > 0 || (reel.arborDiameterM && reel.widthM && reel.fullDiameterM), {
+    path: ['fullDiameterM'],
+    message: "Measure arbor, width and full diameter, or give at least one of the maker's capacities.",
   });
 
 /** A line as a person states it, SI. */
@@ -45,6 +58,34 @@ export const rigInput = z.strictObject({
   reelId: z.uuid('Choose a reel.'),
 });
 
+export const supplyInput = z
+  .strictObject({
+    lineProductId: idSchema,
+    label: nameSchema,
+    boughtLengthM: within(LIMITS.supplyLengthM, 'The length on the spool'),
+    remainingLengthM: within({ min: 0, max: LIMITS.supplyLengthM.max }, 'What is left'),
+  })
+  .refine((spool) => spool.remainingLengthM <= spool.boughtLengthM, {
+    path: ['remainingLengthM'],
+    message: 'There cannot be more left than was bought.',
+  });
+
+export const resetInput = z.strictObject({
+  reason: z.string().trim().min(1, 'Say why it is forgotten.').max(200, 'At most 200 letters.'),
+});
+
+export const reverseFillInput = z.strictObject({
+  levelBelowRimM: within(LIMITS.levelBelowRimM, 'The level below the rim'),
+  evenTension: z.boolean(),
+  note: noteSchema,
+  segments: z
+    .array(z.strictObject({ productId: idSchema, lengthM: within(LIMITS.segmentLengthM, 'The length') }))
+    .min(1, 'Say what was wound.')
+    .max(12, 'At most 12 lines.'),
+});
+
+export type SupplyInput = z.output<typeof supplyInput>;
+export type ReverseFillInput = z.output<typeof reverseFillInput>;
 export type ReelFormInput = z.output<typeof reelInput>;
 export type LineFormInput = z.output<typeof lineInput>;
 export type RigFormInput = z.output<typeof rigInput>;

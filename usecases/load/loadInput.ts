@@ -12,6 +12,10 @@ export const windingInput = z.strictObject({
   reading: readingSchema.nullable(),
   /** The line ended elsewhere than it was known to: its length follows from the counts. */
   lengthByCounter: z.boolean().default(false),
+  /** True length by a winding machine's meter, where one was used. */
+  meteredLengthM: within(LIMITS.segmentLengthM, "The meter's length").nullable().default(null),
+  /** Spool turns that were counted, where they were. */
+  turnsCounted: within({ min: 0.5, max: 100_000 }, 'The number of turns').nullable().default(null),
   instrument: instrumentSchema,
   note: noteSchema,
 });
@@ -25,6 +29,26 @@ export const levelInput = z.strictObject({
 export const finishInput = z.strictObject({
   version: z.int().min(1),
   levelBelowRimM: within(LIMITS.levelBelowRimM, 'The level below the rim').nullable(),
+  /** From which spool on the shelf each segment came; segments that are not named came from elsewhere. */
+  supplies: z
+    .array(z.strictObject({ segmentId: idSchema, supplySpoolId: idSchema }))
+    .max(40)
+    .default([]),
+});
+
+export const colourInput = z.strictObject({
+  segmentId: idSchema,
+  coloursOn: z.int('Colours are counted whole.').min(1).max(20),
+  reading: readingSchema,
+  instrument: instrumentSchema,
+});
+
+export const replacementInput = z.strictObject({
+  segmentId: idSchema,
+  productId: idSchema,
+  lengthM: within(LIMITS.segmentLengthM, 'The length of the new line'),
+  supplySpoolId: idSchema.nullable(),
+  note: noteSchema,
 });
 
 export const lineChangeInput = z.strictObject({
@@ -40,4 +64,6 @@ export type BeginInput = z.output<typeof beginInput>;
 export type WindingInput = z.output<typeof windingInput>;
 export type LevelInput = z.output<typeof levelInput>;
 export type FinishInput = z.output<typeof finishInput>;
+export type ColourInput = z.output<typeof colourInput>;
+export type ReplacementInput = z.output<typeof replacementInput>;
 export type LineChangeInput = z.output<typeof lineChangeInput>;

@@ -18,7 +18,9 @@ import { advanceRigVersion } from '../../db/queries/rigs';
 import { findVirtualReel, updateVirtualReel } from '../../db/queries/virtualBench';
 import { withTransaction } from '../../db/withTransaction';
 import { EMPTY_REEL } from '../../instruments/virtual/virtualReel';
-import { CHANGED_ELSEWHERE, conflict, done, invalid, notFound, type UseCaseOutcome } from '../outcome';
+import { RefusedInTransaction, refusedInside } from '../refused';
+import { takeFromShelf } from '../supplies/takeFromShelf';
+import { CHANGED_ELSEWHERE, conflict, done, invalid, notFound, type Refusal, type UseCaseOutcome } from '../outcome';
 import { readRigRecord } from '../rigs/rigRecord';
 import type { BeginInput, FinishInput, LevelInput, WindingInput } from './loadInput';
 
@@ -77,6 +79,16 @@ export async function beginWinding(
   });
 }
 
+/** Why a counter cannot show a reading, or null. */
+export function refuseReading(record: RigRecord, reading: number | null): Refusal | null {
+  const { counter } = record.reel;
+  if (!counter || (reading ?? 0) < countsPerWrap(counter)) return null;
+  return invalid(
+    'reading',
+    `This counter has ${counter.digits} digits: it shows at most ${countsPerWrap(counter) - 1}.`,
+  );
+}
+
 /** Notes the reading at the end of a segment; noting it again corrects the earlier row. */
 export async function noteWinding(
   boatId: string,
@@ -97,20 +109,15 @@ export async function noteWinding(
     const { counter } = record.reel;
     if (counter && input.reading === null)
       return invalid('reading', 'Type what the counter shows at the end of this segment.');
-    if (
-      counter &&
-      (input.reading ?? 0) >= countsPerWrap({ ...counter, lengthPerTurnM: counter.lengthPerTurnM.value })
-    ) {
-      return invalid(
-        'reading',
-        `This counter has ${counter.digits} digits: it shows at most ${10 ** counter.digits - 1}.`,
-      );
-    }
+    const tooLarge = refuseReading(record, input.reading);
+    if (tooLarge) return tooLarge;
     const earlier = load.winding.findLast((entry) => entry.segmentId === input.segmentId);
     await insertWindingEntry(db, boatId, loadId, {
       segmentId: input.segmentId,
       reading: counter ? input.reading : null,
-      lengthByCounter: counter !== null && input.lengthByCounter,
+      lengthByCounter: input.lengthByCounter,
+      meteredLengthM: input.meteredLengthM,
+      turnsCounted: input.turnsCounted,
       instrument: input.instrument,
       note: input.note,
       correctsId: earlier?.id ?? null,
@@ -154,7 +161,7 @@ export async function finishWinding(
   loadId: string,
   input: FinishInput,
 ): Promise<UseCaseOutcome<{ done: true }>> {
-  return withTransaction(async (db) => {
+  return refusedInside(async (db) => {
     const record = await readRigRecord(boatId, rigId, db);
     const load = record?.load;
     if (!record || load?.id !== loadId) return notFound('load');
@@ -168,6 +175,12 @@ export async function finishWinding(
     if (!line.ok) return invalid('levelBelowRimM', line.message);
     if (!(await finishLoad(db, boatId, loadId, input.version, input.levelBelowRimM)))
       return conflict(CHANGED_ELSEWHERE);
+    for (const { segmentId, supplySpoolId } of input.supplies) {
+      const lengthM = line.value.line.segments.find((segment) => segment.id === segmentId)?.lengthM;
+      const refusal = await takeFromShelf(db, record, { supplySpoolId, loadId, segmentId, lengthM });
+      // Nothing of a finish is kept when one spool cannot give what was wound.
+      if (refusal) throw new RefusedInTransaction(refusal);
+    }
     await insertLogEntry(
       db,
       boatId,

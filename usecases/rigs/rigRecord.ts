@@ -1,14 +1,17 @@
 import 'server-only';
+import { learnFromLoads, withKnowledge, type BoatLearning } from '../../core/rig/learnFromLoads';
 import type { ReelRecord, RigRecord } from '../../core/rig/record';
 import { findBoat, type BoatRow } from '../../db/queries/boats';
-import { findCalibration, listTrials } from '../../db/queries/count';
+import { findCalibration, listReelConstants, listTrials } from '../../db/queries/count';
 import { findDragSetting } from '../../db/queries/drag';
+import { listFinishedLoads, listReelResets, listReverseFills } from '../../db/queries/learning';
 import { listLines } from '../../db/queries/lines';
 import { findNewestLoad } from '../../db/queries/loads';
 import { listLog } from '../../db/queries/log';
-import { findReel, listReels } from '../../db/queries/reels';
+import { listReels } from '../../db/queries/reels';
 import { findRig, listJoins, listRigs, listSegments, type RigRow } from '../../db/queries/rigs';
 import { listStrengthTests } from '../../db/queries/strength';
+import { listSupplySpools } from '../../db/queries/supplies';
 import { listVirtualLineIds, listVirtualRigIds } from '../../db/queries/virtualBench';
 import { reader, type Queryable } from '../../db/withTransaction';
 
@@ -17,18 +20,35 @@ interface BoatGear {
   readonly boat: BoatRow;
   readonly products: RigRecord['products'];
   readonly strengthTests: RigRecord['strengthTests'];
+  readonly supplySpools: RigRecord['supplySpools'];
   readonly virtualRigIds: readonly string[];
   readonly virtualProductIds: readonly string[];
+  readonly learning: BoatLearning;
 }
 
 async function readGear(db: Queryable, boat: BoatRow): Promise<BoatGear> {
-  const [products, strengthTests, virtualRigIds, virtualProductIds] = await Promise.all([
+  const [products, strengthTests, supplySpools, virtualRigIds, virtualProductIds, learning] = await Promise.all([
     listLines(db, boat.id),
     listStrengthTests(db, boat.id),
+    listSupplySpools(db, boat.id),
     listVirtualRigIds(db, boat.id),
     listVirtualLineIds(db, boat.id),
+    readLearning(boat.id, db),
   ]);
-  return { boat, products, strengthTests, virtualRigIds, virtualProductIds };
+  return { boat, products, strengthTests, supplySpools, virtualRigIds, virtualProductIds, learning };
+}
+
+/** What a boat's loads have taught of its reels and lines. */
+export async function readLearning(boatId: string, db: Queryable = reader()): Promise<BoatLearning> {
+  const [reels, products, loads, reverseFills, constants, resets] = await Promise.all([
+    listReels(db, boatId),
+    listLines(db, boatId),
+    listFinishedLoads(db, boatId),
+    listReverseFills(db, boatId),
+    listReelConstants(db, boatId),
+    listReelResets(db, boatId),
+  ]);
+  return learnFromLoads({ reels, products, loads, reverseFills, constants, resets });
 }
 
 async function assemble(db: Queryable, gear: BoatGear, rig: RigRow, reel: ReelRecord): Promise<RigRecord> {
@@ -41,7 +61,7 @@ async function assemble(db: Queryable, gear: BoatGear, rig: RigRow, reel: ReelRe
     findDragSetting(db, boatId, rig.id),
     listLog(db, boatId, rig.id),
   ]);
-  return {
+  const record = {
     boat: { id: boatId, name: gear.boat.name },
     id: rig.id,
     name: rig.name,
@@ -59,7 +79,10 @@ async function assemble(db: Queryable, gear: BoatGear, rig: RigRow, reel: ReelRe
     log,
     hasVirtualReel: gear.virtualRigIds.includes(rig.id),
     virtualProductIds: gear.virtualProductIds,
+    supplySpools: gear.supplySpools,
+    reverseFills: gear.learning.evidence.reverseFills.filter((fill) => fill.reelId === reel.id),
   };
+  return withKnowledge(record, gear.learning);
 }
 
 /** The whole record of one rig of a boat, or null when that boat has no such rig. */
@@ -70,7 +93,8 @@ export async function readRigRecord(
 ): Promise<RigRecord | null> {
   const [boat, rig] = await Promise.all([findBoat(db, boatId), findRig(db, boatId, rigId)]);
   if (!boat || !rig) return null;
-  const [gear, reel] = await Promise.all([readGear(db, boat), findReel(db, boatId, rig.reelId)]);
+  const gear = await readGear(db, boat);
+  const reel = gear.learning.evidence.reels.find((candidate) => candidate.id === rig.reelId);
   if (!reel) throw new Error(`readRigRecord: rig ${rigId} has no reel`);
   return assemble(db, gear, rig, reel);
 }
@@ -85,7 +109,8 @@ export async function readLocker(boatId: string): Promise<Locker | null> {
   const db = reader();
   const boat = await findBoat(db, boatId);
   if (!boat) return null;
-  const [gear, rigs, reels] = await Promise.all([readGear(db, boat), listRigs(db, boatId), listReels(db, boatId)]);
+  const [gear, rigs] = await Promise.all([readGear(db, boat), listRigs(db, boatId)]);
+  const { reels } = gear.learning.evidence;
   const records = await Promise.all(
     rigs.map((rig) => {
       const reel = reels.find((candidate) => candidate.id === rig.reelId);

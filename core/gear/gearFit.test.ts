@@ -1,0 +1,209 @@
+import { normalDeviate, seededRandom } from '../../instruments/random';
+import { layReel } from '../../instruments/virtual/layReel';
+import type { Known } from '../provenance/source';
+import { gearFit, type LineToFit, type LoadToFit, type ReelToFit } from './gearFit';
+import { learnedReel } from './learned';
+import { ratedAreaM2, reelShape } from './reelShape';
+
+const known = (value: number, relativeSd: number): Known => ({ value, sd: value * relativeSd, source: 'measured' });
+const REEL: ReelToFit = {
+  id: 'reel',
+  arborDiameterM: known(0.03, 0.1),
+  widthM: known(0.03, 0.001),
+  fullDiameterM: known(0.06, 0.001),
+  ratings: [],
+  counter: null,
+};
+const areaM2 = (diameterM: number, packing: number): number => ((Math.PI / 4) * diameterM ** 2) / packing;
+const NYLON: LineToFit = { id: 'nylon', name: 'nylon', areaM2: areaM2(0.0004, 0.68), relativeSd: 0.08 };
+const BRAID: LineToFit = { id: 'braid', name: 'braid', areaM2: areaM2(0.0002, 0.65), relativeSd: 0.25 };
+
+function load(change: Partial<LoadToFit>): LoadToFit {
+  return { reelId: 'reel', name: 'first', evenTension: true, levelSdM: 0.0002, segments: [], levels: [], ...change };
+}
+
+function fitted(reels: readonly ReelToFit[], lines: readonly LineToFit[], loads: readonly LoadToFit[]) {
+  const fit = gearFit(reels, lines, loads);
+  if (!fit.ok) throw new Error(fit.message);
+  return fit.value;
+}
+
+describe('gearFit', () => {
+  it('finds the arbor from one plain load of known length, turns and level: d0 = 2L/(πN) − D', () => {
+    // Whatever the packing: the mean circumference is L/N. True arbor 34 mm, outer 56 mm, 250 m.
+    const turns = 250 / (Math.PI * (0.034 + 0.056) * 0.5);
+    const { unknowns } = fitted(
+      [REEL],
+      [NYLON],
+      [
+        load({
+          segments: [{ name: 'plain', lineId: 'nylon', lengthM: 250, counts: null, turns }],
+          levels: [{ afterSegment: 0, levelBelowRimM: 0.002 }],
+        }),
+      ],
+    );
+    const arbor = unknowns[0];
+    // The prior of 30 mm still pulls a little.
+    expect(Math.abs((arbor?.value ?? NaN) - 0.034)).toBeLessThan(0.00015);
+    expect(arbor?.relativeSd).toBeLessThan(0.02);
+  });
+
+  it('learns a line on one reel and knows it on its twin', () => {
+    const twin = { ...REEL, id: 'twin', arborDiameterM: known(0.03, 0.005) };
+    const reel = { ...REEL, arborDiameterM: known(0.03, 0.005) };
+    const volumeM3 = (Math.PI / 4) * 0.03 * (0.056 ** 2 - 0.03 ** 2);
+    const trueAreaM2 = BRAID.areaM2 * 1.3;
+    const { unknowns, correlation } = fitted(
+      [reel, twin],
+      [NYLON, BRAID],
+      [
+        load({
+          segments: [{ name: 'braid', lineId: 'braid', lengthM: volumeM3 / trueAreaM2, counts: null, turns: null }],
+          levels: [{ afterSegment: 0, levelBelowRimM: 0.002 }],
+        }),
+      ],
+    );
+    const braid = unknowns.find((unknown) => 'lineId' in unknown.of && unknown.of.lineId === 'braid');
+    expect(braid?.value).toBeGreaterThan(1.27);
+    expect(braid?.value).toBeLessThan(1.31);
+    expect(braid?.relativeSd).toBeLessThan(0.04);
+    const nylon = unknowns.find((unknown) => 'lineId' in unknown.of && unknown.of.lineId === 'nylon');
+    expect(nylon).toMatchObject({ value: 1, relativeSd: expect.closeTo(NYLON.relativeSd, 6) as number });
+    correlation.forEach((row, i) => row.forEach((rho, j) => expect(rho).toBeCloseTo(correlation[j]?.[i] ?? NaN, 9)));
+  });
+
+  it('reads a counter from a winding log of known lengths', () => {
+    const reel: ReelToFit = {
+      ...REEL,
+      arborDiameterM: known(0.03, 0.005),
+      counter: { unitM: 1, lengthPerTurnM: known(0.17, 0.05) },
+    };
+    const turns = 250 / (Math.PI * 0.5 * (0.03 + 0.056));
+    const { unknowns } = fitted(
+      [reel],
+      [NYLON],
+      [
+        load({
+          segments: [{ name: 'plain', lineId: 'nylon', lengthM: 250, counts: turns * 0.182, turns: null }],
+          levels: [{ afterSegment: 0, levelBelowRimM: 0.002 }],
+        }),
+      ],
+    );
+    const constant = unknowns.find((unknown) => 'dimension' in unknown.of && unknown.of.dimension === 'lengthPerTurnM');
+    expect(Math.abs((constant?.value ?? NaN) - 0.182)).toBeLessThan(0.001);
+  });
+
+  it('says which evidence does not fit', () => {
+    const segments = [{ name: 'plain', lineId: 'nylon', lengthM: 200, counts: null, turns: null }];
+    const reel = { ...REEL, arborDiameterM: known(0.03, 0.005) };
+    const at = (levelBelowRimM: number): LoadToFit => load({ segments, levels: [{ afterSegment: 0, levelBelowRimM }] });
+    const { evidence } = fitted([reel], [NYLON], [at(0.005), at(0.0051), at(0.009)]);
+    const off = evidence.map((each) => each.offBySds);
+    expect(Math.abs(off[2] ?? 0)).toBeGreaterThan(3);
+    expect(Math.abs(off[2] ?? 0)).toBeGreaterThan(Math.abs(off[0] ?? 0));
+  });
+
+  it('counts a fill of two unlike tensions for less', () => {
+    const segments = [{ name: 'plain', lineId: 'nylon', lengthM: 200, counts: null, turns: null }];
+    const reel = { ...REEL, arborDiameterM: known(0.03, 0.005) };
+    const spread = (evenTension: boolean): number =>
+      fitted(
+        [reel],
+        [NYLON],
+        [load({ segments, evenTension, levels: [{ afterSegment: 0, levelBelowRimM: 0.005 }] })],
+      ).unknowns.at(-1)?.relativeSd ?? NaN;
+    expect(spread(false)).toBeGreaterThan(1.5 * spread(true));
+  });
+
+  it('leaves out what cannot be known: a level over line of unknown length', () => {
+    const open = load({
+      segments: [{ name: 'plain', lineId: 'nylon', lengthM: null, counts: null, turns: null }],
+      levels: [{ afterSegment: 0, levelBelowRimM: 0.005 }],
+    });
+    expect(fitted([REEL], [NYLON], [open]).evidence).toEqual([]);
+    expect(() => gearFit([], [NYLON], [open])).toThrow(/not given/);
+  });
+
+  it('covers the truth of reels laid turn by turn', () => {
+    const random = seededRandom(5);
+    let covered = 0;
+    const RUNS = 60;
+    for (let run = 0; run < RUNS; run += 1) {
+      const arborM = 0.03 * Math.exp(0.08 * normalDeviate(random));
+      const factor = Math.exp(0.08 * normalDeviate(random));
+      const truth = {
+        arborDiameterM: arborM,
+        widthM: 0.03,
+        rimDiameterM: 0.06,
+        lengthPerTurnM: 0.17,
+        unitM: 1,
+        digits: 3,
+        rounds: true,
+        pitchM: 0.0012,
+        pitchRelativeSd: 0.03,
+        crown: 0.02,
+        packingRelativeSd: 0.03,
+        seed: run,
+      };
+      const laid = layReel(truth, [{ lengthM: 200, lineDiameterM: 0.0004, packing: 0.68 / factor, strain: 0 }]);
+      const levelBelowRimM = (0.06 - laid.meanDiameterM) / 2 + 0.0002 * normalDeviate(random);
+      const segment = {
+        name: 'p',
+        lineId: 'nylon',
+        lengthM: 200,
+        counts: null,
+        turns: Math.round(laid.turnsPerLine[0] ?? 0),
+      };
+      const { unknowns } = fitted(
+        [{ ...REEL, arborDiameterM: known(0.03, 0.08) }],
+        [NYLON],
+        [load({ segments: [segment], levels: [{ afterSegment: 0, levelBelowRimM }] })],
+      );
+      const arbor = unknowns[0];
+      if (arbor && Math.abs(Math.log(arbor.value / arborM)) <= 1.96 * arbor.relativeSd) covered += 1;
+    }
+    // 95 % of 60 is 57; 51 or fewer has a chance below one in a hundred.
+    expect(covered).toBeGreaterThanOrEqual(52);
+  });
+});
+
+describe('reelShape', () => {
+  const NONE = { arborDiameterM: null, widthM: null, fullDiameterM: null, sdM: 0.0002 };
+  const ratings = [
+    { label: '0.40', lineDiameterM: 0.0004, lengthM: 300 },
+    { label: '0.35', lineDiameterM: 0.00035, lengthM: 380 },
+  ];
+
+  it('scales usual proportions to what the ratings hold', () => {
+    const shape = reelShape('conventional', NONE, ratings);
+    const volumeM3 =
+      (Math.PI / 4) * shape.widthM.value * (shape.fullDiameterM.value ** 2 - shape.arborDiameterM.value ** 2);
+    expect(volumeM3).toBeCloseTo(Math.sqrt(300 * ratedAreaM2(0.0004) * 380 * ratedAreaM2(0.00035)), 9);
+    expect(shape.arborDiameterM.source).toBe('default');
+  });
+
+  it('keeps what was measured and guesses only the rest', () => {
+    const shape = reelShape('fly', { ...NONE, fullDiameterM: 0.09, widthM: 0.025 }, ratings);
+    expect(shape.fullDiameterM).toEqual({ value: 0.09, sd: 0.0002, source: 'measured' });
+    expect(shape.widthM.value).toBe(0.025);
+    expect(shape.arborDiameterM.sd / shape.arborDiameterM.value).toBeGreaterThan(0.1);
+    const widthOnly = reelShape('fly', { ...NONE, widthM: 0.025, arborDiameterM: 0.04 }, ratings);
+    expect(widthOnly.fullDiameterM.value).toBeGreaterThan(0.04);
+  });
+
+  it('throws without anything to scale by', () => {
+    expect(() => reelShape('fly', NONE, [])).toThrow(/rating or a full diameter/);
+  });
+
+  it('knows the volume of a rated reel far better than its dimensions', () => {
+    const shape = reelShape('conventional', NONE, ratings);
+    const fit = fitted([{ id: 'reel', ...shape, ratings, counter: null }], [], []);
+    const { joint } = learnedReel(fit, 'reel', 'maker');
+    const at = (key: string): number => joint.keys.indexOf(key);
+    const [arbor, width, full] = [at('arborDiameterM'), at('widthM'), at('fullDiameterM')];
+    // Volume goes with width and with the square of the full diameter, so the two are bound to go against each other.
+    expect(joint.correlation[width]?.[full]).toBeLessThan(-0.5);
+    expect(joint.relativeSds[arbor]).toBeGreaterThan(0.1);
+    expect(fit.evidence.map((each) => each.kind)).toEqual(['rating', 'rating']);
+  });
+});

@@ -1,0 +1,84 @@
+import type { FinishedLoadRecord, ReverseFillRecord } from '../../core/rig/record';
+import { onlyRow, type Queryable } from '../withTransaction';
+import { readLoad, standing, type LoadRow } from './loads';
+
+/** Every finished load of a boat with its reel, oldest first: what reels and lines are learned from. */
+export async function listFinishedLoads(db: Queryable, boatId: string): Promise<readonly FinishedLoadRecord[]> {
+  const loads = await db.query<LoadRow & { reel_id: string; rig_name: string }>(
+    `SELECT loads.id, loads.status, loads.started_at, loads.finished_at, loads.level_below_rim_m, loads.basis, loads.version,
+       rigs.reel_id, rigs.name AS rig_name
+     FROM loads JOIN rigs ON rigs.id = loads.rig_id AND rigs.boat_id = loads.boat_id
+     WHERE loads.boat_id = $1 AND loads.status = 'wound' ORDER BY loads.finished_at`,
+    [boatId],
+  );
+  return Promise.all(
+    loads.rows.map(async (row) => ({
+      reelId: row.reel_id,
+      rigName: row.rig_name,
+      load: await readLoad(db, boatId, row),
+    })),
+  );
+}
+
+interface ReverseFillRow {
+  id: string;
+  reel_id: string;
+  level_below_rim_m: number;
+  even_tension: boolean;
+  note: string;
+  noted_at: string;
+  segments: { productId: string; lengthM: number }[];
+}
+
+export async function listReverseFills(db: Queryable, boatId: string): Promise<readonly ReverseFillRecord[]> {
+  const result = await db.query<ReverseFillRow>(
+    `SELECT id, reel_id, level_below_rim_m, even_tension, note, noted_at,
+       (SELECT json_agg(json_build_object('productId', line_product_id, 'lengthM', length_m) ORDER BY position)
+        FROM reverse_fill_segments WHERE reverse_fill_id = reverse_fills.id) AS segments
+     FROM reverse_fills WHERE boat_id = $1 AND ${standing('reverse_fills')} ORDER BY noted_at`,
+    [boatId],
+  );
+  return result.rows.map((row) => ({
+    id: row.id,
+    reelId: row.reel_id,
+    levelBelowRimM: row.level_below_rim_m,
+    evenTension: row.even_tension,
+    note: row.note,
+    at: row.noted_at,
+    segments: row.segments,
+  }));
+}
+
+export async function insertReverseFill(
+  db: Queryable,
+  boatId: string,
+  fill: Omit<ReverseFillRecord, 'id' | 'at'>,
+): Promise<string> {
+  const result = await db.query<{ id: string }>(
+    `INSERT INTO reverse_fills (boat_id, reel_id, level_below_rim_m, even_tension, note)
+     VALUES ($1, $2, $3, $4, $5) RETURNING id`,
+    [boatId, fill.reelId, fill.levelBelowRimM, fill.evenTension, fill.note],
+  );
+  const { id } = onlyRow(result);
+  for (const [position, segment] of fill.segments.entries()) {
+    await db.query(
+      `INSERT INTO reverse_fill_segments (boat_id, reverse_fill_id, position, line_product_id, length_m)
+       VALUES ($1, $2, $3, $4, $5)`,
+      [boatId, id, position, segment.productId, segment.lengthM],
+    );
+  }
+  return id;
+}
+
+/** When each reel was last forgotten, by its id. */
+export async function listReelResets(db: Queryable, boatId: string): Promise<ReadonlyMap<string, string>> {
+  const result = await db.query<{ reel_id: string; reset_at: string }>(
+    'SELECT reel_id, max(noted_at) AS reset_at FROM reel_resets WHERE boat_id = $1 GROUP BY reel_id',
+    [boatId],
+  );
+  return new Map(result.rows.map((row) => [row.reel_id, row.reset_at]));
+}
+
+export async function insertReelReset(db: Queryable, boatId: string, reelId: string, reason: string): Promise<void> {
+  await db.query('INSERT INTO reel_resets (boat_id, reel_id, reason) VALUES ($1, $2, $3)', [boatId, reelId, reason]);
+}
