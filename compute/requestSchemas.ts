@@ -1,6 +1,6 @@
 import { z } from 'zod';
 
-const positive = (max: number, what: string) =>
+export const positive = (max: number, what: string) =>
   z
     .number({ error: `${what} must be a number` })
     .positive(`${what} must be above zero`)
@@ -29,14 +29,19 @@ export const counterSchema = z.strictObject({
 
 export const LONGEST_SEGMENT_M = 5000;
 
-export const segmentSchema = z.strictObject({
+/** A line by name, thickness and packing, with their SDs. */
+export const lineShape = {
   name: z.string().trim().min(1, 'a segment needs a name').max(80),
   lineDiameterM: positive(0.006, 'the line diameter in metres').min(0.00003, 'the line diameter is in metres'),
   packing: positive(1, 'packing').min(0.2, 'packing is bare line area over area taken, at least 0.2'),
-  lengthM: positive(LONGEST_SEGMENT_M, 'the length in metres').nullable(),
-  wound: z.boolean().default(true).describe('false for what is let out by hand and never goes on the spool'),
   lineDiameterSdM: z.number().min(0).max(0.003).optional().describe('SD of the line diameter (m); 5 % when left out'),
   packingSd: z.number().min(0).max(0.3).default(0.045),
+};
+
+export const segmentSchema = z.strictObject({
+  ...lineShape,
+  lengthM: positive(LONGEST_SEGMENT_M, 'the length in metres').nullable(),
+  wound: z.boolean().default(true).describe('false for what is let out by hand and never goes on the spool'),
 });
 
 /** Segments from the arbor; a wound one cannot lie outside a hand-lined one. */

@@ -1,7 +1,16 @@
 import type { ComputeKind } from '../kind';
+import { cutList } from './cutList';
 import { dragTarget } from './dragTarget';
 import { loadPlan } from './loadPlan';
 import { payoutTable } from './payoutTable';
+import { reelFit } from './reelFit';
 import { strengthSummary } from './strengthSummary';
 
-export const COMPUTE_KINDS: readonly ComputeKind[] = [loadPlan, payoutTable, strengthSummary, dragTarget];
+export const COMPUTE_KINDS: readonly ComputeKind[] = [
+  loadPlan,
+  payoutTable,
+  reelFit,
+  cutList,
+  strengthSummary,
+  dragTarget,
+];

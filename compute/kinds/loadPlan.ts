@@ -62,7 +62,9 @@ export const loadPlan = defineKind({
         solvedLengthPlusMinusM: solved.lengthM.plusMinus,
         mainlyFrom: solved.lengthM.mainlyFrom,
         finalDiameterM: plan.finalDiameterM.value,
+        finalDiameterPlusMinusM: plan.finalDiameterM.plusMinus,
         levelBelowRimM: level.value,
+        levelBelowRimPlusMinusM: plan.levelBelowRimM.plusMinus,
         sdsUsed: sdsUsed(request),
         segments: plan.segments.map((segment) => ({
           name: segment.name,

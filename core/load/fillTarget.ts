@@ -57,6 +57,26 @@ export function levelOfTarget(
   }
 }
 
+/**
+ * The level that leaves a target standing once metres of the outermost line are gone: over it, on purpose.
+ *
+ * @param reel spool dimensions (m)
+ * @param levelBelowRimM where the level is to be later (m under the rim)
+ * @param soonGoneM length of the outermost line that leader knots and snags will take (m)
+ * @param topAreaM2 space that a metre of that line takes (m²)
+ */
+export function levelBeforeLoss(
+  reel: ReelToFill,
+  levelBelowRimM: number,
+  soonGoneM: number,
+  topAreaM2: number,
+): number {
+  requirePositive('levelBeforeLoss', { widthM: reel.widthM, topAreaM2 });
+  const laterM = reel.fullDiameterM - 2 * levelBelowRimM;
+  const nowM = Math.sqrt(laterM ** 2 + (4 * topAreaM2 * soonGoneM) / (Math.PI * reel.widthM));
+  return (reel.fullDiameterM - nowM) / 2;
+}
+
 function aboveTheArbor(reel: ReelToFill, levelBelowRimM: number): Outcome<number, FillProblem> {
   const depthM = (reel.fullDiameterM - reel.arborDiameterM) / 2;
   if (levelBelowRimM < depthM) return success(levelBelowRimM);

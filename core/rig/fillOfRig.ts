@@ -1,13 +1,37 @@
 import { DEFAULT_LEVEL_BELOW_RIM_M } from '../load/defaults';
-import { levelOfTarget, meanCounterError, type FillProblem, type FillTarget } from '../load/fillTarget';
+import {
+  levelBeforeLoss,
+  levelOfTarget,
+  meanCounterError,
+  type FillProblem,
+  type FillTarget,
+} from '../load/fillTarget';
 import type { LoadedLine } from '../spool/loadedLine';
-import type { Outcome } from '../result';
+import { success, type Outcome } from '../result';
+import { woundAreaM2 } from '../spool/spoolGeometry';
 import { counterOf } from './counterOf';
 import { productOf } from './planForRig';
 import type { RigRecord } from './record';
 
-/** How deep under the rim a target lies for a rig's present stack (m), negative above it. */
-export function fillOfRig(record: RigRecord, target: FillTarget): Outcome<number, FillProblem> {
+/**
+ * How deep under the rim a target lies for a rig's present stack (m), negative above it.
+ *
+ * @param soonGoneM metres of the outermost line that will soon be gone: the target stands once they are
+ */
+export function fillOfRig(record: RigRecord, target: FillTarget, soonGoneM = 0): Outcome<number, FillProblem> {
+  const level = levelOfStack(record, target);
+  const top = record.segments.findLast((segment) => segment.wound);
+  if (!level.ok || soonGoneM === 0 || !top) return level;
+  const { diameterM, packing } = productOf(record, top.productId);
+  const reel = {
+    arborDiameterM: record.reel.arborDiameterM.value,
+    widthM: record.reel.widthM.value,
+    fullDiameterM: record.reel.fullDiameterM.value,
+  };
+  return success(levelBeforeLoss(reel, level.value, soonGoneM, woundAreaM2(diameterM.value, packing.value)));
+}
+
+function levelOfStack(record: RigRecord, target: FillTarget): Outcome<number, FillProblem> {
   const { reel } = record;
   const spool = {
     arborDiameterM: reel.arborDiameterM.value,

@@ -1,0 +1,180 @@
+import { z } from 'zod';
+import { gearFit, type LoadToFit } from '../../core/gear/gearFit';
+import { reelShape } from '../../core/gear/reelShape';
+import { CALIPER_SD_M, LEVEL_SD_M } from '../../core/load/defaults';
+import { PLUS_MINUS_SDS } from '../../core/numerics/propagate';
+import { REEL_KINDS } from '../../core/rig/record';
+import { defineKind, type FieldError } from '../kind';
+import { lineShape, positive } from '../requestSchemas';
+
+const loadSchema = z.strictObject({
+  evenTension: z.boolean().default(true).describe('false for two passes of unlike tension'),
+  segments: z
+    .array(
+      z.strictObject({
+        line: z.string().describe('name of one of the lines'),
+        lengthM: positive(5000, 'the length in metres').nullable().default(null),
+        counts: z.number().positive().nullable().default(null).describe('unwrapped counts from zero'),
+        turns: z.number().positive().nullable().default(null).describe('spool turns that were counted'),
+      }),
+    )
+    .min(1)
+    .max(20),
+  levels: z
+    .array(z.strictObject({ afterSegment: z.int().min(0).max(19), levelBelowRimM: z.number().min(-0.02).max(0.2) }))
+    .max(20)
+    .default([]),
+  levelSdM: z.number().positive().max(0.01).default(LEVEL_SD_M),
+});
+
+const dimension = (what: string) => positive(0.6, what).min(0.002, `${what} is in metres`).nullable().default(null);
+
+/** What was seen of a reel in; geometry and packing with their ± out. */
+export const reelFit = defineKind({
+  name: 'reel-fit',
+  summary: 'Spool dimensions and packing of lines learned from ratings, caliper readings and loads.',
+  schema: z
+    .strictObject({
+      kind: z.enum(REEL_KINDS).default('conventional'),
+      arborDiameterM: dimension('the arbor diameter'),
+      widthM: dimension('the spool width'),
+      fullDiameterM: dimension('the full diameter'),
+      diameterSdM: z.number().min(0).max(0.02).default(CALIPER_SD_M),
+      ratings: z
+        .array(
+          z.strictObject({
+            label: z.string().max(80),
+            lineDiameterM: positive(0.006, 'the line diameter in metres'),
+            lengthM: positive(5000, 'the length in metres'),
+          }),
+        )
+        .max(20)
+        .default([]),
+      counter: z
+        .strictObject({
+          unitM: positive(10, 'the length of one count in metres'),
+          lengthPerTurnM: positive(2, 'the length per turn in metres'),
+          lengthPerTurnSdM: z.number().positive().max(0.5),
+        })
+        .nullable()
+        .default(null),
+      lines: z.array(z.strictObject(lineShape)).max(20).default([]),
+      loads: z.array(loadSchema).max(50).default([]),
+    })
+    .superRefine((request, context) => {
+      const issue = (path: (string | number)[], message: string): void =>
+        context.addIssue({ code: 'custom', path, message });
+      if (request.ratings.length === 0 && request.fullDiameterM === null) {
+        issue(['ratings'], 'a rating or the full diameter is needed');
+      }
+      const { arborDiameterM, fullDiameterM } = request;
+      if (arborDiameterM !== null && fullDiameterM !== null && fullDiameterM <= arborDiameterM) {
+        issue(['fullDiameterM'], 'the full diameter must be above the arbor diameter');
+      }
+      request.loads.forEach((load, index) => {
+        load.segments.forEach((segment, place) => {
+          if (!request.lines.some((line) => line.name === segment.line)) {
+            issue(['loads', index, 'segments', place, 'line'], 'there is no line of that name');
+          }
+        });
+        load.levels.forEach((level, place) => {
+          if (level.afterSegment >= load.segments.length) {
+            issue(['loads', index, 'levels', place, 'afterSegment'], 'the load has no such segment');
+          }
+        });
+      });
+    }),
+  example: {
+    arborDiameterM: 0.0314,
+    widthM: 0.0286,
+    fullDiameterM: 0.0618,
+    ratings: [{ label: '0.40 mm, 300 m', lineDiameterM: 0.0004, lengthM: 300 }],
+    counter: { unitM: 1, lengthPerTurnM: 0.174, lengthPerTurnSdM: 0.007 },
+    lines: [{ name: 'nylon', lineDiameterM: 0.0004, packing: 0.68 }],
+    loads: [
+      {
+        segments: [{ line: 'nylon', lengthM: 240, counts: 290 }],
+        levels: [{ afterSegment: 0, levelBelowRimM: 0.0042 }],
+      },
+    ],
+  },
+  compute: (request) => {
+    const shape = reelShape(
+      request.kind,
+      {
+        arborDiameterM: request.arborDiameterM,
+        widthM: request.widthM,
+        fullDiameterM: request.fullDiameterM,
+        sdM: request.diameterSdM,
+      },
+      request.ratings,
+    );
+    const { counter } = request;
+    const fit = gearFit(
+      [
+        {
+          id: 'reel',
+          ...shape,
+          ratings: request.ratings,
+          counter: counter && {
+            unitM: counter.unitM,
+            lengthPerTurnM: { value: counter.lengthPerTurnM, sd: counter.lengthPerTurnSdM, source: 'maker' },
+          },
+        },
+      ],
+      request.lines.map((line) => ({
+        id: line.name,
+        name: line.name,
+        areaM2: ((Math.PI / 4) * line.lineDiameterM ** 2) / line.packing,
+        relativeSd: Math.hypot(
+          2 * ((line.lineDiameterSdM ?? 0.05 * line.lineDiameterM) / line.lineDiameterM),
+          line.packingSd / line.packing,
+        ),
+      })),
+      request.loads.map((load, index): LoadToFit => ({
+        reelId: 'reel',
+        name: `load ${index + 1}`,
+        evenTension: load.evenTension,
+        levelSdM: load.levelSdM,
+        levels: load.levels,
+        segments: load.segments.map((segment) => ({ ...segment, name: segment.line, lineId: segment.line })),
+      })),
+    );
+    if (!fit.ok) {
+      const fields: FieldError[] = [{ path: 'loads', message: fit.message }];
+      return { ok: false, fields };
+    }
+    const { unknowns, evidence, correlation } = fit.value;
+    const shown = unknowns.map(({ of, value, relativeSd }) => ({
+      of,
+      value,
+      plusMinus: PLUS_MINUS_SDS * value * relativeSd,
+    }));
+    return {
+      ok: true,
+      value: {
+        reel: Object.fromEntries(
+          shown.flatMap((each) =>
+            'lineId' in each.of ? [] : [[each.of.dimension, { value: each.value, plusMinus: each.plusMinus }]],
+          ),
+        ),
+        lines: shown.flatMap((each) => {
+          if (!('lineId' in each.of)) return [];
+          const { lineId } = each.of;
+          const believed = request.lines.find((line) => line.name === lineId)?.packing ?? NaN;
+          return [
+            {
+              name: lineId,
+              bulkFactor: each.value,
+              bulkFactorPlusMinus: each.plusMinus,
+              packing: believed / each.value,
+              packingPlusMinus: (believed / each.value) * (each.plusMinus / each.value),
+            },
+          ];
+        }),
+        correlation,
+        evidence: evidence.map(({ kind, name, off, offBySds }) => ({ kind, name, off, offBySds })),
+      },
+    };
+  },
+});

@@ -1,0 +1,59 @@
+import type { Material } from '../load/defaults';
+import { WRAPPED_DIAMETER_RELATIVE_SD } from '../load/defaults';
+import type { Known } from '../provenance/source';
+import { requirePositive } from '../result';
+
+/** SD of the width of a row of wraps read with a caliper or ruler (m), common practice, no source. */
+const ROW_WIDTH_SD_M = 0.0003;
+
+/**
+ * Diameter of a line from touching wraps on a rod: width of the row ÷ number of wraps. Twenty wraps make a thin
+ * line's ± small enough; soft braid flattens, which the 3 % allows for.
+ *
+ * @param rowWidthM width over all wraps (m)
+ * @param wraps number of wraps that touch
+ */
+export function diameterFromWraps(rowWidthM: number, wraps: number): Known {
+  requirePositive('diameterFromWraps', { rowWidthM, wraps });
+  const value = rowWidthM / wraps;
+  const sd = Math.hypot(ROW_WIDTH_SD_M / wraps, value * WRAPPED_DIAMETER_RELATIVE_SD);
+  return { value, sd, source: 'measured' };
+}
+
+/** Diameter of braid size number 1 (m): the published Japanese line standard, from memory. */
+const NUMBER_ONE_M = 0.000165;
+/** Relative SD of braid against its number: labels of braid are off by 10 to 20 % (from memory). */
+const NUMBER_RELATIVE_SD = 0.12;
+
+/**
+ * Diameter of a braid from its size number: number 1 is about 0.165 mm, and the diameter goes with the square root
+ * of the number, since the number counts the weight of a length.
+ */
+export function diameterFromBraidNumber(number: number): Known {
+  requirePositive('diameterFromBraidNumber', { number });
+  const value = NUMBER_ONE_M * Math.sqrt(number);
+  return { value, sd: value * NUMBER_RELATIVE_SD, source: 'label' };
+}
+
+/**
+ * Labelled strength over the area that the labelled diameter gives (Pa), with the relative SD of a diameter that is
+ * guessed from it; from memory, a guess and no more. What carries nothing (lead, a fly line's coat) makes the guess wide.
+ */
+const LABELLED_STRESS: Readonly<Record<Material, { readonly pascal: number; readonly relativeSd: number }>> = {
+  nylon: { pascal: 7.0e8, relativeSd: 0.14 },
+  fluorocarbon: { pascal: 6.5e8, relativeSd: 0.14 },
+  braid: { pascal: 2.6e9, relativeSd: 0.22 },
+  'hollow braid': { pascal: 1.7e9, relativeSd: 0.2 },
+  'lead core': { pascal: 1.6e8, relativeSd: 0.2 },
+  'copper wire': { pascal: 3.4e8, relativeSd: 0.15 },
+  'stainless wire': { pascal: 1.7e9, relativeSd: 0.15 },
+  'fly line': { pascal: 1.2e8, relativeSd: 0.3 },
+};
+
+/** Diameter guessed from material and labelled strength (N), when nothing else is known. */
+export function guessedDiameter(material: Material, labelStrengthN: number): Known {
+  requirePositive('guessedDiameter', { labelStrengthN });
+  const { pascal, relativeSd } = LABELLED_STRESS[material];
+  const value = Math.sqrt((4 * labelStrengthN) / (Math.PI * pascal));
+  return { value, sd: value * relativeSd, source: 'default' };
+}

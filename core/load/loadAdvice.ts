@@ -1,0 +1,236 @@
+import type { JoinKind } from '../joins/joinKinds';
+import { joinBulkM } from '../joins/joinWork';
+import type { Material } from './defaults';
+
+/** A planned segment as advice looks at it, in order from the arbor. */
+export interface AdvisedSegment {
+  readonly name: string;
+  readonly role: string;
+  readonly material: Material;
+  readonly lineDiameterM: number;
+  readonly lengthM: number;
+  readonly wound: boolean;
+  /** Colours of lead core; 0 for other lines. */
+  readonly colours: number;
+  readonly joinKind: JoinKind | null;
+  /** Space that it takes on the spool (m³). */
+  readonly volumeM3: number;
+}
+
+export interface AdvisedLoad {
+  readonly reelKind: 'conventional' | 'fixed-spool' | 'fly';
+  readonly fullDiameterM: number;
+  readonly widthM: number;
+  /** Volume between the arbor and the planned level (m³). */
+  readonly volumeM3: number;
+  readonly levelBelowRimM: number;
+  readonly segments: readonly AdvisedSegment[];
+  /** Lengths in which each segment's line is sold, as they stand on the shelf (m). */
+  readonly retailLengthsM: readonly (readonly number[])[];
+}
+
+/** A piece of advice: figures in SI for the screen to word, and the reason in plain words. */
+export interface LoadAdvice {
+  readonly kind:
+    | 'thin-backing'
+    | 'thick-backing'
+    | 'bare-arbor'
+    | 'retail-length'
+    | 'bulky-lead-core'
+    | 'overfull'
+    | 'loop-over-reel'
+    | 'thick-join';
+  readonly weight: 'caution' | 'note';
+  readonly segment: string;
+  readonly reason: string;
+  readonly figures: Readonly<Record<string, number>>;
+  /** Ways out, each with what it asks for. */
+  readonly ways: readonly string[];
+}
+
+const BRAIDS: readonly Material[] = ['braid', 'hollow braid'];
+const ROUND: readonly Material[] = ['nylon', 'fluorocarbon'];
+
+/** Room under the rim that each kind of reel wants at least (m), common practice, no source. */
+const LEAST_ROOM_M = { conventional: 0.001, 'fixed-spool': 0.0012, fly: 0.003 } as const;
+
+/** Share of the spool that lead core may fill before thinner line behind it is worth a thought. */
+const BULKY_SHARE = 0.6;
+
+/** Smallest opening of a usual level wind or tip ring (m), from memory: beyond it a join is said to be thick. */
+const USUAL_OPENING_M = 0.003;
+
+/** How near to a retail length a top shot must be for the whole spool to be the better choice. */
+const NEAR_RETAIL = 0.2;
+
+/** Advice on a planned load, each with its reason; empty when there is nothing to say. */
+export function loadAdvice(load: AdvisedLoad): readonly LoadAdvice[] {
+  return [
+    ...backingAdvice(load),
+    ...arborAdvice(load),
+    ...retailAdvice(load),
+    ...leadCoreAdvice(load),
+    ...levelAdvice(load),
+    ...loopAdvice(load),
+    ...joinAdvice(load),
+  ];
+}
+
+function backingAdvice({ segments }: AdvisedLoad): readonly LoadAdvice[] {
+  const [backing, above] = segments;
+  if (backing?.role !== 'backing' || !above || !ROUND.includes(backing.material) || !ROUND.includes(above.material)) {
+    return [];
+  }
+  const ratio = backing.lineDiameterM / above.lineDiameterM;
+  const figures = { backingM: backing.lineDiameterM, aboveM: above.lineDiameterM, ratio };
+  if (ratio < 0.995) {
+    return [
+      {
+        kind: 'thin-backing',
+        weight: 'note',
+        segment: backing.name,
+        reason:
+          'The backing is thinner than the line above it. That buys length, and asks for better line and a better knot, since only the largest fish ever pull on it.',
+        figures,
+        ways: ['take backing as thick as the line above, or up to a tenth thicker', 'keep it, and test its knot'],
+      },
+    ];
+  }
+  if (ratio <= 1.12) return [];
+  return [
+    {
+      kind: 'thick-backing',
+      weight: 'note',
+      segment: backing.name,
+      reason:
+        'The backing is more than a tenth thicker than the line above it. It fills a big reel cheaply, and leaves less length behind a long run.',
+      figures,
+      ways: [],
+    },
+  ];
+}
+
+function arborAdvice({ segments }: AdvisedLoad): readonly LoadAdvice[] {
+  const [first] = segments;
+  if (!first || !BRAIDS.includes(first.material)) return [];
+  return [
+    {
+      kind: 'bare-arbor',
+      weight: 'caution',
+      segment: first.name,
+      reason: 'Braid does not grip a smooth arbor: a slipping spool feels exactly like a broken drag.',
+      figures: {},
+      ways: [
+        'a nylon underlay: asks for a few metres of nylon and one more join',
+        'tape on the arbor: asks for a clean, dry arbor and tape that salt does not loosen',
+        'criss-cross the first wraps and pack them hard: asks for a good arbor knot and real tension from the first turn',
+      ],
+    },
+  ];
+}
+
+function retailAdvice({ segments, retailLengthsM }: AdvisedLoad): readonly LoadAdvice[] {
+  return segments.flatMap((segment, index): LoadAdvice[] => {
+    if (segment.role !== 'top shot') return [];
+    const near = (retailLengthsM[index] ?? [])
+      .filter((lengthM) => Math.abs(segment.lengthM / lengthM - 1) < NEAR_RETAIL)
+      .toSorted((a, b) => Math.abs(a - segment.lengthM) - Math.abs(b - segment.lengthM))[0];
+    if (near === undefined || Math.abs(segment.lengthM - near) < 0.5) return [];
+    return [
+      {
+        kind: 'retail-length',
+        weight: 'note',
+        segment: segment.name,
+        reason: 'A top shot that is exactly one spool as it is sold is replaced without any arithmetic.',
+        figures: { lengthM: segment.lengthM, retailM: near },
+        ways: ['make it the whole spool'],
+      },
+    ];
+  });
+}
+
+function leadCoreAdvice({ segments, volumeM3 }: AdvisedLoad): readonly LoadAdvice[] {
+  return segments.flatMap((segment): LoadAdvice[] => {
+    if (segment.material !== 'lead core' || segment.colours === 0) return [];
+    const share = segment.volumeM3 / volumeM3;
+    if (share <= BULKY_SHARE) return [];
+    const perColourM3 = segment.volumeM3 / segment.colours;
+    const othersM3 = segments.reduce((sum, each) => sum + (each.wound && each !== segment ? each.volumeM3 : 0), 0);
+    const [backing] = segments;
+    // What is worked out gives way first: all but the backing stays.
+    const fixedM3 = othersM3 - (backing && backing !== segment && backing.role === 'backing' ? backing.volumeM3 : 0);
+    return [
+      {
+        kind: 'bulky-lead-core',
+        weight: share > 0.85 ? 'caution' : 'note',
+        segment: segment.name,
+        reason: 'Lead core fills most of this spool, and hardly any other line is left behind it.',
+        figures: {
+          share,
+          coloursThatFit: Math.max(0, Math.floor((volumeM3 - fixedM3) / perColourM3)),
+          coloursForHalf: Math.max(0, Math.floor((0.5 * volumeM3) / perColourM3)),
+        },
+        ways: ['a segment of fewer colours between thinner lines', 'a larger reel'],
+      },
+    ];
+  });
+}
+
+function levelAdvice({ reelKind, levelBelowRimM }: AdvisedLoad): readonly LoadAdvice[] {
+  const leastM = LEAST_ROOM_M[reelKind];
+  if (levelBelowRimM >= leastM) return [];
+  const reasons = {
+    'fixed-spool': 'An overfilled fixed spool throws loops: wind-knots come from there.',
+    conventional: 'An overfilled spool rubs the frame, and leaves no room for line that is rewound carelessly afloat.',
+    fly: 'A fly reel filled to the rim jams at the frame when line comes back in a hurry.',
+  };
+  return [
+    {
+      kind: 'overfull',
+      weight: 'caution',
+      segment: '',
+      reason: reasons[reelKind],
+      figures: { levelBelowRimM, leastM },
+      ways: ['leave more room under the rim', 'or keep it on purpose, where leader knots will soon take metres'],
+    },
+  ];
+}
+
+function loopAdvice({ segments, reelKind, fullDiameterM, widthM }: AdvisedLoad): readonly LoadAdvice[] {
+  return segments.flatMap((segment, index): LoadAdvice[] => {
+    const below = segments[index - 1];
+    if (segment.joinKind !== 'loop-to-loop' || below?.role !== 'backing' || reelKind === 'fixed-spool') return [];
+    // The loop must go round the reel: frame and foot stand about a third over the spool's rim (from memory).
+    const loopM = 1.35 * fullDiameterM + 1.6 * widthM;
+    return [
+      {
+        kind: 'loop-over-reel',
+        weight: 'note',
+        segment: segment.name,
+        reason: 'Lines are changed loop to loop only if the backing’s loop passes over the whole reel.',
+        figures: { loopM },
+        ways: [],
+      },
+    ];
+  });
+}
+
+function joinAdvice({ segments }: AdvisedLoad): readonly LoadAdvice[] {
+  return segments.flatMap((segment, index): LoadAdvice[] => {
+    const below = segments[index - 1];
+    if (!below || !segment.joinKind || !segment.wound) return [];
+    const bulkM = joinBulkM(segment.joinKind, below.lineDiameterM, segment.lineDiameterM);
+    if (bulkM <= USUAL_OPENING_M) return [];
+    return [
+      {
+        kind: 'thick-join',
+        weight: 'note',
+        segment: segment.name,
+        reason:
+          'This join is thick (a guess from its lines): pull it through the level wind and the smallest ring before it goes on.',
+        figures: { bulkM },
+        ways: [],
+      },
+    ];
+  });
+}
