@@ -3,7 +3,8 @@
 import { useRouter } from 'next/navigation';
 import { useState, type ReactNode } from 'react';
 import { PLUS_MINUS_SDS } from '@/core/numerics/propagate';
-import type { LineProductRecord, ReelRecord } from '@/core/rig/record';
+import type { LineProductRecord, ReelRecord, SupplySpoolRecord } from '@/core/rig/record';
+import type { WantedLine } from '@/core/rig/wantedLine';
 import { ChoiceField, TextField } from '@/components/fields/TextField';
 import { isText, useDraft } from '@/components/fields/useDraft';
 import { idReply } from '@/components/http/send';
@@ -12,8 +13,10 @@ import { stationPath } from '@/components/shell/places';
 import { Button } from '@/components/ui/Button';
 import { Card } from '@/components/ui/Card';
 import { useUnits } from '@/components/units/UnitsProvider';
+import { CutListCard } from './CutListCard';
 import { LineForm } from './LineForm';
 import { ReelForm } from './ReelForm';
+import { Supplies } from './Supplies';
 
 interface Props {
   readonly boatId: string;
@@ -21,25 +24,20 @@ interface Props {
   readonly lines: readonly LineProductRecord[];
   /** Reels that carry no rig yet. */
   readonly freeReelIds: readonly string[];
-  readonly supplySpools: readonly SupplySpool[];
-}
-
-interface SupplySpool {
-  readonly id: string;
-  readonly lineProductId: string;
-  readonly label: string;
-  readonly boughtLengthM: number;
-  readonly remainingLengthM: number;
+  readonly supplySpools: readonly SupplySpoolRecord[];
+  /** What the rigs' planned loads ask for. */
+  readonly wanted: readonly WantedLine[];
 }
 
 /** The boat's reels and lines, and a new rig made of them. */
-export function GearPage({ boatId, reels, lines, freeReelIds, supplySpools }: Props) {
+export function GearPage({ boatId, reels, lines, freeReelIds, supplySpools, wanted }: Props) {
   return (
     <div className="flex flex-col gap-4">
       <NewRig boatId={boatId} reels={reels.filter((reel) => freeReelIds.includes(reel.id))} />
       <Reels boatId={boatId} reels={reels} />
       <Lines boatId={boatId} lines={lines} />
-      {supplySpools.length > 0 && <SupplySpools spools={supplySpools} lines={lines} />}
+      {lines.length > 0 && <Supplies boatId={boatId} spools={supplySpools} lines={lines} />}
+      {lines.length > 0 && <CutListCard lines={lines} spools={supplySpools} wanted={wanted} />}
     </div>
   );
 }
@@ -146,9 +144,10 @@ function Reels({ boatId, reels }: { boatId: string; reels: readonly ReelRecord[]
               onEdit={() => setEditing(row.id)}
               cells={[
                 row.name,
-                format.small(row.arborDiameterM.value, PLUS_MINUS_SDS * row.arborDiameterM.sd),
-                format.small(row.widthM.value, PLUS_MINUS_SDS * row.widthM.sd),
-                format.small(row.fullDiameterM.value, PLUS_MINUS_SDS * row.fullDiameterM.sd),
+                ...[row.arborDiameterM, row.widthM, row.fullDiameterM].map(
+                  (known) =>
+                    `${format.small(known.value, PLUS_MINUS_SDS * known.sd)}${known.source === 'default' ? ' (a guess)' : ''}`,
+                ),
                 row.counter
                   ? format.small(row.counter.lengthPerTurnM.value, PLUS_MINUS_SDS * row.counter.lengthPerTurnM.sd)
                   : 'no counter',
@@ -158,7 +157,11 @@ function Reels({ boatId, reels }: { boatId: string; reels: readonly ReelRecord[]
           ))}
         </Table>
       )}
-      <h3 className="lettered mb-2">{reel ? `Change ${reel.name}` : 'Add a reel: measure it empty, with a caliper'}</h3>
+      <h3 className="lettered mb-2">
+        {reel
+          ? `Change ${reel.name}`
+          : 'Add a reel: measure it empty with a caliper, or give the capacities on its box'}
+      </h3>
       <ReelForm
         key={reel ? `${reel.id}-${reel.version}` : 'new'}
         boatId={boatId}
@@ -200,27 +203,6 @@ function Lines({ boatId, lines }: { boatId: string; lines: readonly LineProductR
         line={line}
         onDone={() => setEditing(null)}
       />
-    </Card>
-  );
-}
-
-/** What is left on the shelf. */
-function SupplySpools({ spools, lines }: { spools: readonly SupplySpool[]; lines: readonly LineProductRecord[] }) {
-  const { format } = useUnits();
-  return (
-    <Card title="Supply spools on the shelf">
-      <ul className="flex flex-col divide-y divide-edge text-sm">
-        {spools.map((spool) => (
-          <li key={spool.id} className="flex flex-wrap justify-between gap-x-4 py-1.5">
-            <span>
-              <b>{spool.label}</b>: {lines.find((line) => line.id === spool.lineProductId)?.name}
-            </span>
-            <span className="figures">
-              {format.length(spool.remainingLengthM)} left of {format.length(spool.boughtLengthM)}
-            </span>
-          </li>
-        ))}
-      </ul>
     </Card>
   );
 }

@@ -9,6 +9,7 @@ import { isText, useDraft } from '@/components/fields/useDraft';
 import { useSend } from '@/components/http/useSend';
 import { Button } from '@/components/ui/Button';
 import { LIMITS } from '@/usecases/limits';
+import { ThicknessHelp } from './ThicknessHelp';
 
 /** A line by what its label says, or better by what was measured. */
 export function LineForm({
@@ -26,8 +27,8 @@ export function LineForm({
   const diameter = useQuantity(`${key}:diameter`, 'smallLength', line?.diameterM.value ?? null, LIMITS.lineDiameterM);
   const strength = useQuantity(`${key}:strength`, 'force', line?.labelStrengthN ?? null, LIMITS.forceN);
   const [material, setMaterial] = useState<LineProductRecord['material']>(line?.material ?? 'nylon');
-  const [source, setSource] = useState<'label' | 'measured'>(
-    line?.diameterM.source === 'measured' ? 'measured' : 'label',
+  const [source, setSource] = useState<'label' | 'measured' | 'default'>(
+    line?.diameterM.source === 'measured' || line?.diameterM.source === 'default' ? line.diameterM.source : 'label',
   );
   const error = (path: string): string | undefined => fieldError(path) ?? fieldError(`line.${path}`);
   const store = async (): Promise<void> => {
@@ -75,6 +76,7 @@ export function LineForm({
           options={[
             { value: 'label', text: 'from the label' },
             { value: 'measured', text: 'from 20 touching wraps' },
+            { value: 'default', text: 'a guess from its strength' },
           ]}
           onChange={setSource}
           hint="labels of braid are off by 10 to 20 %"
@@ -86,6 +88,15 @@ export function LineForm({
           hint="may stay empty"
         />
       </div>
+      <ThicknessHelp
+        draftKey={key}
+        material={material}
+        labelStrengthN={strength.value}
+        onTake={(found) => {
+          diameter.set({ text: (found.value * 1000).toFixed(3), unit: 'mm' });
+          setSource(found.source === 'measured' ? 'measured' : found.source === 'default' ? 'default' : 'label');
+        }}
+      />
       <div className="flex gap-2">
         <Button type="submit" weight="main" disabled={state.kind === 'sending'}>
           {line ? 'Store this line' : 'Add this line'}

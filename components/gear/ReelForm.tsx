@@ -8,6 +8,8 @@ import { isText, useDraft } from '@/components/fields/useDraft';
 import { useSend } from '@/components/http/useSend';
 import { Button } from '@/components/ui/Button';
 import { LIMITS } from '@/usecases/limits';
+import { ArborHelp } from './ArborHelp';
+import { RatingRows, ratingsOf } from './RatingRows';
 
 const UNITS = [
   { value: '1', text: 'metres' },
@@ -34,14 +36,29 @@ function unitOf(reel: ReelRecord | null): CounterUnit {
   return reel?.counter?.unitM === 0.3048 ? '0.3048' : '1';
 }
 
-/** A reel by three caliper measurements and its counter. */
+const areTexts = (kept: unknown): kept is readonly string[] => Array.isArray(kept) && kept.every(isText);
+
+/** The ratings as typed; untouched ones stay exactly as they are stored. Null while one cannot be read. */
+function ratingsNow(typed: readonly string[] | null, reel: ReelRecord | null): ReelRecord['ratings'] | null {
+  if (typed === null) return reel?.ratings ?? [];
+  const stored = reel?.ratings ?? [];
+  const fresh = ratingsOf(typed.filter((text) => !stored.some((rating) => rating.label === text)));
+  return fresh && [...stored.filter((rating) => typed.includes(rating.label)), ...fresh];
+}
+
+/** A reel by caliper, by the maker's capacities or by both, and its counter. */
 export function ReelForm({ boatId, reel, onDone }: { boatId: string; reel: ReelRecord | null; onDone: () => void }) {
   const key = `reel:${reel?.id ?? boatId}`;
   const { sendNow, state, fieldError } = useSend();
   const [typedName, setName] = useDraft(`${key}:name`, isText);
-  const arbor = useQuantity(`${key}:arbor`, 'smallLength', reel?.arborDiameterM.value ?? null, LIMITS.arborDiameterM);
-  const width = useQuantity(`${key}:width`, 'smallLength', reel?.widthM.value ?? null, LIMITS.widthM);
-  const full = useQuantity(`${key}:full`, 'smallLength', reel?.fullDiameterM.value ?? null, LIMITS.fullDiameterM);
+  const arbor = useQuantity(
+    `${key}:arbor`,
+    'smallLength',
+    reel?.measured.arborDiameterM ?? null,
+    LIMITS.arborDiameterM,
+  );
+  const width = useQuantity(`${key}:width`, 'smallLength', reel?.measured.widthM ?? null, LIMITS.widthM);
+  const full = useQuantity(`${key}:full`, 'smallLength', reel?.measured.fullDiameterM ?? null, LIMITS.fullDiameterM);
   const limit = useQuantity(`${key}:limit`, 'force', reel?.dragLimitN ?? null, LIMITS.forceN);
   const perTurn = useQuantity(
     `${key}:perTurn`,
@@ -49,6 +66,9 @@ export function ReelForm({ boatId, reel, onDone }: { boatId: string; reel: ReelR
     reel?.counter?.lengthPerTurnM.value ?? null,
     LIMITS.lengthPerTurnM,
   );
+  const [typedRatings, setTypedRatings] = useDraft(`${key}:ratings`, areTexts);
+  const ratingTexts = typedRatings ?? reel?.ratings.map((rating) => rating.label) ?? [];
+  const ratings = ratingsNow(typedRatings, reel);
   const [kind, setKind] = useState<ReelRecord['kind']>(reel?.kind ?? 'conventional');
   const [dragKind, setDragKind] = useState<ReelRecord['dragKind']>(reel?.dragKind ?? 'star');
   const [windHand, setWindHand] = useState<ReelRecord['windHand']>(reel?.windHand ?? 'right');
@@ -67,6 +87,7 @@ export function ReelForm({ boatId, reel, onDone }: { boatId: string; reel: ReelR
       arborDiameterM: arbor.value,
       widthM: width.value,
       fullDiameterM: full.value,
+      ratings,
       windHand,
       dragKind,
       dragLimitN: limit.value,
@@ -85,6 +106,7 @@ export function ReelForm({ boatId, reel, onDone }: { boatId: string; reel: ReelR
       : await sendNow('POST', `/api/boats/${boatId}/reels`, body, 'The reel is on record.');
     if (!result.ok) return;
     setName(null);
+    setTypedRatings(null);
     for (const field of [arbor, width, full, limit, perTurn]) field.forget();
     onDone();
   };
@@ -121,7 +143,12 @@ export function ReelForm({ boatId, reel, onDone }: { boatId: string; reel: ReelR
         />
         <QuantityField label="Arbor diameter" {...arbor.field} error={error('arborDiameterM')} />
         <QuantityField label="Width between flanges" {...width.field} error={error('widthM')} />
-        <QuantityField label="Full diameter" {...full.field} error={error('fullDiameterM')} hint="at the rim" />
+        <QuantityField
+          label="Full diameter"
+          {...full.field}
+          error={error('fullDiameterM')}
+          hint="at the rim; what is not measured stays empty"
+        />
         <QuantityField
           label="Maker's drag limit"
           {...limit.field}
@@ -150,8 +177,10 @@ export function ReelForm({ boatId, reel, onDone }: { boatId: string; reel: ReelR
           </>
         )}
       </div>
+      <RatingRows texts={ratingTexts} onChange={setTypedRatings} />
+      <ArborHelp draftKey={key} onTake={(arborM) => arbor.set({ text: (arborM * 1000).toFixed(2), unit: 'mm' })} />
       <div className="flex gap-2">
-        <Button type="submit" weight="main" disabled={state.kind === 'sending'}>
+        <Button type="submit" weight="main" disabled={state.kind === 'sending' || ratings === null}>
           {reel ? 'Store this reel' : 'Add this reel'}
         </Button>
         {reel && (

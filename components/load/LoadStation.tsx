@@ -3,9 +3,9 @@
 import { useState } from 'react';
 import { useRig } from '@/components/rig/RigProvider';
 import { Button } from '@/components/ui/Button';
-import { LoadedPanel } from './LoadedPanel';
-import { PlanPanel } from './PlanPanel';
-import { WindingPanel } from './WindingPanel';
+import { LoadedPanel } from './loaded/LoadedPanel';
+import { PlanPanel } from './plan/PlanPanel';
+import { WindingPanel } from './wind/WindingPanel';
 
 /** The Load station: plan, wind, or look at what is on. */
 export function LoadStation() {

@@ -3,7 +3,7 @@ import { planForRig } from '../../core/rig/planForRig';
 import { plannedRig, woundRig } from '../../tests/rigFixture';
 import { renderRig } from '../../tests/renderRig';
 import { LoadStation } from './LoadStation';
-import { PlanAnswer, RunSheet } from './PlanAnswer';
+import { PlanAnswer, RunSheet } from './plan/PlanAnswer';
 
 const answers: { url: string; method: string; body: unknown }[] = [];
 let reply: { status: number; json: unknown };
@@ -29,7 +29,7 @@ describe('a plan’s answer', () => {
       <PlanAnswer record={plannedRig()} plan={planForRig(plannedRig(), 0.002)} levelBelowRimM={0.002} />,
     );
     expect(screen.getByText(/^\d+ ± \d+ m$/)).toBeInTheDocument();
-    expect(screen.getByText(/level ends 2\.0 mm under the rim/)).toHaveTextContent('comes mostly from the');
+    expect(screen.getByText(/level ends 2\.0 ± \d\.\d+ mm under the rim/)).toHaveTextContent('comes mostly from the');
   });
 
   it('says what does not fit, and by how much, in the person’s own unit', () => {

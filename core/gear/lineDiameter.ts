@@ -36,24 +36,35 @@ export function diameterFromBraidNumber(number: number): Known {
 }
 
 /**
- * Labelled strength over the area that the labelled diameter gives (Pa), with the relative SD of a diameter that is
- * guessed from it; from memory, a guess and no more. What carries nothing (lead, a fly line's coat) makes the guess wide.
+ * Labelled strength over the area that the labelled diameter gives (Pa), from memory. What carries nothing (lead, a fly
+ * line's coat) counts as area.
  */
-const LABELLED_STRESS: Readonly<Record<Material, { readonly pascal: number; readonly relativeSd: number }>> = {
-  nylon: { pascal: 7.0e8, relativeSd: 0.14 },
-  fluorocarbon: { pascal: 6.5e8, relativeSd: 0.14 },
-  braid: { pascal: 2.6e9, relativeSd: 0.22 },
-  'hollow braid': { pascal: 1.7e9, relativeSd: 0.2 },
-  'lead core': { pascal: 1.6e8, relativeSd: 0.2 },
-  'copper wire': { pascal: 3.4e8, relativeSd: 0.15 },
-  'stainless wire': { pascal: 1.7e9, relativeSd: 0.15 },
-  'fly line': { pascal: 1.2e8, relativeSd: 0.3 },
+const LABELLED_STRESS_PA: Readonly<Record<Material, number>> = {
+  nylon: 7.0e8,
+  fluorocarbon: 6.5e8,
+  braid: 2.6e9,
+  'hollow braid': 1.7e9,
+  'lead core': 1.6e8,
+  'copper wire': 3.4e8,
+  'stainless wire': 1.7e9,
+  'fly line': 1.2e8,
+};
+
+/** Relative SD of a diameter that is guessed from a labelled strength, from memory. */
+export const GUESSED_DIAMETER_RELATIVE_SD: Readonly<Record<Material, number>> = {
+  nylon: 0.14,
+  fluorocarbon: 0.14,
+  braid: 0.22,
+  'hollow braid': 0.2,
+  'lead core': 0.2,
+  'copper wire': 0.15,
+  'stainless wire': 0.15,
+  'fly line': 0.3,
 };
 
 /** Diameter guessed from material and labelled strength (N), when nothing else is known. */
 export function guessedDiameter(material: Material, labelStrengthN: number): Known {
   requirePositive('guessedDiameter', { labelStrengthN });
-  const { pascal, relativeSd } = LABELLED_STRESS[material];
-  const value = Math.sqrt((4 * labelStrengthN) / (Math.PI * pascal));
-  return { value, sd: value * relativeSd, source: 'default' };
+  const value = Math.sqrt((4 * labelStrengthN) / (Math.PI * LABELLED_STRESS_PA[material]));
+  return { value, sd: value * GUESSED_DIAMETER_RELATIVE_SD[material], source: 'default' };
 }

@@ -1,5 +1,6 @@
 import { countsWoundOn, shownReading } from '../counter/counter';
 import { PLUS_MINUS_SDS } from '../numerics/propagate';
+import type { Known } from '../provenance/source';
 import { turnsPayingOut } from '../spool/turns';
 import type { LoadedLine } from '../spool/loadedLine';
 import { colouredLengthsM } from '../load/colours';
@@ -13,6 +14,7 @@ export interface ColourCheck {
   readonly colour: string;
   readonly nextColour: string;
   readonly expectedReading: number;
+  readonly expectedCounts: number;
   readonly expectedPlusMinus: number;
   readonly readReading: number | null;
   /** Counter's constant that the reading stands for ÷ the one that was taken; null until it is read. */
@@ -51,9 +53,37 @@ export function colourChecks(record: RigRecord, segment: LoadSegmentRecord, line
       colour: each.colour,
       nextColour: colours[index + 1]?.colour ?? '',
       expectedReading: shownReading(-counts, counter),
+      expectedCounts: counts,
       expectedPlusMinus: PLUS_MINUS_SDS * Math.hypot(counts * relativeSd, LOOK_SD_COUNTS),
       readReading: read?.reading ?? null,
       constantFactor: readCounts === null ? null : readCounts / counts,
     };
   });
+}
+
+/** How far the diameter under lead core may be off, as a share: it goes into what a colour change says. */
+const DIAMETER_RELATIVE_SD = 0.01;
+
+/**
+ * The counter's constant after colour changes were noted: what was known, and every change weighted by what its length,
+ * the diameter under it and a whole count leave open. The changes share the diameter's error, so it comes off once only.
+ *
+ * @returns null without a counter or a noted change
+ */
+export function constantFromColours(record: RigRecord, checks: readonly ColourCheck[]): Known | null {
+  const known = knownCounter(record)?.lengthPerTurnM;
+  const noted = checks.flatMap((check) =>
+    check.constantFactor === null ? [] : [{ ...check, factor: check.constantFactor }],
+  );
+  if (!known || noted.length === 0) return null;
+  const weights = noted.map(
+    ({ expectedCounts }) => Math.hypot(COLOUR_LENGTH_RELATIVE_SD, LOOK_SD_COUNTS / expectedCounts) ** -2,
+  );
+  const total = weights.reduce((sum, weight) => sum + weight, 0);
+  const factor = noted.reduce((sum, check, index) => sum + check.factor * (weights[index] ?? 0), 0) / total;
+  const seen = Math.hypot(total ** -0.5, DIAMETER_RELATIVE_SD) ** -2;
+  const before = (known.sd / known.value) ** -2;
+  const posterior = (seen * factor + before) / (seen + before);
+  const value = known.value * posterior;
+  return { value, sd: value * (seen + before) ** -0.5, source: 'measured' };
 }

@@ -1,4 +1,3 @@
-import { colouredLengthsM, type ColourLengths } from '../load/colours';
 import { kitList, type KitList } from '../load/kitList';
 import { loadAdvice, type LoadAdvice } from '../load/loadAdvice';
 import type { LoadPlan } from '../load/planLoad';
@@ -56,12 +55,6 @@ export function adviceOnPlan(record: RigRecord, plan: LoadPlan): readonly LoadAd
         .map((spool) => spool.boughtLengthM);
     }),
   });
-}
-
-/** Where the colours of a segment lie, by this very spool's order. */
-export function coloursOfPlan(record: RigRecord, plan: LoadPlan, segmentId: string): readonly ColourLengths[] {
-  const planned = plan.segments.find((segment) => segment.id === segmentId);
-  return planned ? colouredLengthsM(stackSegment(record, segmentId).colours, planned.lengthM.value) : [];
 }
 
 function stackSegment(record: RigRecord, segmentId: string): RigRecord['segments'][number] {

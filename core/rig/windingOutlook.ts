@@ -2,6 +2,8 @@ import { naiveStopReading, stopReading } from '../counter/counter';
 import { asWound } from '../load/asWound';
 import { buildLoadedLine, type LoadedLine, type SegmentToLoad } from '../spool/loadedLine';
 import { solveSegment, type SegmentToSolve } from '../spool/solveSegment';
+import type { Known } from '../provenance/source';
+import { colourChecks, constantFromColours, type ColourCheck } from './colourChecks';
 import { counterOf } from './counterOf';
 import { measuredLevels, woundSegments } from './woundSegments';
 import type { LoadRecord, LoadSegmentRecord, RigRecord } from './record';
@@ -24,6 +26,10 @@ export interface WindingOutlook {
   readonly changed: { readonly name: string; readonly fromM: number; readonly toM: number } | null;
   /** The spool as it is wound so far, and with what is still to come. */
   readonly line: LoadedLine;
+  /** Colour changes of each lead core on this load, by its segment. */
+  readonly colours: Readonly<Record<string, readonly ColourCheck[]>>;
+  /** The counter's constant as colour changes have corrected it (m per turn); null where none was noted. */
+  readonly correctedConstantM: Known | null;
 }
 
 /** A change of length below this (m) is not worth a hand's trouble; a whole count of every segment that is on comes to it. */
@@ -34,10 +40,27 @@ const WORTH_CHANGING_M = 0.5;
  * solved again for the level that was planned. The rest is adjusted in one segment whose length is nobody's
  * promise: the worked-out one if it is still to come, else the outermost free one.
  *
+ * Colour changes noted on the way are a ruler of ten yards each: they correct the counter's constant, and with it every
+ * stop reading that follows.
+ *
  * @param record a rig that is being wound
  * @returns null when nothing is being wound, or the levels so far cannot be
  */
 export function windingOutlook(record: RigRecord): WindingOutlook | null {
+  const first = outlookOf(record);
+  const { load } = record;
+  if (!first || !load) return null;
+  const checks = (of: RigRecord, line: LoadedLine): WindingOutlook['colours'] =>
+    Object.fromEntries(load.segments.map((segment) => [segment.segmentId, colourChecks(of, segment, line)]));
+  const colours = checks(record, first.line);
+  const constant = constantFromColours(record, Object.values(colours).flat());
+  if (!constant) return { ...first, colours, correctedConstantM: null };
+  const corrected = { ...record, calibration: null, knowledge: { ...record.knowledge, lengthPerTurnM: constant } };
+  const again = outlookOf(corrected) ?? first;
+  return { ...again, colours: checks(corrected, again.line), correctedConstantM: constant };
+}
+
+function outlookOf(record: RigRecord): Omit<WindingOutlook, 'colours' | 'correctedConstantM'> | null {
   const { load } = record;
   if (load?.status !== 'winding') return null;
   const spool = { arborDiameterM: record.reel.arborDiameterM.value, widthM: record.reel.widthM.value };

@@ -1,4 +1,5 @@
 import 'server-only';
+import { GUESSED_DIAMETER_RELATIVE_SD } from '../../core/gear/lineDiameter';
 import {
   CALIPER_SD_M,
   DEFAULT_PACKING,
@@ -6,6 +7,7 @@ import {
   WRAPPED_DIAMETER_RELATIVE_SD,
 } from '../../core/load/defaults';
 import type { LineProductRecord, ReelRecord, SupplySpoolRecord } from '../../core/rig/record';
+import { wantedLines, type WantedLine } from '../../core/rig/wantedLine';
 import { findBoat } from '../../db/queries/boats';
 import { insertLine, listLines, updateLine, type LineInput } from '../../db/queries/lines';
 import { findReel, insertReel, listReels, replaceRatings, updateReel, type ReelInput } from '../../db/queries/reels';
@@ -13,6 +15,7 @@ import { insertRig, listRigs } from '../../db/queries/rigs';
 import { insertSupplySpool, listSupplySpools } from '../../db/queries/supplies';
 import { reader, withTransaction } from '../../db/withTransaction';
 import { CHANGED_ELSEWHERE, conflict, done, notFound, type UseCaseOutcome } from '../outcome';
+import { readLocker } from '../rigs/rigRecord';
 import type { LineFormInput, ReelFormInput, RigFormInput, SupplyInput } from './gearInput';
 
 /**
@@ -48,8 +51,11 @@ function toReel(input: ReelFormInput): ReelInput {
 }
 
 function toLine(input: LineFormInput): LineInput {
-  const relativeSd =
-    input.diameterSource === 'measured' ? WRAPPED_DIAMETER_RELATIVE_SD : LABEL_DIAMETER_RELATIVE_SD[input.material];
+  const relativeSd = {
+    measured: WRAPPED_DIAMETER_RELATIVE_SD,
+    label: LABEL_DIAMETER_RELATIVE_SD[input.material],
+    default: GUESSED_DIAMETER_RELATIVE_SD[input.material],
+  }[input.diameterSource];
   return {
     name: input.name,
     material: input.material,
@@ -66,13 +72,15 @@ export interface Gear {
   /** Reels that carry no rig yet. */
   readonly freeReelIds: readonly string[];
   readonly supplySpools: readonly SupplySpoolRecord[];
+  readonly wanted: readonly WantedLine[];
 }
 
 /** The reels and lines of a boat, or null when there is no such boat. */
 export async function readGear(boatId: string): Promise<Gear | null> {
   const db = reader();
-  const boat = await findBoat(db, boatId);
-  if (!boat) return null;
+  const locker = await readLocker(boatId);
+  if (!locker) return null;
+  const { boat } = locker;
   const [reels, lines, rigs, supplySpools] = await Promise.all([
     listReels(db, boatId),
     listLines(db, boatId),
@@ -86,6 +94,7 @@ export async function readGear(boatId: string): Promise<Gear | null> {
     lines,
     freeReelIds: reels.filter((reel) => !taken.has(reel.id)).map((reel) => reel.id),
     supplySpools,
+    wanted: wantedLines(locker.rigs),
   };
 }
 

@@ -48,7 +48,7 @@ export const lineInput = z.strictObject({
   name: nameSchema,
   material: z.enum(MATERIALS),
   diameterM: within(LIMITS.lineDiameterM, 'The line diameter'),
-  diameterSource: z.enum(['label', 'measured']),
+  diameterSource: z.enum(['label', 'measured', 'default']),
   labelStrengthN: within(LIMITS.forceN, 'The strength on the label').nullable(),
 });
 

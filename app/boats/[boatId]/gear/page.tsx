@@ -32,6 +32,7 @@ export default async function Gear({ params }: { params: Promise<{ boatId: strin
           lines={gear.lines}
           freeReelIds={gear.freeReelIds}
           supplySpools={gear.supplySpools}
+          wanted={gear.wanted}
         />
       </main>
     </>

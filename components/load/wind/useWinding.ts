@@ -3,8 +3,12 @@
 import { useMemo, useState } from 'react';
 import type { LoadRecord, LoadSegmentRecord } from '@/core/rig/record';
 import { windingOutlook, type RemainingSegment, type WindingOutlook } from '@/core/rig/windingOutlook';
+import type { ColourCheck } from '@/core/rig/colourChecks';
+import { woundSoFar, type WoundSoFar } from '@/core/rig/woundSoFar';
 import { useVirtualReel } from '@/components/bench/useVirtualReel';
+import { useQuantity } from '@/components/fields/QuantityField';
 import { isText, useDraft } from '@/components/fields/useDraft';
+import { LIMITS } from '@/usecases/limits';
 import { useSend } from '@/components/http/useSend';
 import { useRig } from '@/components/rig/RigProvider';
 
@@ -20,6 +24,13 @@ export interface Winding {
   /** True where a known length ended earlier or later than it was known to. */
   readonly endedElsewhere: boolean;
   readonly canNote: boolean;
+  /** Colour changes of the segment that goes on now. */
+  readonly colours: readonly ColourCheck[];
+  /** How much of the segment is on by the reading that stands in the field. */
+  readonly soFar: WoundSoFar | null;
+  readonly metered: Measured;
+  readonly turns: { readonly text: string; readonly value: number | null; type(text: string): void };
+  noteColour(): Promise<void>;
   type(text: string): void;
   nudge(counts: number): void;
   setEndedElsewhere(now: boolean): void;
@@ -27,6 +38,8 @@ export interface Winding {
   undo(): Promise<void>;
   windVirtually(): Promise<void>;
 }
+
+type Measured = ReturnType<typeof useQuantity>;
 
 /** Everything that winding the next segment needs, for the panel and for bench mode alike. */
 export function useWinding(load: LoadRecord): Winding {
@@ -40,6 +53,15 @@ export function useWinding(load: LoadRecord): Winding {
     (candidate) => candidate.wound && !load.winding.some((entry) => entry.segmentId === candidate.segmentId),
   );
   const now = outlook?.remaining.find((candidate) => candidate.segmentId === segment?.segmentId);
+  const metered = useQuantity(
+    `metered:${load.id}:${segment?.segmentId ?? 'all'}`,
+    'length',
+    null,
+    LIMITS.segmentLengthM,
+  );
+  const [turnsText, setTurnsText] = useDraft(`turns:${load.id}:${segment?.segmentId ?? 'all'}`, isText);
+  const turnsCounted = positiveNumber(turnsText ?? '');
+  const colours = segment && outlook ? (outlook.colours[segment.segmentId] ?? []) : [];
   const [typed, setTyped] = useDraft(`winding:${load.id}:${segment?.segmentId ?? 'all'}`, isText);
   const path = `/api/boats/${record.boat.id}/rigs/${record.id}/loads/${load.id}`;
   const { counter } = record.reel;
@@ -53,15 +75,20 @@ export function useWinding(load: LoadRecord): Winding {
       segmentId: segment?.segmentId,
       reading: value,
       lengthByCounter: endedElsewhere,
+      meteredLengthM: metered.value,
+      turnsCounted,
       instrument: by,
       note: '',
     };
     const result = await sendNow('POST', `${path}/winding`, body);
     if (!result.ok) return;
     setTyped(null);
+    metered.forget();
+    setTurnsText(null);
     setInstrument('read by eye');
     setEndedElsewhere(false);
   };
+  const nextColour = colours.find((colour) => colour.readReading === null);
   return {
     next: segment && now ? { segment, now } : null,
     outlook,
@@ -71,7 +98,20 @@ export function useWinding(load: LoadRecord): Winding {
     reading,
     problem: unreadable ?? fieldError('reading'),
     endedElsewhere,
-    canNote: !(counter !== null && reading === null),
+    canNote: !(counter !== null && reading === null) && metered.readable,
+    colours,
+    soFar: useMemo(
+      () => (segment && outlook && reading !== null ? woundSoFar(record, outlook.line, segment, reading) : null),
+      [record, outlook, segment, reading],
+    ),
+    metered,
+    turns: { text: turnsText ?? '', value: turnsCounted, type: setTurnsText },
+    noteColour: async () => {
+      if (!segment || !nextColour || reading === null) return;
+      const body = { segmentId: segment.segmentId, coloursOn: nextColour.coloursOn, reading, instrument };
+      const result = await sendNow('POST', `${path}/colours`, body);
+      if (result.ok) setTyped(null);
+    },
     type: (value) => {
       setTyped(value);
       setInstrument('read by eye');
@@ -97,4 +137,9 @@ export function useWinding(load: LoadRecord): Winding {
       setInstrument(shown.instrument);
     },
   };
+}
+
+function positiveNumber(text: string): number | null {
+  const value = Number(text.trim().replace(',', '.'));
+  return text.trim() !== '' && value > 0 ? value : null;
 }

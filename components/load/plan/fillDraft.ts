@@ -11,7 +11,12 @@ export interface FillDraft {
   readonly mark: Typed | null;
   readonly from: Typed | null;
   readonly to: Typed | null;
+  /** Metres of the outermost line that leader knots and snags will soon take. */
+  readonly soonGone: Typed | null;
 }
+
+/** Most metres that can be meant as soon gone. */
+export const SOON_GONE_LIMITS = { min: 0, max: 100 } as const;
 
 /** A usual working range of a troller: from 20 to 60 m out. A starting value, said to be one. */
 export const DEFAULT_RANGE_M = { from: 20, to: 60 } as const;
@@ -23,7 +28,14 @@ export const NEW_FILL: FillDraft = {
   mark: null,
   from: null,
   to: null,
+  soonGone: null,
 };
+
+/** Metres that will soon be gone, or null while they cannot be read. */
+export function soonGoneOf(draft: FillDraft): number | null {
+  const read = readTyped(draft.soonGone ?? null, 0, 'length', SOON_GONE_LIMITS);
+  return read.ok ? read.value : null;
+}
 
 /**
  * The target that a draft names, or null while a figure of it is missing or unreadable.

@@ -9,6 +9,7 @@ import { useRig } from '@/components/rig/RigProvider';
 import { Button } from '@/components/ui/Button';
 import { Card } from '@/components/ui/Card';
 import { LIMITS } from '@/usecases/limits';
+import { FromTheShelf, useShelf } from './FromTheShelf';
 
 /** The last step of winding: the level, and the load is closed. */
 export function FinishLoad({ load, path }: { load: LoadRecord; path: string }) {
@@ -16,6 +17,7 @@ export function FinishLoad({ load, path }: { load: LoadRecord; path: string }) {
   const { sendNow, state, fieldError } = useSend();
   const bench = useVirtualReel();
   const level = useQuantity(`level:${load.id}`, 'smallLength', null, LIMITS.levelBelowRimM);
+  const shelf = useShelf(load);
   const measure = async (): Promise<void> => {
     const shown = await bench.work({ act: 'measure-level' });
     if (shown?.levelBelowRimM != null) level.set({ text: (shown.levelBelowRimM * 1000).toFixed(1), unit: 'mm' });
@@ -24,7 +26,7 @@ export function FinishLoad({ load, path }: { load: LoadRecord; path: string }) {
     const result = await sendNow(
       'POST',
       `${path}/finish`,
-      { version: load.version, levelBelowRimM },
+      { version: load.version, levelBelowRimM, supplies: shelf.supplies },
       'Loaded. Leave the supply line uncut until the counter is accepted.',
     );
     if (result.ok) level.forget();
@@ -35,6 +37,7 @@ export function FinishLoad({ load, path }: { load: LoadRecord; path: string }) {
         Lay a straight edge over the rim and measure down to the line at three points; take the middle one. The measured
         level tells how this line really packs on this reel.
       </p>
+      <FromTheShelf shelf={shelf} error={fieldError('supplies')} />
       <div className="flex flex-wrap items-end gap-2">
         <div className="w-52">
           <QuantityField

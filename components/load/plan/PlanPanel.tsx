@@ -5,7 +5,7 @@ import { useEffect, useMemo } from 'react';
 import { z } from 'zod';
 import { fillOfRig } from '@/core/rig/fillOfRig';
 import { planForRig } from '@/core/rig/planForRig';
-import type { RigRecord } from '@/core/rig/record';
+import { adviceOnPlan } from '@/core/rig/plannedLoad';
 import { useDraft } from '@/components/fields/useDraft';
 import { useSend } from '@/components/http/useSend';
 import { SpoolSection } from '@/components/line/SpoolSection';
@@ -15,8 +15,14 @@ import { Button } from '@/components/ui/Button';
 import { Card } from '@/components/ui/Card';
 import { FillConflict } from './FillConflict';
 import { FillField } from './FillField';
-import { targetOf } from './fillDraft';
-import { ReelFacts } from './ReelFacts';
+import { AdviceList } from './AdviceList';
+import { CompareCard } from './CompareCard';
+import { soonGoneOf, targetOf } from './fillDraft';
+import { KitCard } from './KitCard';
+import { plannedRecord } from './plannedRecord';
+import { RecipeCard } from './RecipeCard';
+import { ReelKnowledge } from '../reel/ReelKnowledge';
+import { ReelFacts } from '../reel/ReelFacts';
 import { PlanAnswer, RunSheet } from './PlanAnswer';
 import { draftJoins, draftOf, draftSegments, isStackDraft, type StackDraft } from './stackDraft';
 import { StackEditor } from './StackEditor';
@@ -32,22 +38,14 @@ export function PlanPanel() {
   const [kept, keep] = useDraft<StackDraft>(`stack:${record.id}`, isStackDraft);
   const { state, sendNow, fieldError } = useSend();
   const draft = useMemo(() => kept ?? draftOf(record), [kept, record]);
-  const planned = useMemo((): RigRecord | null => {
-    const segments = draftSegments(draft);
-    if (!segments || segments.length === 0) return null;
-    const joins = draftJoins(draft).map((join) => ({
-      ...join,
-      id: `draft-${join.outerSegmentId}`,
-      testedEfficiency: null,
-      pullTested: record.joins.some(
-        (old) => old.outerSegmentId === join.outerSegmentId && old.kind === join.kind && old.pullTested,
-      ),
-    }));
-    return { ...record, segments, joins, load: null };
-  }, [draft, record]);
+  const planned = useMemo(() => plannedRecord(record, draft), [draft, record]);
   const rimM = record.reel.fullDiameterM.value;
   const target = useMemo(() => targetOf(draft.fill, rimM), [draft.fill, rimM]);
-  const fill = useMemo(() => (planned && target ? fillOfRig(planned, target) : null), [planned, target]);
+  const soonGoneM = soonGoneOf(draft.fill);
+  const fill = useMemo(
+    () => (planned && target && soonGoneM !== null ? fillOfRig(planned, target, soonGoneM) : null),
+    [planned, target, soonGoneM],
+  );
   const levelM = fill?.ok ? fill.value : null;
   const plan = useMemo(() => (planned && levelM !== null ? planForRig(planned, levelM) : null), [planned, levelM]);
 
@@ -97,6 +95,7 @@ export function PlanPanel() {
                 <FillConflict record={planned} line={plan.value.line} target={target} levelBelowRimM={levelM} />
               )}
               {plan.ok && <RunSheet record={planned} plan={plan.value} />}
+              {plan.ok && <AdviceList advice={adviceOnPlan(planned, plan.value)} />}
             </div>
           )}
           {fill && !fill.ok && (
@@ -143,6 +142,9 @@ export function PlanPanel() {
             <StackEditor draft={draft} products={record.products} onChange={keep} fieldError={fieldError} />
           )}
         </Card>
+        {planned && plan?.ok && <KitCard record={planned} plan={plan.value} />}
+        <CompareCard record={record} draft={draft} onTake={keep} />
+        {record.products.length > 0 && <RecipeCard record={record} draft={draft} onTake={keep} />}
       </div>
       <div className="flex flex-col gap-4">
         <Card title="The spool">
@@ -157,6 +159,7 @@ export function PlanPanel() {
           </div>
           <ReelFacts />
         </Card>
+        <ReelKnowledge />
       </div>
     </div>
   );

@@ -1,29 +1,35 @@
 'use client';
 
-import { useState } from 'react';
-import type { LineChangeRecord, LoadRecord } from '@/core/rig/record';
-import { QuantityField, useQuantity } from '@/components/fields/QuantityField';
-import { ChoiceField } from '@/components/fields/TextField';
-import { useSend } from '@/components/http/useSend';
+import type { LoadRecord } from '@/core/rig/record';
 import { SpoolSection } from '@/components/line/SpoolSection';
 import { useRig } from '@/components/rig/RigProvider';
 import { Button } from '@/components/ui/Button';
 import { Card } from '@/components/ui/Card';
 import { useUnits } from '@/components/units/UnitsProvider';
-import { LIMITS } from '@/usecases/limits';
-import { ReelFacts } from './ReelFacts';
+import { ReelFacts } from '../reel/ReelFacts';
+import { ReelKnowledge } from '../reel/ReelKnowledge';
+import { LineChanges } from './LineChanges';
+import { TopShotCard } from './TopShotCard';
 
 /** A finished load: what is really on, and what has changed since. */
 export function LoadedPanel({ load, onPlan }: { load: LoadRecord; onPlan: () => void }) {
-  const { view, cursorM } = useRig();
+  const { record, view, cursorM } = useRig();
   const { format } = useUnits();
   if (!view) return null;
   const { line, packingFactor, levelMeasured } = view.current;
   const levelM = load.levelBelowRimM;
+  const top = load.segments.findLast((segment) => segment.wound);
+  const uncut = record.reel.counter !== null && record.calibration?.loadId !== load.id;
   return (
     <div className="grid gap-4 lg:grid-cols-[3fr_2fr]">
       <div className="flex min-w-0 flex-col gap-4">
         <Card title="What is on the reel">
+          {uncut && top && (
+            <p role="note" className="mb-3 border-l-4 border-warn bg-warn/10 px-3 py-2 text-sm">
+              <b>Leave the supply end of {top.name.toLowerCase()} uncut</b> until the Count station has accepted the
+              counter: the correction may want line on or off.
+            </p>
+          )}
           <p className="mb-3">
             {levelM === null
               ? 'The level was not measured, so lengths and diameters rest on the believed packing.'
@@ -73,66 +79,16 @@ export function LoadedPanel({ load, onPlan }: { load: LoadRecord; onPlan: () => 
             <Button onClick={onPlan}>Plan a new load</Button>
           </div>
         </Card>
+        <TopShotCard load={load} />
         <LineChanges load={load} />
       </div>
-      <Card title="The spool">
-        <SpoolSection view={view} cursorM={cursorM} />
-        <ReelFacts />
-      </Card>
-    </div>
-  );
-}
-
-const REASONS: readonly { value: LineChangeRecord['reason']; text: string }[] = [
-  { value: 'lost', text: 'lost: snag, wear, cut off' },
-  { value: 'stripped', text: 'stripped to correct the counter' },
-  { value: 'added', text: 'added' },
-];
-
-function LineChanges({ load }: { load: LoadRecord }) {
-  const { record, view } = useRig();
-  const { format } = useUnits();
-  const { sendNow, state, fieldError } = useSend();
-  const segments = view?.current.line.segments.toReversed() ?? [];
-  const [segmentId, setSegmentId] = useState(segments[0]?.id ?? '');
-  const [reason, setReason] = useState<LineChangeRecord['reason']>('lost');
-  const length = useQuantity(`change:${load.id}`, 'length', null, LIMITS.segmentLengthM);
-  const chosen = segments.some((segment) => segment.id === segmentId) ? segmentId : (segments[0]?.id ?? '');
-  const noteChange = async (): Promise<void> => {
-    const result = await sendNow(
-      'POST',
-      `/api/boats/${record.boat.id}/rigs/${record.id}/loads/${load.id}/changes`,
-      { segmentId: chosen, changeM: length.value, reason, note: '' },
-      'Noted. Fill, counter and drag follow; what rests on the old length is marked stale.',
-    );
-    if (result.ok) length.forget();
-  };
-  return (
-    <Card title="Line lost or changed since">
-      {load.changes.length > 0 && (
-        <ul className="mb-3 list-disc pl-5 text-sm">
-          {load.changes.map((change) => (
-            <li key={change.id}>
-              {load.segments.find((segment) => segment.segmentId === change.segmentId)?.name}:{' '}
-              {format.length(Math.abs(change.changeM))} {change.reason}
-              {change.note && ` (${change.note})`}
-            </li>
-          ))}
-        </ul>
-      )}
-      <div className="grid gap-2 sm:grid-cols-[1fr_1fr_1fr_auto] sm:items-end">
-        <ChoiceField
-          label="Segment"
-          value={chosen}
-          options={segments.map((segment) => ({ value: segment.id, text: segment.name }))}
-          onChange={setSegmentId}
-        />
-        <ChoiceField label="What happened" value={reason} options={REASONS} onChange={setReason} />
-        <QuantityField label="Length" {...length.field} error={fieldError('changeM')} />
-        <Button disabled={state.kind === 'sending' || length.value === null} onClick={() => void noteChange()}>
-          Note it
-        </Button>
+      <div className="flex flex-col gap-4">
+        <Card title="The spool">
+          <SpoolSection view={view} cursorM={cursorM} />
+          <ReelFacts />
+        </Card>
+        <ReelKnowledge />
       </div>
-    </Card>
+    </div>
   );
 }

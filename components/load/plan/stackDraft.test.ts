@@ -1,5 +1,5 @@
-import { plannedRig } from '../../tests/rigFixture';
-import { stackInput } from '../../usecases/load/stackInput';
+import { plannedRig } from '../../../tests/rigFixture';
+import { stackInput } from '../../../usecases/load/stackInput';
 import {
   draftJoins,
   draftOf,

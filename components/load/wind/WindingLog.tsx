@@ -1,6 +1,6 @@
 'use client';
 
-import type { LoadRecord } from '@/core/rig/record';
+import type { LoadRecord, WindingEntryRecord } from '@/core/rig/record';
 import { readCursor } from '@/core/rig/rigView';
 import { VirtualBench } from '@/components/bench/VirtualMark';
 import { useVirtualReel } from '@/components/bench/useVirtualReel';
@@ -20,10 +20,11 @@ export function WindingLog({ load, winding }: { load: LoadRecord; winding: Windi
   const { format } = useUnits();
   const { sendNow, state } = useSend();
   const { outlook, next } = winding;
-  const toComeM = outlook?.remaining.reduce((sum, segment) => sum + segment.lengthM, 0) ?? 0;
+  const remainingM = outlook?.remaining.reduce((sum, segment) => sum + segment.lengthM, 0) ?? 0;
+  const toComeM = Math.max(0, remainingM - (winding.soFar?.lengthM ?? 0));
   const last = load.winding.at(-1);
   const onSoFar =
-    view && load.winding.length > 0
+    view && (load.winding.length > 0 || winding.soFar)
       ? `Wound to ${format.small(readCursor(view, toComeM).diameterM)}; dashed is still to come.`
       : 'Nothing is on yet; dashed is what will go on.';
   return (
@@ -37,13 +38,7 @@ export function WindingLog({ load, winding }: { load: LoadRecord; winding: Windi
             const entry = load.winding.find((candidate) => candidate.segmentId === segment.segmentId);
             const level = load.levels.findLast((candidate) => candidate.segmentId === segment.segmentId);
             const isNext = segment.segmentId === next?.segment.segmentId;
-            const said = entry
-              ? entry.reading === null
-                ? 'on'
-                : `stopped at ${entry.reading}`
-              : isNext
-                ? 'now'
-                : 'to come';
+            const said = entry ? stoppedWords(entry, format.length) : isNext ? 'now' : 'to come';
             return (
               <li key={segment.segmentId} className="flex items-baseline justify-between gap-3 py-2">
                 <span className={isNext ? 'font-bold' : ''}>
@@ -87,6 +82,16 @@ export function WindingLog({ load, winding }: { load: LoadRecord; winding: Windi
       </div>
     </Card>
   );
+}
+
+/** What was noted at a segment's end. */
+function stoppedWords(entry: WindingEntryRecord, length: (m: number) => string): string {
+  const parts = [
+    entry.reading === null ? null : `stopped at ${entry.reading}`,
+    entry.meteredLengthM === null ? null : `${length(entry.meteredLengthM)} by the meter`,
+    entry.turnsCounted === null ? null : `${entry.turnsCounted} turns`,
+  ];
+  return parts.filter((part) => part !== null).join(', ') || 'on';
 }
 
 /** A level off by less (m) is what whole counts leave open. */

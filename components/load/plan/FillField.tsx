@@ -5,7 +5,7 @@ import type { FillTarget } from '@/core/load/fillTarget';
 import { QuantityField } from '@/components/fields/QuantityField';
 import { ChoiceField, TextField } from '@/components/fields/TextField';
 import { LIMITS } from '@/usecases/limits';
-import { DEFAULT_RANGE_M, targetOf, type FillDraft } from './fillDraft';
+import { DEFAULT_RANGE_M, SOON_GONE_LIMITS, targetOf, type FillDraft } from './fillDraft';
 
 const KINDS: readonly { value: FillTarget['kind']; text: string }[] = [
   { value: 'below-rim', text: 'so far under the rim' },
@@ -86,6 +86,15 @@ export function FillField({
           />
         </div>
       )}
+      <QuantityField
+        label="Line that will soon be gone"
+        quantity="length"
+        typed={fill.soonGone ?? null}
+        initialSi={0}
+        limits={SOON_GONE_LIMITS}
+        onTyped={(soonGone) => change({ soonGone })}
+        hint="leader knots and snags: filled over on purpose, so that the level is right once it is gone"
+      />
     </div>
   );
 }

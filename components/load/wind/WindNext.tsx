@@ -7,6 +7,9 @@ import { useRig } from '@/components/rig/RigProvider';
 import { Button } from '@/components/ui/Button';
 import { Card, Caution } from '@/components/ui/Card';
 import { useUnits } from '@/components/units/UnitsProvider';
+import { ColourChecks } from './ColourChecks';
+import { LayItOn } from './LayItOn';
+import { OtherRulers } from './OtherRulers';
 import type { Winding } from './useWinding';
 import { asShown, tieWords, whyReadingsDiffer } from './windingWords';
 
@@ -30,8 +33,8 @@ export function WindNext({ load, winding, onBench }: { load: LoadRecord; winding
       <ol className="mb-4 list-decimal space-y-1 pl-5">
         <li>{tieWords(record, load.segments, segment)}</li>
         <li>
-          Lock the drag, clicker off. Lay it on square to the flange and hard; wind with the {record.reel.windHand}{' '}
-          hand.
+          Lock the drag, clicker off. Lay it on square to the flange; wind with the {record.reel.windHand} hand,{' '}
+          {record.reel.windHand === 'right' ? 'clockwise' : 'anticlockwise'} seen from the handle.
         </li>
         {counter && <li>Zero the counter now. It will run backwards from 000.</li>}
         <li>
@@ -40,6 +43,7 @@ export function WindNext({ load, winding, onBench }: { load: LoadRecord; winding
             : `Stop after ${format.length(now.lengthM)} of true line.`}
         </li>
       </ol>
+      <LayItOn record={record} segment={segment} now={now} first={load.winding.length === 0} />
       {counter && now.stopReading !== null ? (
         <div className="mb-4 flex flex-wrap items-end gap-x-8 gap-y-1">
           <p>
@@ -67,6 +71,13 @@ export function WindNext({ load, winding, onBench }: { load: LoadRecord; winding
           Lead: wash your hands afterwards, keep scraps out of the water and away from children. Some waters restrict
           it.
         </Caution>
+      )}
+      {counter && <ColourChecks winding={winding} digits={counter.digits} />}
+      {winding.soFar && (
+        <p className="mt-2 text-sm text-ink-soft" aria-live="polite">
+          By that reading {format.length(winding.soFar.lengthM)} are on: layer {winding.soFar.layer} of about{' '}
+          {winding.soFar.layers}.
+        </p>
       )}
       {counter && segment.lengthKnown && (
         <label className="mt-3 flex min-h-9 items-center gap-2 text-sm">
@@ -96,6 +107,7 @@ export function WindNext({ load, winding, onBench }: { load: LoadRecord; winding
           {counter ? 'Note this reading' : 'It is on'}
         </Button>
       </div>
+      <OtherRulers winding={winding} hasCounter={counter !== null} />
       {record.hasVirtualReel && (
         <div className="mt-4">
           <VirtualBench instrument="counter reel">

@@ -26,7 +26,7 @@ export function PlanAnswer({
     return (
       <p aria-live="polite">
         Every length is given, so the level follows: it ends{' '}
-        <b className="figures">{format.small(Math.abs(belowRimM), plan.value.finalDiameterM.plusMinus / 2)}</b>{' '}
+        <b className="figures">{format.small(Math.abs(belowRimM), plan.value.levelBelowRimM.plusMinus)}</b>{' '}
         {belowRimM >= 0 ? 'under' : 'above'} the rim.
         {belowRimM < 0 && ' That is overfull: on a frame reel it rubs, on a fixed spool it throws loops.'}
       </p>
@@ -39,7 +39,9 @@ export function PlanAnswer({
       </p>
       <p className="figures text-4xl font-bold">{format.length(solved.lengthM.value, solved.lengthM.plusMinus)}</p>
       <p className="mt-1">
-        of true length, so that the level ends {format.small(levelBelowRimM)} under the rim when everything else is on.
+        of true length, so that the level ends{' '}
+        {format.small(Math.abs(levelBelowRimM), plan.value.levelBelowRimM.plusMinus)}{' '}
+        {levelBelowRimM >= 0 ? 'under' : 'above'} the rim when exactly that and everything else is on.
         {solved.lengthM.mainlyFrom && ` The ± (95 %) comes mostly from the ${solved.lengthM.mainlyFrom}.`} Do not cut
         the supply line until the counter is accepted.
       </p>
@@ -94,6 +96,9 @@ export function RunSheet({ record, plan }: { record: RigRecord; plan: LoadPlan }
                   <b>{segment.name}</b>
                   <br />
                   <span className="text-ink-soft">{join ? JOIN_KINDS[join.kind].name : ''}</span>
+                  {stored && stored.colours.length > 0 && (
+                    <span className="block text-ink-soft">goes on {stored.colours.join(', ')}</span>
+                  )}
                 </td>
                 <td className={`${cell} figures whitespace-nowrap`}>
                   {format.length(segment.lengthM.value, segment.lengthM.plusMinus)}
@@ -131,8 +136,13 @@ export function RunSheet({ record, plan }: { record: RigRecord; plan: LoadPlan }
           })}
         </tbody>
       </table>
+      <p className="mt-2 text-sm text-ink-soft">
+        Winds with the {record.reel.windHand} hand: seen from its own side the handle goes round{' '}
+        {record.reel.windHand === 'right' ? 'clockwise' : 'anticlockwise'}. Set the supply spool so that line leaves it
+        the way it goes on.
+      </p>
       {counter && (
-        <p className="mt-2 text-sm text-ink-soft">
+        <p className="mt-1 text-sm text-ink-soft">
           Zero the counter before each segment; it runs backwards while line goes on. The two readings differ because
           the counter counts spool turns and takes the spool to be nearly full: near the arbor a turn takes far less
           line.

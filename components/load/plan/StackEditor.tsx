@@ -1,13 +1,34 @@
 'use client';
 
-import { ArrowDown, ArrowUp, Plus, Trash2 } from 'lucide-react';
+import { DndContext, KeyboardSensor, PointerSensor, useSensor, useSensors, type DragEndEvent } from '@dnd-kit/core';
+import {
+  SortableContext,
+  sortableKeyboardCoordinates,
+  useSortable,
+  verticalListSortingStrategy,
+} from '@dnd-kit/sortable';
+import { CSS } from '@dnd-kit/utilities';
+import { ArrowDown, ArrowUp, Copy, GripVertical, Plus, Scissors, Trash2 } from 'lucide-react';
+import { useId } from 'react';
 import { JOIN_KIND_NAMES, JOIN_KINDS } from '@/core/joins/joinKinds';
 import { SEGMENT_ROLES, type LineProductRecord } from '@/core/rig/record';
 import { QuantityField } from '@/components/fields/QuantityField';
 import { ChoiceField, TextField } from '@/components/fields/TextField';
 import { Button } from '@/components/ui/Button';
 import { LIMITS } from '@/usecases/limits';
-import { withAdded, withMoved, withRemoved, withRow, withSolved, type StackDraft, type StackRow } from './stackDraft';
+import {
+  rowLengthM,
+  withAdded,
+  withDuplicated,
+  withMoved,
+  withPlaced,
+  withRemoved,
+  withRow,
+  withSolved,
+  withSplit,
+  type StackDraft,
+  type StackRow,
+} from './stackDraft';
 
 interface Props {
   readonly draft: StackDraft;
@@ -46,9 +67,27 @@ function SegmentRow({ row, index, props }: { row: StackRow; index: number; props
   const change = (part: Partial<StackRow>): void => onChange(withRow(draft, row.id, part));
   const material = products.find((product) => product.id === row.productId)?.material;
   const error = (field: string): string | undefined => fieldError(`segments.${index}.${field}`);
+  const { attributes, listeners, setNodeRef, setActivatorNodeRef, transform, transition, isDragging } = useSortable({
+    id: row.id,
+  });
   return (
-    <li className="border-l-4 border-rule bg-paper/50 p-3">
-      <div className="mb-2 flex items-center gap-1">
+    <li
+      ref={setNodeRef}
+      style={{ transform: CSS.Translate.toString(transform), transition: transition ?? '' }}
+      className={`border-l-4 border-rule bg-paper/50 p-3 ${isDragging ? 'relative z-10 bg-card shadow-lg' : ''}`}
+    >
+      <div className="mb-2 flex flex-wrap items-center gap-1">
+        <button
+          type="button"
+          ref={setActivatorNodeRef}
+          {...attributes}
+          {...listeners}
+          aria-label={`Drag ${row.name} to another place`}
+          title="Drag to another place, or focus, space and arrows"
+          className="grid size-11 cursor-grab touch-none place-items-center rounded-sm text-ink-soft"
+        >
+          <GripVertical className="size-5" aria-hidden />
+        </button>
         <span className="lettered mr-auto">
           {index + 1}. {row.name || 'unnamed'}
         </span>
@@ -65,6 +104,19 @@ function SegmentRow({ row, index, props }: { row: StackRow; index: number; props
           onClick={() => onChange(withMoved(draft, row.id, 1))}
         >
           <ArrowDown className="size-4" aria-hidden />
+        </IconButton>
+        <IconButton
+          label={`Duplicate ${row.name}`}
+          onClick={() => onChange(withDuplicated(draft, row.id, crypto.randomUUID()))}
+        >
+          <Copy className="size-4" aria-hidden />
+        </IconButton>
+        <IconButton
+          label={`Split ${row.name} in two`}
+          disabled={rowLengthM(row) == null}
+          onClick={() => onChange(withSplit(draft, row.id, crypto.randomUUID()))}
+        >
+          <Scissors className="size-4" aria-hidden />
         </IconButton>
         <IconButton label={`Take ${row.name} out of the stack`} onClick={() => onChange(withRemoved(draft, row.id))}>
           <Trash2 className="size-4" aria-hidden />
@@ -166,13 +218,26 @@ function IconButton({
 export function StackEditor(props: Props) {
   const { draft, products, onChange } = props;
   const firstProduct = products[0];
+  // The same on the server and in the browser, which the library's own counter is not.
+  const id = useId();
+  const sensors = useSensors(
+    useSensor(PointerSensor, { activationConstraint: { distance: 6 } }),
+    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
+  );
+  const drop = ({ active, over }: DragEndEvent): void => {
+    if (over) onChange(withPlaced(draft, String(active.id), String(over.id)));
+  };
   return (
     <div className="flex flex-col gap-3">
-      <ol className="flex flex-col gap-3">
-        {draft.rows.map((row, index) => (
-          <SegmentRow key={row.id} row={row} index={index} props={props} />
-        ))}
-      </ol>
+      <DndContext id={id} sensors={sensors} onDragEnd={drop}>
+        <SortableContext items={draft.rows.map((row) => row.id)} strategy={verticalListSortingStrategy}>
+          <ol className="flex flex-col gap-3">
+            {draft.rows.map((row, index) => (
+              <SegmentRow key={row.id} row={row} index={index} props={props} />
+            ))}
+          </ol>
+        </SortableContext>
+      </DndContext>
       {firstProduct && (
         <Button onClick={() => onChange(withAdded(draft, crypto.randomUUID(), firstProduct.id))}>
           <Plus className="size-4" aria-hidden /> Add a segment on top

@@ -72,10 +72,7 @@ export function draftSegments(draft: StackDraft): readonly SegmentRecord[] | nul
   const segments = draft.rows.map((row): SegmentRecord | null => {
     const lengthM = rowLengthM(row);
     if (lengthM === undefined) return null;
-    const colours = row.colours
-      .split(',')
-      .map((colour) => colour.trim())
-      .filter((colour) => colour !== '');
+    const colours = coloursIn(row);
     const { id, name, role, productId, lengthKnown, wound } = row;
     return { id, name, role, productId, lengthM, lengthKnown: lengthKnown && !row.solved, wound, colours };
   });
@@ -107,6 +104,61 @@ export function withMoved(draft: StackDraft, id: string, by: 1 | -1): StackDraft
   const to = from + by;
   if (!row || to < 0 || to >= draft.rows.length) return draft;
   return { ...draft, rows: draft.rows.toSpliced(from, 1).toSpliced(to, 0, row) };
+}
+
+/** Puts a row where another one stands, as a drag does. */
+export function withPlaced(draft: StackDraft, id: string, overId: string): StackDraft {
+  const from = draft.rows.findIndex((row) => row.id === id);
+  const to = draft.rows.findIndex((row) => row.id === overId);
+  const row = draft.rows[from];
+  if (!row || to < 0 || from === to) return draft;
+  return { ...draft, rows: draft.rows.toSpliced(from, 1).toSpliced(to, 0, row) };
+}
+
+/** A copy of a row above it; a worked-out length is copied as one still to be given. */
+export function withDuplicated(draft: StackDraft, id: string, newId: string): StackDraft {
+  const at = draft.rows.findIndex((row) => row.id === id);
+  const row = draft.rows[at];
+  if (!row) return draft;
+  const copy: StackRow = {
+    ...row,
+    id: newId,
+    name: `${row.name}, again`.slice(0, 80),
+    solved: false,
+    joinKind: 'double-sliding-knot',
+  };
+  return { ...draft, rows: draft.rows.toSpliced(at + 1, 0, copy) };
+}
+
+/**
+ * Cuts a row in two of half its length, colours and all; nothing where its length is open.
+ */
+export function withSplit(draft: StackDraft, id: string, newId: string): StackDraft {
+  const at = draft.rows.findIndex((row) => row.id === id);
+  const row = draft.rows[at];
+  const lengthM = row && rowLengthM(row);
+  if (!row || lengthM == null) return draft;
+  const colours = coloursIn(row);
+  const below = Math.ceil(colours.length / 2);
+  // Colours are equal lengths: a cut between two of them goes by their number.
+  const share = colours.length > 1 ? below / colours.length : 0.5;
+  const half = (part: Partial<StackRow>): StackRow => ({ ...row, typed: null, ...part });
+  const inner = half({ lengthM: lengthM * share, colours: colours.slice(0, below).join(', ') });
+  const outer = half({
+    id: newId,
+    name: `${row.name}, outer part`.slice(0, 80),
+    lengthM: lengthM * (1 - share),
+    colours: colours.slice(below).join(', '),
+    joinKind: 'double-sliding-knot',
+  });
+  return { ...draft, rows: draft.rows.toSpliced(at, 1, inner, outer) };
+}
+
+function coloursIn(row: StackRow): readonly string[] {
+  return row.colours
+    .split(',')
+    .map((colour) => colour.trim())
+    .filter((colour) => colour !== '');
 }
 
 export function withRemoved(draft: StackDraft, id: string): StackDraft {

@@ -11,7 +11,7 @@ import { asShown, tieWords, whyReadingsDiffer } from './windingWords';
 
 /**
  * Bench mode for wet hands: the one number that matters now, huge. Digits type the reading, arrows nudge it, space
- * notes it, U takes the last note back, Escape leaves.
+ * notes it, C says that a colour has changed, U takes the last note back, Escape leaves.
  */
 export function WindBench({ load, winding, onLeave }: { load: LoadRecord; winding: Winding; onLeave: () => void }) {
   const { record } = useRig();
@@ -28,6 +28,8 @@ export function WindBench({ load, winding, onLeave }: { load: LoadRecord; windin
       if (winding.next && winding.canNote) void winding.note();
     } else if (event.key.toLowerCase() === 'u') {
       void winding.undo();
+    } else if (event.key.toLowerCase() === 'c') {
+      void winding.noteColour();
     } else if (!counter) {
       return;
     } else if (step !== undefined) {
@@ -84,6 +86,7 @@ function Now({ load, winding }: { load: LoadRecord; winding: Winding }) {
   const { counter } = record.reel;
   if (!winding.next) return null;
   const { segment, now } = winding.next;
+  const nextColour = winding.colours.find((colour) => colour.readReading === null);
   const shown = winding.text === '' ? '···' : winding.text.padStart(counter?.digits ?? 0, '0');
   return (
     <>
@@ -136,6 +139,16 @@ function Now({ load, winding }: { load: LoadRecord; winding: Winding }) {
         )}
       </div>
       <div className="grid gap-3">
+        {nextColour && counter && (
+          <Button
+            className="min-h-16 text-lg"
+            disabled={winding.busy || winding.reading === null}
+            onClick={() => void winding.noteColour()}
+          >
+            Colour changed: {nextColour.nextColour} follows, near {asShown(nextColour.expectedReading, counter.digits)}{' '}
+            <kbd className="figures text-sm">C</kbd>
+          </Button>
+        )}
         {record.hasVirtualReel && (
           <Button className="min-h-14" disabled={winding.busy} onClick={() => void winding.windVirtually()}>
             Wind it on the virtual reel (simulated)

@@ -1,0 +1,74 @@
+'use client';
+
+import { Plus, Trash2 } from 'lucide-react';
+import { parseRating } from '@/core/gear/parseRating';
+import type { CapacityRating } from '@/core/gear/reelShape';
+import { TextField } from '@/components/fields/TextField';
+import { Button } from '@/components/ui/Button';
+import { useUnits } from '@/components/units/UnitsProvider';
+
+/** Ratings that can be read, or null while one of them cannot. Empty rows do not count. */
+export function ratingsOf(texts: readonly string[]): readonly CapacityRating[] | null {
+  const read = texts.filter((text) => text.trim() !== '').map(parseRating);
+  const good = read.flatMap((rating) =>
+    rating.ok
+      ? [{ label: rating.value.label, lineDiameterM: rating.value.lineDiameterM, lengthM: rating.value.lengthM }]
+      : [],
+  );
+  return good.length === read.length ? good : null;
+}
+
+/** The maker's capacities, one a row, in whatever units they are printed. */
+export function RatingRows({
+  texts,
+  onChange,
+}: {
+  texts: readonly string[];
+  onChange: (texts: readonly string[]) => void;
+}) {
+  const { format } = useUnits();
+  return (
+    <fieldset className="flex flex-col gap-2">
+      <legend className="mb-1 text-sm font-semibold">
+        The maker&apos;s capacities, any number, in any units. They stand in for what was not measured.
+      </legend>
+      <div className="grid gap-2 sm:grid-cols-3">
+        {texts.map((text, index) => {
+          const read = parseRating(text);
+          return (
+            // Rows have no other name than their place.
+            <div key={index} className="flex items-start gap-1">
+              <div className="grow">
+                <TextField
+                  label={`Capacity ${index + 1}`}
+                  value={text}
+                  figures
+                  onChange={(next) => onChange(texts.with(index, next))}
+                  error={text.trim() !== '' && !read.ok ? read.message : undefined}
+                  hint={
+                    read.ok && read.value.thicknessGuessed
+                      ? `thickness guessed: ${format.thickness(read.value.lineDiameterM)}`
+                      : 'such as 0.40 mm / 300 m or 20 lb / 250 yd'
+                  }
+                />
+              </div>
+              <button
+                type="button"
+                aria-label={`Take capacity ${index + 1} away`}
+                onClick={() => onChange(texts.toSpliced(index, 1))}
+                className="mt-6 grid size-11 place-items-center rounded-sm border border-edge-strong bg-card"
+              >
+                <Trash2 className="size-4" aria-hidden />
+              </button>
+            </div>
+          );
+        })}
+      </div>
+      <div>
+        <Button disabled={texts.length >= 12} onClick={() => onChange([...texts, ''])}>
+          <Plus className="size-4" aria-hidden /> Add a capacity
+        </Button>
+      </div>
+    </fieldset>
+  );
+}

@@ -1,0 +1,133 @@
+'use client';
+
+import { useState } from 'react';
+import { topShotCare, type TopShotCare } from '@/core/rig/topShotCare';
+import type { LoadRecord } from '@/core/rig/record';
+import { QuantityField, useQuantity } from '@/components/fields/QuantityField';
+import { ChoiceField } from '@/components/fields/TextField';
+import { useSend } from '@/components/http/useSend';
+import { useRig } from '@/components/rig/RigProvider';
+import { Button } from '@/components/ui/Button';
+import { Card } from '@/components/ui/Card';
+import { useUnits } from '@/components/units/UnitsProvider';
+import { LIMITS } from '@/usecases/limits';
+
+const VERDICTS: Readonly<Record<TopShotCare['verdict'], string>> = {
+  fresh: 'Nothing to do',
+  worn: 'Getting short',
+  replace: 'Replace it',
+};
+
+/** The outermost line: how much is left, what its loss does to counter and drag, and a new one in one act. */
+export function TopShotCard({ load }: { load: LoadRecord }) {
+  const { record } = useRig();
+  const { format } = useUnits();
+  const care = topShotCare(record);
+  if (!care) return null;
+  const signed = (share: number): string => `${Math.abs(100 * share).toFixed(1)} % ${share >= 0 ? 'more' : 'less'}`;
+  return (
+    <Card title={`Care of the ${care.segment.name.toLowerCase()}`}>
+      <p>
+        <b>{VERDICTS[care.verdict]}</b>: {care.why}. {format.length(care.leftM)} of {format.length(care.freshM)} are
+        left.
+      </p>
+      {care.freshM - care.leftM > 0.05 && (
+        <p className="mt-1 text-sm">
+          The level lies {format.small(care.levelDropM)} lower than when it was fresh. At {format.length(care.atM)} off
+          the spool the counter reads {signed(care.counterShift)} for the same line
+          {Math.abs(care.dragShift - 1) >= 0.0005 &&
+            `, and a drag set with everything on pulls ${signed(care.dragShift - 1)} there`}
+          . Table and marks on this rig follow already; what was accepted before is marked stale.
+        </p>
+      )}
+      <Replace key={care.segment.segmentId} care={care} load={load} />
+    </Card>
+  );
+}
+
+const ELSEWHERE = 'elsewhere';
+
+function Replace({ care, load }: { care: TopShotCare; load: LoadRecord }) {
+  const { record } = useRig();
+  const { format } = useUnits();
+  const { sendNow, state, fieldError } = useSend();
+  const [open, setOpen] = useState(false);
+  const [productId, setProductId] = useState(care.productId);
+  const [spoolId, setSpoolId] = useState<string | null>(null);
+  const length = useQuantity(`replace:${load.id}`, 'length', care.freshM, LIMITS.segmentLengthM);
+  const spools = record.supplySpools.filter((spool) => spool.lineProductId === productId);
+  const fitting = spools
+    .filter((spool) => spool.remainingLengthM >= (length.value ?? 0))
+    .toSorted((a, b) => a.remainingLengthM - b.remainingLengthM)[0];
+  const chosen =
+    spools.some((spool) => spool.id === spoolId) || spoolId === ELSEWHERE ? spoolId : (fitting?.id ?? ELSEWHERE);
+  const replace = async (): Promise<void> => {
+    const body = {
+      segmentId: care.segment.segmentId,
+      productId,
+      lengthM: length.value,
+      supplySpoolId: chosen === ELSEWHERE ? null : chosen,
+      note: '',
+    };
+    const path = `/api/boats/${record.boat.id}/rigs/${record.id}/loads/${load.id}/replacements`;
+    const result = await sendNow(
+      'POST',
+      path,
+      body,
+      'Replaced. Counter, strength and drag follow; test what is now stale.',
+    );
+    if (!result.ok) return;
+    length.forget();
+    setOpen(false);
+  };
+  if (!open) {
+    return (
+      <Button className="mt-3" onClick={() => setOpen(true)}>
+        Put a new one on
+      </Button>
+    );
+  }
+  return (
+    <div className="mt-3 flex flex-col gap-3">
+      <p className="text-sm">
+        Take the old one off, tie the new one to what is below and wind it on with the same tension. Noted in one act:
+        the line, the shelf and the log.
+      </p>
+      <div className="grid grid-cols-2 gap-2 sm:grid-cols-3">
+        <ChoiceField
+          label="New line"
+          value={productId}
+          options={record.products.map((product) => ({ value: product.id, text: product.name }))}
+          onChange={setProductId}
+          error={fieldError('productId')}
+        />
+        <QuantityField label="Length of it" {...length.field} error={fieldError('lengthM')} />
+        <ChoiceField
+          label="It came from"
+          value={chosen ?? ELSEWHERE}
+          options={[
+            { value: ELSEWHERE, text: 'not from the shelf' },
+            ...spools.map((spool) => ({
+              value: spool.id,
+              text: `${spool.label}, ${format.length(spool.remainingLengthM)} left`,
+            })),
+          ]}
+          onChange={setSpoolId}
+          error={fieldError('supplies')}
+        />
+      </div>
+      <div className="flex gap-2">
+        <Button
+          weight="main"
+          disabled={state.kind === 'sending' || length.value === null}
+          onClick={() => void replace()}
+        >
+          It is on
+        </Button>
+        <Button weight="quiet" onClick={() => setOpen(false)}>
+          Not now
+        </Button>
+      </div>
+    </div>
+  );
+}

@@ -1,0 +1,17 @@
+import type { RigRecord } from '@/core/rig/record';
+import { draftJoins, draftSegments, type StackDraft } from './stackDraft';
+
+/** The rig as it would be with a draft stored, or null while the draft has no readable line. */
+export function plannedRecord(record: RigRecord, draft: StackDraft): RigRecord | null {
+  const segments = draftSegments(draft);
+  if (!segments || segments.length === 0) return null;
+  const joins = draftJoins(draft).map((join) => ({
+    ...join,
+    id: `draft-${join.outerSegmentId}`,
+    testedEfficiency: null,
+    pullTested: record.joins.some(
+      (old) => old.outerSegmentId === join.outerSegmentId && old.kind === join.kind && old.pullTested,
+    ),
+  }));
+  return { ...record, segments, joins, load: null };
+}

@@ -1,0 +1,78 @@
+'use client';
+
+import { useState } from 'react';
+import type { LoadRecord, LoadSegmentRecord, SupplySpoolRecord } from '@/core/rig/record';
+import { ChoiceField } from '@/components/fields/TextField';
+import { useRig } from '@/components/rig/RigProvider';
+import { useUnits } from '@/components/units/UnitsProvider';
+
+const ELSEWHERE = 'elsewhere';
+
+interface ShelfRow {
+  readonly segment: LoadSegmentRecord;
+  readonly spools: readonly SupplySpoolRecord[];
+  readonly chosen: string;
+}
+
+export interface Shelf {
+  readonly rows: readonly ShelfRow[];
+  /** What to send: only segments that came from the shelf. */
+  readonly supplies: readonly { readonly segmentId: string; readonly supplySpoolId: string }[];
+  choose(segmentId: string, spoolId: string): void;
+}
+
+/** From which supply spool each segment came: the smallest one that holds enough, until a person says otherwise. */
+export function useShelf(load: LoadRecord): Shelf {
+  const { record } = useRig();
+  const [picked, setPicked] = useState<Readonly<Record<string, string>>>({});
+  const rows = load.segments.flatMap((segment): ShelfRow[] => {
+    const spools = record.supplySpools.filter((spool) => spool.lineProductId === segment.productId);
+    if (spools.length === 0) return [];
+    const fitting = spools
+      .filter((spool) => spool.remainingLengthM >= segment.plannedLengthM)
+      .toSorted((a, b) => a.remainingLengthM - b.remainingLengthM)[0];
+    return [{ segment, spools, chosen: picked[segment.segmentId] ?? fitting?.id ?? ELSEWHERE }];
+  });
+  return {
+    rows,
+    supplies: rows
+      .filter((row) => row.chosen !== ELSEWHERE)
+      .map((row) => ({ segmentId: row.segment.segmentId, supplySpoolId: row.chosen })),
+    choose: (segmentId, spoolId) => setPicked({ ...picked, [segmentId]: spoolId }),
+  };
+}
+
+/** The shelf is debited together with the finish, by what really went on. */
+export function FromTheShelf({ shelf, error }: { shelf: Shelf; error: string | undefined }) {
+  const { format } = useUnits();
+  if (shelf.rows.length === 0) return null;
+  return (
+    <div className="mb-4 flex flex-col gap-2">
+      <p className="text-sm">
+        Where the line came from. What went on is taken off the spool when the load is finished.
+      </p>
+      <div className="grid gap-2 sm:grid-cols-2">
+        {shelf.rows.map(({ segment, spools, chosen }) => (
+          <ChoiceField
+            key={segment.segmentId}
+            label={`${segment.name} came from`}
+            value={chosen}
+            options={[
+              { value: ELSEWHERE, text: 'not from the shelf' },
+              ...spools.map((spool) => ({
+                value: spool.id,
+                text: `${spool.label}, ${format.length(spool.remainingLengthM)} left`,
+              })),
+            ]}
+            onChange={(spoolId) => shelf.choose(segment.segmentId, spoolId)}
+          />
+        ))}
+      </div>
+      {error && (
+        <p role="alert" className="text-sm font-semibold text-stop">
+          {error}
+        </p>
+      )}
+    </div>
+  );
+}
