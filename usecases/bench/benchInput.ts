@@ -4,6 +4,8 @@ import { idSchema, LIMITS, within } from '../limits';
 /** What the hands on the virtual bench can do. */
 export const benchInput = z.discriminatedUnion('act', [
   z.strictObject({ act: z.literal('wind'), segmentId: idSchema }),
+  /** Looks at the counter on the way, when so many colours of a segment are on. */
+  z.strictObject({ act: z.literal('wind-to-colour'), segmentId: idSchema, coloursOn: z.int().min(1).max(20) }),
   z.strictObject({ act: z.literal('measure-level') }),
   z.strictObject({ act: z.literal('walk'), lengthM: within(LIMITS.walkLengthM, 'The length walked') }),
   z.strictObject({

@@ -51,6 +51,8 @@ export async function workVirtualReel(
     switch (input.act) {
       case 'wind':
         return windOn(db, record, virtual, reel, input.segmentId, keep);
+      case 'wind-to-colour':
+        return windToColour(db, record, reel, input.segmentId, input.coloursOn);
       case 'measure-level':
         if (reel.state.wound.length === 0) return conflict('Nothing is wound on the virtual reel yet.');
         return keep(reel.rewind(), { levelBelowRimM: reel.levelBelowRimM(), instrument: 'virtual caliper' });
@@ -113,6 +115,26 @@ async function windOn(
       )
     : reel.windOnLength(line.windingTruth, now.lengthM);
   return keep(after, { reading: showReading ? after.read() : null });
+}
+
+/** The counter on the way, with so many colours on. Nothing is kept: the segment goes on as a whole. */
+async function windToColour(
+  db: Queryable,
+  record: RigRecord,
+  reel: VirtualReel,
+  segmentId: string,
+  coloursOn: number,
+): Promise<UseCaseOutcome<BenchReading>> {
+  const wound = record.load?.segments.filter((segment) => segment.wound) ?? [];
+  const index = wound.findIndex((segment) => segment.segmentId === segmentId);
+  const segment = wound[index];
+  if (!segment || coloursOn >= segment.colours.length) return notFound('colour change');
+  if (reel.state.wound.length !== index) return conflict('That segment is not the one that goes on now.');
+  const line = await findVirtualLine(db, record.boat.id, segment.productId);
+  if (!line) return conflict(`The virtual bench has no spool of the line for ${segment.name}.`);
+  const lengthM = (segment.plannedLengthM * coloursOn) / segment.colours.length;
+  const reading = reel.windOnLength(line.windingTruth, lengthM).read();
+  return done({ ...NOTHING, instrument: reel.label.name, reading });
 }
 
 /** Breaks the next piece of a line on the virtual force gauge. */

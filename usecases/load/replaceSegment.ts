@@ -1,6 +1,8 @@
 import 'server-only';
 import { insertReplacement } from '../../db/queries/loads';
 import { insertLogEntry } from '../../db/queries/log';
+import { findVirtualLine, findVirtualReel, updateVirtualReel } from '../../db/queries/virtualBench';
+import type { Queryable } from '../../db/withTransaction';
 import { conflict, done, invalid, notFound, type UseCaseOutcome } from '../outcome';
 import { RefusedInTransaction, refusedInside } from '../refused';
 import { readRigRecord } from '../rigs/rigRecord';
@@ -29,6 +31,7 @@ export async function replaceSegment(
       const refusal = await takeFromShelf(db, record, { ...replacement, supplySpoolId, loadId });
       if (refusal) throw new RefusedInTransaction(refusal);
     }
+    await followOnVirtualReel(db, boatId, rigId, input);
     await insertLogEntry(
       db,
       boatId,
@@ -37,5 +40,22 @@ export async function replaceSegment(
       `${top.name} replaced: ${input.lengthM.toFixed(1)} m of ${product.name}. ${input.note}`.trim(),
     );
     return done({ done: true });
+  });
+}
+
+/** The virtual reel carries the new line too, where its bench has one. */
+async function followOnVirtualReel(
+  db: Queryable,
+  boatId: string,
+  rigId: string,
+  input: ReplacementInput,
+): Promise<void> {
+  const virtual = await findVirtualReel(db, boatId, rigId);
+  const line = await findVirtualLine(db, boatId, input.productId);
+  if (!virtual || !line || virtual.reelState.wound.length === 0) return;
+  const wound = [...virtual.reelState.wound.slice(0, -1), { ...line.windingTruth, lengthM: input.lengthM }];
+  await updateVirtualReel(db, boatId, rigId, virtual.version, {
+    reelState: { ...virtual.reelState, wound, turnsOut: 0, zeroTurns: 0, handlings: virtual.reelState.handlings + 1 },
+    dragClicks: virtual.dragClicks,
   });
 }

@@ -1,6 +1,7 @@
 'use client';
 
 import type { LoadRecord } from '@/core/rig/record';
+import { woundLengths } from '@/core/rig/woundLengths';
 import { SpoolSection } from '@/components/line/SpoolSection';
 import { useRig } from '@/components/rig/RigProvider';
 import { Button } from '@/components/ui/Button';
@@ -8,6 +9,7 @@ import { Card } from '@/components/ui/Card';
 import { useUnits } from '@/components/units/UnitsProvider';
 import { ReelFacts } from '../reel/ReelFacts';
 import { ReelKnowledge } from '../reel/ReelKnowledge';
+import { stoppedWords } from '../wind/windingWords';
 import { LineChanges } from './LineChanges';
 import { TopShotCard } from './TopShotCard';
 
@@ -18,6 +20,7 @@ export function LoadedPanel({ load, onPlan }: { load: LoadRecord; onPlan: () => 
   if (!view) return null;
   const { line, packingFactor, levelMeasured } = view.current;
   const levelM = load.levelBelowRimM;
+  const lengths = woundLengths(record, load, view.current);
   const top = load.segments.findLast((segment) => segment.wound);
   const uncut = record.reel.counter !== null && record.calibration?.loadId !== load.id;
   return (
@@ -58,10 +61,10 @@ export function LoadedPanel({ load, onPlan }: { load: LoadRecord; onPlan: () => 
                       <td className="py-1.5 pr-3 font-semibold">{segment.name}</td>
                       <td className="figures py-1.5 pr-3 whitespace-nowrap">{format.length(segment.plannedLengthM)}</td>
                       <td className="figures py-1.5 pr-3 whitespace-nowrap">
-                        {now ? format.length(now.lengthM) : 'gone'}
+                        {now ? format.length(now.lengthM, lengths[now.id]?.plusMinus) : 'gone'}
                       </td>
                       <td className="figures py-1.5 pr-3">
-                        {segment.wound ? (entry?.reading ?? 'no counter') : 'by hand'}
+                        {segment.wound ? (entry ? stoppedWords(entry, format.length) : '') : 'by hand'}
                       </td>
                       <td className="figures py-1.5 whitespace-nowrap">
                         {now?.wound ? `${format.small(now.innerDiameterM)} – ${format.small(now.outerDiameterM)}` : ''}

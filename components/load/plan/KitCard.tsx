@@ -51,7 +51,7 @@ export function KitCard({ record, plan }: { record: RigRecord; plan: LoadPlan })
             <b>{thing.name}</b>: {thing.why}
           </li>
         ))}
-        {kit.helper && <li>{kit.helper}</li>}
+        <li>{kit.helper ?? 'No helper needed.'}</li>
         {kit.dryMinutes > 0 && <li>{minutes(kit.dryMinutes)} of waiting for glue in all.</li>}
       </ul>
       <p className="mt-2 text-xs text-ink-soft">

@@ -143,8 +143,6 @@ export function PlanPanel() {
           )}
         </Card>
         {planned && plan?.ok && <KitCard record={planned} plan={plan.value} />}
-        <CompareCard record={record} draft={draft} onTake={keep} />
-        {record.products.length > 0 && <RecipeCard record={record} draft={draft} onTake={keep} />}
       </div>
       <div className="flex flex-col gap-4">
         <Card title="The spool">
@@ -160,6 +158,10 @@ export function PlanPanel() {
           <ReelFacts />
         </Card>
         <ReelKnowledge />
+      </div>
+      <div className="flex min-w-0 flex-col gap-4 lg:col-span-2">
+        <CompareCard record={record} draft={draft} onTake={keep} />
+        {record.products.length > 0 && <RecipeCard record={record} draft={draft} onTake={keep} />}
       </div>
     </div>
   );

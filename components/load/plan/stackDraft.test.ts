@@ -6,10 +6,13 @@ import {
   draftSegments,
   isStackDraft,
   withAdded,
+  withDuplicated,
   withMoved,
+  withPlaced,
   withRemoved,
   withRow,
   withSolved,
+  withSplit,
 } from './stackDraft';
 
 describe('a stack being edited', () => {
@@ -31,6 +34,32 @@ describe('a stack being edited', () => {
     expect(added.rows.at(-1)).toMatchObject({ name: 'Segment 4', solved: false, joinKind: 'double-sliding-knot' });
     const first = withAdded({ ...draft, rows: [] }, 'fresh', 'nylon');
     expect(first.rows[0]).toMatchObject({ name: 'Backing', solved: true, joinKind: 'arbor-sliding-knot' });
+  });
+
+  it('puts a row where another one stands, as a drag does', () => {
+    expect(names(withPlaced(draft, 's2', 's0'))).toEqual(['Top shot', 'Backing', 'Lead core']);
+    expect(names(withPlaced(draft, 's0', 's2'))).toEqual(['Lead core', 'Top shot', 'Backing']);
+    expect(withPlaced(draft, 's0', 's0')).toBe(draft);
+    expect(withPlaced(draft, 's0', 'nowhere')).toBe(draft);
+  });
+
+  it('duplicates a segment above itself, and never a second worked-out one', () => {
+    const twice = withDuplicated(draft, 's0', 'copy');
+    expect(names(twice)).toEqual(['Backing', 'Backing, again', 'Lead core', 'Top shot']);
+    expect(twice.rows.map((row) => row.solved)).toEqual([true, false, false, false]);
+    expect(withDuplicated(draft, 'nowhere', 'copy')).toBe(draft);
+  });
+
+  it('splits a segment in two, lead core between colours', () => {
+    const halves = withSplit(draft, 's2', 'outer');
+    expect(halves.rows.slice(2).map((row) => row.lengthM)).toEqual([30, 30]);
+    const lead = withSplit(draft, 's1', 'outer');
+    expect(lead.rows.slice(1, 3).map((row) => [row.colours, row.lengthM])).toEqual([
+      ['orange, black', expect.closeTo(18.288, 6)],
+      ['green', expect.closeTo(9.144, 6)],
+    ]);
+    // The worked-out one has no length to halve.
+    expect(withSplit(draft, 's0', 'outer')).toBe(draft);
   });
 
   it('has one worked-out segment at most', () => {

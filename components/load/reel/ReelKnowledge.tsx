@@ -110,10 +110,15 @@ function Lines({ record, format }: { record: RigRecord; format: Formatter }) {
   );
 }
 
+/** Differences below these (m, counts, shares) are none. */
+const NONE = { level: 0.00005, turns: 0.5, rating: 0.005 } as const;
+
 function offWords({ kind, off }: FittedEvidence, format: Formatter): string {
+  if (Math.abs(off) < NONE[kind]) return 'as all together say';
   if (kind === 'level') return `${format.small(Math.abs(off))} ${off > 0 ? 'lower' : 'higher'} than all together say`;
-  if (kind === 'rating')
+  if (kind === 'rating') {
     return `${format.percent(Math.abs(Math.expm1(off)))} ${off > 0 ? 'more' : 'less'} than all together say`;
+  }
   return `${format.counts(Math.abs(off))} ${off > 0 ? 'more' : 'fewer'} than all together say`;
 }
 

@@ -114,6 +114,11 @@ export function WindNext({ load, winding, onBench }: { load: LoadRecord; winding
             <Button disabled={winding.busy} onClick={() => void winding.windVirtually()}>
               Wind it on the virtual reel
             </Button>
+            {winding.colours.some((colour) => colour.readReading === null) && (
+              <Button disabled={winding.busy} onClick={() => void winding.windVirtuallyToColour()}>
+                Wind to the next colour
+              </Button>
+            )}
           </VirtualBench>
         </div>
       )}

@@ -1,6 +1,6 @@
 'use client';
 
-import type { LoadRecord, WindingEntryRecord } from '@/core/rig/record';
+import type { LoadRecord } from '@/core/rig/record';
 import { readCursor } from '@/core/rig/rigView';
 import { VirtualBench } from '@/components/bench/VirtualMark';
 import { useVirtualReel } from '@/components/bench/useVirtualReel';
@@ -13,6 +13,7 @@ import { Card } from '@/components/ui/Card';
 import { useUnits } from '@/components/units/UnitsProvider';
 import { LIMITS } from '@/usecases/limits';
 import type { Winding } from './useWinding';
+import { stoppedWords } from './windingWords';
 
 /** What is on so far, what it comes to, and the readings that were noted. */
 export function WindingLog({ load, winding }: { load: LoadRecord; winding: Winding }) {
@@ -82,16 +83,6 @@ export function WindingLog({ load, winding }: { load: LoadRecord; winding: Windi
       </div>
     </Card>
   );
-}
-
-/** What was noted at a segment's end. */
-function stoppedWords(entry: WindingEntryRecord, length: (m: number) => string): string {
-  const parts = [
-    entry.reading === null ? null : `stopped at ${entry.reading}`,
-    entry.meteredLengthM === null ? null : `${length(entry.meteredLengthM)} by the meter`,
-    entry.turnsCounted === null ? null : `${entry.turnsCounted} turns`,
-  ];
-  return parts.filter((part) => part !== null).join(', ') || 'on';
 }
 
 /** A level off by less (m) is what whole counts leave open. */

@@ -37,6 +37,7 @@ export interface Winding {
   note(): Promise<void>;
   undo(): Promise<void>;
   windVirtually(): Promise<void>;
+  windVirtuallyToColour(): Promise<void>;
 }
 
 type Measured = ReturnType<typeof useQuantity>;
@@ -127,6 +128,14 @@ export function useWinding(load: LoadRecord): Winding {
       if (!last) return;
       const body = { kind: 'winding', id: last.id, rigId: record.id, reason: 'undone at the bench' };
       await sendNow('POST', `/api/boats/${record.boat.id}/withdrawals`, body, 'The last note is taken back.');
+    },
+    windVirtuallyToColour: async () => {
+      if (!segment || !nextColour) return;
+      const { segmentId } = segment;
+      const shown = await bench.work({ act: 'wind-to-colour', segmentId, coloursOn: nextColour.coloursOn });
+      if (shown?.reading == null) return;
+      setTyped(String(shown.reading));
+      setInstrument(shown.instrument);
     },
     windVirtually: async () => {
       if (!segment) return;

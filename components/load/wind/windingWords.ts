@@ -1,4 +1,4 @@
-import type { LoadSegmentRecord, RigRecord } from '@/core/rig/record';
+import type { LoadSegmentRecord, RigRecord, WindingEntryRecord } from '@/core/rig/record';
 import { JOIN_KINDS } from '@/core/joins/joinKinds';
 import type { RemainingSegment } from '@/core/rig/windingOutlook';
 
@@ -26,4 +26,14 @@ export function tieWords(
   const below = order[order.indexOf(segment) - 1];
   const join = record.joins.find((candidate) => candidate.outerSegmentId === segment.segmentId);
   return `${join ? `Tie: ${JOIN_KINDS[join.kind].name}` : 'Join it'} ${below ? `to ${below.name}` : 'to the arbor'}.`;
+}
+
+/** What was noted at a segment's end. */
+export function stoppedWords(entry: WindingEntryRecord, length: (m: number) => string): string {
+  const parts = [
+    entry.reading === null ? null : `stopped at ${entry.reading}`,
+    entry.meteredLengthM === null ? null : `${length(entry.meteredLengthM)} by the meter`,
+    entry.turnsCounted === null ? null : `${entry.turnsCounted} turns`,
+  ];
+  return parts.filter((part) => part !== null).join(', ') || 'on';
 }

@@ -1,0 +1,98 @@
+import { fireEvent, render, screen, waitFor, within } from '@testing-library/react';
+import { plannedRig } from '../../tests/rigFixture';
+import { Toasts } from '../ui/Toasts';
+import { UnitsProvider } from '../units/UnitsProvider';
+import { GearPage } from './GearPage';
+
+const sent: { url: string; body: unknown }[] = [];
+
+beforeEach(() => {
+  window.localStorage.clear();
+  sent.length = 0;
+  globalThis.fetch = jest.fn((url: string, init: RequestInit) => {
+    sent.push({ url, body: JSON.parse(String(init.body)) });
+    return Promise.resolve({ ok: true, status: 200, json: () => Promise.resolve({ id: 'x' }) } as Response);
+  }) as unknown as typeof fetch;
+});
+
+const { products } = plannedRig();
+const wanted = [
+  { rigId: 'one', rigName: 'Port rod', segmentId: 'a', segmentName: 'Backing', lengthM: 120, loaded: false },
+  { rigId: 'two', rigName: 'Starboard rod', segmentId: 'b', segmentName: 'Backing', lengthM: 90, loaded: true },
+].map((each) => ({ ...each, productId: 'nylon' }));
+
+function renderGear() {
+  const spools = [
+    { id: 's', lineProductId: 'nylon', label: 'Shelf one', boughtLengthM: 300, remainingLengthM: 130 },
+    { id: 't', lineProductId: 'nylon', label: 'Shelf two', boughtLengthM: 300, remainingLengthM: 100 },
+  ];
+  render(
+    <UnitsProvider initial={{ length: 'm', smallLength: 'mm', force: 'kg' }}>
+      <Toasts>
+        <GearPage boatId="boat" reels={[]} lines={products} freeReelIds={[]} supplySpools={spools} wanted={wanted} />
+      </Toasts>
+    </UnitsProvider>,
+  );
+}
+
+const reels = () => within(screen.getByRole('region', { name: 'Reels' }));
+const lines = () => within(screen.getAllByRole('region', { name: 'Lines' })[0] ?? document.body);
+
+describe('the gear page', () => {
+  it('takes a reel by its capacities alone, in the units of its box', async () => {
+    renderGear();
+    fireEvent.change(reels().getByLabelText('Name'), { target: { value: 'Boxed reel' } });
+    fireEvent.click(reels().getByRole('button', { name: 'Add a capacity' }));
+    fireEvent.change(reels().getByLabelText('Capacity 1'), { target: { value: '20 lb' } });
+    expect(reels().getByText(/Write it like 0\.40 mm/)).toBeInTheDocument();
+    expect(reels().getByRole('button', { name: 'Add this reel' })).toBeDisabled();
+    fireEvent.change(reels().getByLabelText('Capacity 1'), { target: { value: '20 lb / 250 yd' } });
+    expect(reels().getByText(/thickness guessed: 0\.4\d mm/)).toBeInTheDocument();
+    fireEvent.click(reels().getByRole('button', { name: 'Add this reel' }));
+    await waitFor(() => expect(sent).toHaveLength(1));
+    expect(sent[0]?.body).toMatchObject({
+      arborDiameterM: null,
+      ratings: [{ label: '20 lb / 250 yd', lengthM: expect.closeTo(228.6, 6) as number }],
+    });
+  });
+
+  it('finds an arbor from a plain load, and a thickness from wraps', () => {
+    renderGear();
+    fireEvent.change(reels().getByLabelText('Length of line'), { target: { value: '300' } });
+    fireEvent.change(reels().getByLabelText('Spool turns'), { target: { value: '2000' } });
+    fireEvent.change(reels().getByLabelText('Across the wound line'), { target: { value: '60' } });
+    expect(reels().getByText(/^35\.\d+ ± \d\.\d+ mm$/)).toBeInTheDocument();
+    fireEvent.click(reels().getByRole('button', { name: 'Take this arbor' }));
+    expect(reels().getByLabelText('Arbor diameter')).toHaveValue('35.49');
+    fireEvent.change(lines().getByLabelText('Width over all of them'), { target: { value: '8.4' } });
+    fireEvent.click(lines().getByRole('button', { name: 'Take this thickness' }));
+    expect(lines().getByLabelText('Thickness')).toHaveValue('0.420');
+    expect(lines().getByLabelText('That thickness is')).toHaveDisplayValue('from 20 touching wraps');
+    fireEvent.change(lines().getByLabelText('By'), { target: { value: 'number' } });
+    fireEvent.change(lines().getByLabelText('Number'), { target: { value: '4' } });
+    expect(lines().getByText(/0\.33 mm ±/)).toBeInTheDocument();
+    fireEvent.change(lines().getByLabelText('By'), { target: { value: 'guess' } });
+    expect(lines().getByText('Type the strength on the label first.')).toBeInTheDocument();
+    fireEvent.change(lines().getByLabelText('Strength on the label'), { target: { value: '9' } });
+    expect(lines().getByText(/\(a guess\)/)).toBeInTheDocument();
+  });
+
+  it('puts a spool on the shelf, whole where nothing else is said', async () => {
+    renderGear();
+    fireEvent.change(screen.getByLabelText('Label of a new spool'), { target: { value: 'Top drawer' } });
+    fireEvent.change(screen.getByLabelText('Length as bought'), { target: { value: '150' } });
+    fireEvent.click(screen.getByRole('button', { name: 'Put it on the shelf' }));
+    await waitFor(() => expect(sent).toHaveLength(1));
+    expect(sent[0]?.body).toMatchObject({ label: 'Top drawer', boughtLengthM: 150, remainingLengthM: 150 });
+  });
+
+  it('lists the cuts for the rigs that are chosen', () => {
+    renderGear();
+    fireEvent.click(screen.getByRole('button', { name: /^Cut list/ }));
+    const cuts = () => within(screen.getByRole('region', { name: 'Cuts of nylon line' }));
+    expect(cuts().getByText(/120 m for Backing of Port rod/)).toHaveTextContent('Shelf one');
+    fireEvent.click(screen.getByLabelText(/Starboard rod/));
+    expect(cuts().getByText(/90\.0 m for Backing of Starboard rod/)).toHaveTextContent('Shelf two');
+    expect(cuts().getByText(/no join inside a piece/)).toHaveTextContent('nothing better is possible');
+  });
+});
