@@ -70,7 +70,7 @@ describe('the gear page', () => {
     expect(lines().getByLabelText('That thickness is')).toHaveDisplayValue('from 20 touching wraps');
     fireEvent.change(lines().getByLabelText('By'), { target: { value: 'number' } });
     fireEvent.change(lines().getByLabelText('Number'), { target: { value: '4' } });
-    expect(lines().getByText(/0\.33 mm ±/)).toBeInTheDocument();
+    expect(lines().getByText(/^0\.33 mm ± 0\.08 mm$/)).toBeInTheDocument();
     fireEvent.change(lines().getByLabelText('By'), { target: { value: 'guess' } });
     expect(lines().getByText('Type the strength on the label first.')).toBeInTheDocument();
     fireEvent.change(lines().getByLabelText('Strength on the label'), { target: { value: '9' } });

@@ -19,8 +19,8 @@ export function Locker({ boatId, rigs }: { boatId: string; rigs: readonly RigRec
         <Link href={gearPath(boatId)} className="text-chalk underline">
           Put a reel and a line on record
         </Link>{' '}
-        first: three caliper measurements of the spool and the thickness of the line are enough to work out how much
-        backing goes on.
+        first: three caliper measurements of the spool, or the capacities on its box, and the thickness of the line are
+        enough to work out how much backing goes on.
       </p>
     );
   }

@@ -66,6 +66,7 @@ describe('fitToEvidence', () => {
   it('leaves the prior alone without observations, and refuses an SD of nothing', () => {
     const fit = fitToEvidence([0.5], []);
     expect(fit.ok && fit.value.covariance[0]?.[0]).toBeCloseTo(0.25, 9);
+    expect(fitToEvidence([], [])).toMatchObject({ ok: true, value: { values: [], covariance: [] } });
     expect(() => fitToEvidence([0], [])).toThrow(/positive/);
     expect(() =>
       fitToEvidence(

@@ -48,6 +48,7 @@ export function fitToEvidence(priorSds: readonly number[], groups: readonly Evid
   if (sds.some((sd) => !(sd > 0 && Number.isFinite(sd)))) {
     throw new RangeError('fitToEvidence: every SD must be positive');
   }
+  if (priorSds.length === 0) return success({ values: [], covariance: [], residuals: [], iterations: 0 });
   let values = priorSds.map(() => 0);
   let before = misfit(values, priorSds, groups);
   for (let iterations = 1; iterations <= MOST_ROUNDS; iterations += 1) {

@@ -14,14 +14,25 @@ test('the unfinished rig goes through all four stations, and everything is kept'
 
   await test.step('Load: plan, wind to the stop readings, measure the level', async () => {
     await openStation(page, 'Load');
-    await expect(page.getByText(/of true length, so that the level ends 2\.0 mm under the rim/)).toBeVisible();
+    await expect(
+      page.getByText(/of true length, so that the level ends 2\.0 ± \d\.\d+ mm under the rim/),
+    ).toBeVisible();
+    await page.getByRole('button', { name: /^Kit list/ }).click();
+    await expect(page.getByRole('row', { name: /Lead core, three colours/ }).last()).toContainText('27.7 m');
     await page.getByRole('button', { name: 'Take it to the bench' }).click();
-    for (const segment of ['Backing', 'Lead core, three colours', 'Top shot']) await wind(page, segment);
+    await wind(page, 'Backing');
+    await captureColours(page, ['black', 'green']);
+    await wind(page, 'Lead core, three colours');
+    await wind(page, 'Top shot');
     await page.getByRole('button', { name: 'Measure on the virtual reel' }).click();
     await expect(page.getByLabel('Level under the rim')).not.toHaveValue('');
     await page.getByRole('button', { name: 'Finish this load' }).click();
     await expect(stationTab(page, 'Load')).toContainText('done');
     await expect(page.getByText(/The level was measured .* under the rim/)).toBeVisible();
+    await expect(page.getByText(/Leave the supply end of top shot uncut/)).toBeVisible();
+    // The reel has been taught by its first load.
+    await page.getByRole('button', { name: /^How this reel is known/ }).click();
+    await expect(page.getByText(`${RIG}: level after Top shot`)).toBeVisible();
   });
 
   await test.step('Count: walk, follow the advice, confirm, accept', async () => {
@@ -101,6 +112,18 @@ async function wind(page: Page, segment: string): Promise<void> {
   if (segment !== 'Lead core, three colours') expect(Math.abs(reading - Number(stop))).toBeLessThanOrEqual(1);
   await card.getByRole('button', { name: 'Note this reading' }).click();
   await expect(card).toBeHidden();
+}
+
+/** Lead core is a ruler: the counter is captured at each change of colour. */
+async function captureColours(page: Page, following: readonly string[]): Promise<void> {
+  for (const colour of following) {
+    await page.getByRole('button', { name: 'Wind to the next colour' }).click();
+    await expect(page.getByLabel('Counter reads')).not.toHaveValue('');
+    const capture = page.getByRole('button', { name: `Colour changed now: ${colour} follows` });
+    await capture.click();
+    await expect(capture).toBeHidden();
+  }
+  await expect(page.getByText(/By these the counter takes a turn for/)).toBeVisible();
 }
 
 async function walk(page: Page, metres: string): Promise<void> {

@@ -1,6 +1,14 @@
 'use client';
 
-import { DndContext, KeyboardSensor, PointerSensor, useSensor, useSensors, type DragEndEvent } from '@dnd-kit/core';
+import {
+  DndContext,
+  KeyboardSensor,
+  PointerSensor,
+  useSensor,
+  useSensors,
+  type Announcements,
+  type DragEndEvent,
+} from '@dnd-kit/core';
 import {
   SortableContext,
   sortableKeyboardCoordinates,
@@ -224,12 +232,22 @@ export function StackEditor(props: Props) {
     useSensor(PointerSensor, { activationConstraint: { distance: 6 } }),
     useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
   );
+  const name = (rowId: string | number | undefined): string =>
+    draft.rows.find((row) => row.id === String(rowId))?.name ?? 'nothing';
+  const place = (rowId: string | number): number => draft.rows.findIndex((row) => row.id === String(rowId)) + 1;
+  const announcements: Announcements = {
+    onDragStart: ({ active }) =>
+      `${name(active.id)} is picked up. Arrows move it, space puts it down, Escape puts it back.`,
+    onDragOver: ({ active, over }) => (over ? `${name(active.id)} is over place ${place(over.id)}.` : undefined),
+    onDragEnd: ({ active, over }) => `${name(active.id)} is put down${over ? ` at place ${place(over.id)}` : ''}.`,
+    onDragCancel: ({ active }) => `${name(active.id)} is back where it was.`,
+  };
   const drop = ({ active, over }: DragEndEvent): void => {
     if (over) onChange(withPlaced(draft, String(active.id), String(over.id)));
   };
   return (
     <div className="flex flex-col gap-3">
-      <DndContext id={id} sensors={sensors} onDragEnd={drop}>
+      <DndContext id={id} sensors={sensors} onDragEnd={drop} accessibility={{ announcements }}>
         <SortableContext items={draft.rows.map((row) => row.id)} strategy={verticalListSortingStrategy}>
           <ol className="flex flex-col gap-3">
             {draft.rows.map((row, index) => (

@@ -39,6 +39,12 @@ describe('a stack being edited', () => {
   it('puts a row where another one stands, as a drag does', () => {
     expect(names(withPlaced(draft, 's2', 's0'))).toEqual(['Top shot', 'Backing', 'Lead core']);
     expect(names(withPlaced(draft, 's0', 's2'))).toEqual(['Lead core', 'Top shot', 'Backing']);
+    // The arbor knot stays on the arbor.
+    expect(withPlaced(draft, 's2', 's0').rows.map((row) => row.joinKind)).toEqual([
+      'arbor-sliding-knot',
+      'double-sliding-knot',
+      'sheath-over-mono',
+    ]);
     expect(withPlaced(draft, 's0', 's0')).toBe(draft);
     expect(withPlaced(draft, 's0', 'nowhere')).toBe(draft);
   });

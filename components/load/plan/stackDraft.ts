@@ -97,13 +97,22 @@ export function withSolved(draft: StackDraft, id: string | null): StackDraft {
   return { ...draft, rows: draft.rows.map((row) => ({ ...row, solved: row.id === id })) };
 }
 
+/** The arbor knot belongs to whatever lies on the arbor, and to nothing else. */
+function withArborKnotInPlace(draft: StackDraft): StackDraft {
+  const rows = draft.rows.map((row, index): StackRow => {
+    if (index === 0) return { ...row, joinKind: 'arbor-sliding-knot' };
+    return row.joinKind === 'arbor-sliding-knot' ? { ...row, joinKind: 'double-sliding-knot' } : row;
+  });
+  return { ...draft, rows };
+}
+
 /** Moves a row towards the hook (+1) or the arbor (−1). */
 export function withMoved(draft: StackDraft, id: string, by: 1 | -1): StackDraft {
   const from = draft.rows.findIndex((row) => row.id === id);
   const row = draft.rows[from];
   const to = from + by;
   if (!row || to < 0 || to >= draft.rows.length) return draft;
-  return { ...draft, rows: draft.rows.toSpliced(from, 1).toSpliced(to, 0, row) };
+  return withArborKnotInPlace({ ...draft, rows: draft.rows.toSpliced(from, 1).toSpliced(to, 0, row) });
 }
 
 /** Puts a row where another one stands, as a drag does. */
@@ -112,7 +121,7 @@ export function withPlaced(draft: StackDraft, id: string, overId: string): Stack
   const to = draft.rows.findIndex((row) => row.id === overId);
   const row = draft.rows[from];
   if (!row || to < 0 || from === to) return draft;
-  return { ...draft, rows: draft.rows.toSpliced(from, 1).toSpliced(to, 0, row) };
+  return withArborKnotInPlace({ ...draft, rows: draft.rows.toSpliced(from, 1).toSpliced(to, 0, row) });
 }
 
 /** A copy of a row above it; a worked-out length is copied as one still to be given. */
@@ -162,7 +171,7 @@ function coloursIn(row: StackRow): readonly string[] {
 }
 
 export function withRemoved(draft: StackDraft, id: string): StackDraft {
-  return { ...draft, rows: draft.rows.filter((row) => row.id !== id) };
+  return withArborKnotInPlace({ ...draft, rows: draft.rows.filter((row) => row.id !== id) });
 }
 
 export function withAdded(draft: StackDraft, id: string, productId: string): StackDraft {
