@@ -43,7 +43,7 @@ async function hover(share: number): Promise<void> {
 async function compare(): Promise<void> {
   await page.getByRole('button', { name: /^Compare plans/ }).click();
   await page.getByLabel('Name of the plan as it stands').fill('shallow: long top shot');
-  await page.getByRole('button', { name: 'Put this plan aside' }).click();
+  await page.getByRole('button', { name: 'Put this plan aside', exact: true }).click();
   await page.getByRole('listitem').filter({ hasText: '3. Top shot' }).getByLabel('Length', { exact: true }).fill('18');
   await page.getByRole('heading', { name: /^Compare plans/ }).scrollIntoViewIfNeeded();
   await page.getByText('line that it takes').scrollIntoViewIfNeeded();

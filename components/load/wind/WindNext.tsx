@@ -1,6 +1,6 @@
 'use client';
 
-import type { LoadRecord } from '@/core/rig/record';
+import type { LoadRecord, RigRecord } from '@/core/rig/record';
 import { VirtualBench } from '@/components/bench/VirtualMark';
 import { TextField } from '@/components/fields/TextField';
 import { useRig } from '@/components/rig/RigProvider';
@@ -12,6 +12,12 @@ import { LayItOn } from './LayItOn';
 import { OtherRulers } from './OtherRulers';
 import type { Winding } from './useWinding';
 import { asShown, tieWords, whyReadingsDiffer } from './windingWords';
+
+/** Level under the rim when a segment is all on (m), as the rest is now solved. */
+function levelAfterM(record: RigRecord, winding: Winding, segmentId: string): number {
+  const segment = winding.outlook?.line.segments.find((candidate) => candidate.id === segmentId);
+  return (record.reel.fullDiameterM.value - (segment?.outerDiameterM ?? NaN)) / 2;
+}
 
 /** The segment that goes on now: what to tie, where to stop, what the counter says at its end. */
 export function WindNext({ load, winding, onBench }: { load: LoadRecord; winding: Winding; onBench: () => void }) {
@@ -62,8 +68,11 @@ export function WindNext({ load, winding, onBench }: { load: LoadRecord; winding
           </p>
         </div>
       ) : (
-        <p className="figures mb-4 text-4xl font-bold">
-          {format.counts(now.turns)} <span className="text-lg">spool turns</span>
+        <p className="mb-4">
+          <span className="figures text-4xl font-bold">{format.counts(now.turns)}</span> spool turns, or{' '}
+          <span className="figures font-bold">{format.length(now.lengthM)}</span> by a meter, or until the level lies{' '}
+          <span className="figures font-bold">{format.small(levelAfterM(record, winding, segment.segmentId))}</span>{' '}
+          under the rim.
         </p>
       )}
       {material === 'lead core' && (
