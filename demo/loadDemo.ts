@@ -9,7 +9,7 @@ import { toSi } from '../core/units/units';
 import { insertBoat, insertPerson } from '../db/queries/boats';
 import { insertLogEntry } from '../db/queries/log';
 import { insertSupplySpool } from '../db/queries/supplies';
-import { recordJoinTest } from '../db/queries/rigs';
+import { recordJoinTest } from '../db/queries/joins';
 import { insertVirtualLine, insertVirtualReel } from '../db/queries/virtualBench';
 import { reader } from '../db/withTransaction';
 import { EMPTY_REEL } from '../instruments/virtual/virtualReel';

@@ -89,6 +89,7 @@ export function plannedRig(): RigRecord {
         kind: 'arbor-sliding-knot',
         testedEfficiency: null,
         pullTested: false,
+        lastTie: null,
       },
       {
         id: 'j1',
@@ -97,6 +98,7 @@ export function plannedRig(): RigRecord {
         kind: 'sheath-over-mono',
         testedEfficiency: null,
         pullTested: false,
+        lastTie: null,
       },
       {
         id: 'j2',
@@ -105,6 +107,7 @@ export function plannedRig(): RigRecord {
         kind: 'sheath-over-mono',
         testedEfficiency: 0.9,
         pullTested: true,
+        lastTie: null,
       },
     ],
     load: null,

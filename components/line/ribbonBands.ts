@@ -1,6 +1,7 @@
 import type { Material } from '@/core/load/defaults';
 import { coloursOf, type RigView } from '@/core/rig/rigView';
 import { productOf } from '@/core/rig/planForRig';
+import { productIdNow } from '@/core/rig/woundSegments';
 
 export interface RibbonBand {
   readonly segmentId: string;
@@ -19,11 +20,7 @@ export interface RibbonBand {
 export function ribbonBands(view: RigView): readonly RibbonBand[] {
   let fromM = 0;
   return view.current.line.segments.toReversed().map((segment) => {
-    const productId =
-      view.record.load?.segments.find((candidate) => candidate.segmentId === segment.id)?.productId ??
-      view.record.segments.find((candidate) => candidate.id === segment.id)?.productId ??
-      '';
-    const product = productOf(view.record, productId);
+    const product = productOf(view.record, productIdNow(view.record, segment.id));
     const band = {
       segmentId: segment.id,
       name: segment.name,

@@ -9,7 +9,7 @@ import { lineScale } from '@/components/line/lineScale';
 import { Ribbon } from '@/components/line/Ribbon';
 import { exaggeration } from '@/components/line/RibbonBands';
 import { ribbonBands } from '@/components/line/ribbonBands';
-import { rigPath, STATION_NAMES, stationPath } from '@/components/shell/places';
+import { joinsPath, rigPath, STATION_NAMES, stationPath } from '@/components/shell/places';
 import { StateMark } from '@/components/ui/StateMark';
 import { useRig } from './RigProvider';
 
@@ -17,6 +17,7 @@ function StationTabs() {
   const { record, states } = useRig();
   const pathname = usePathname();
   const whole = rigPath(record.boat.id, record.id);
+  const joins = joinsPath(record.boat.id, record.id);
   const look = (path: string): string =>
     `flex min-h-12 flex-1 flex-col justify-center border-b-4 px-3 py-1 ${pathname === path ? 'border-rule bg-card' : 'border-transparent hover:bg-card/60'}`;
   return (
@@ -37,6 +38,9 @@ function StationTabs() {
           </Link>
         );
       })}
+      <Link href={joins} aria-current={pathname === joins ? 'page' : undefined} className={look(joins)}>
+        <span className="lettered">Joins</span>
+      </Link>
     </nav>
   );
 }

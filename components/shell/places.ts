@@ -13,6 +13,9 @@ export const rigPath = (boatId: string, rigId: string): string => `/boats/${boat
 export const stationPath = (boatId: string, rigId: string, station: Station): string =>
   `${rigPath(boatId, rigId)}/${station}`;
 
+/** The joins bench of a rig: its work runs beside loading. */
+export const joinsPath = (boatId: string, rigId: string): string => `${rigPath(boatId, rigId)}/joins`;
+
 export interface Place {
   readonly label: string;
   readonly path: string;
@@ -23,5 +26,6 @@ export function rigPlaces(boatId: string, rigId: string): readonly Place[] {
   return [
     { label: 'The whole line', path: rigPath(boatId, rigId) },
     ...STATIONS.map((station) => ({ label: STATION_NAMES[station], path: stationPath(boatId, rigId, station) })),
+    { label: 'Joins', path: joinsPath(boatId, rigId) },
   ];
 }

@@ -110,22 +110,46 @@ export function gearFit(
 ): Outcome<GearFit, 'no-fit'> {
   const unknowns = unknownsOf(reels, lines);
   const indexOf = new Map(unknowns.map((unknown, index) => [keyOf(unknown.of), index]));
-  const at = (values: readonly number[], key: string): number => {
+  const placeOf = (key: string): number => {
     const index = indexOf.get(key);
-    const unknown = index === undefined ? undefined : unknowns[index];
-    if (!unknown || index === undefined) throw new RangeError(`gearFit: ${key} is not given`);
-    return unknown.before * Math.exp(values[index] ?? NaN);
+    if (index === undefined) throw new RangeError(`gearFit: ${key} is not given`);
+    return index;
   };
-  const read = (values: readonly number[]): Reader => ({
-    reel: (id) => ({
-      arborDiameterM: at(values, `${id} arborDiameterM`),
-      widthM: at(values, `${id} widthM`),
-      fullDiameterM: at(values, `${id} fullDiameterM`),
-      habit: at(values, `${id} habit`),
-      lengthPerTurnM: indexOf.has(`${id} lengthPerTurnM`) ? at(values, `${id} lengthPerTurnM`) : null,
-    }),
-    areaM2: (id) => at(values, `line ${id}`),
-  });
+  // Looked up once: the fit reads these some ten thousand times.
+  const reelPlaces = new Map(
+    reels.map(({ id, counter }) => [
+      id,
+      {
+        arborDiameterM: placeOf(`${id} arborDiameterM`),
+        widthM: placeOf(`${id} widthM`),
+        fullDiameterM: placeOf(`${id} fullDiameterM`),
+        habit: placeOf(`${id} habit`),
+        lengthPerTurnM: counter ? placeOf(`${id} lengthPerTurnM`) : null,
+      },
+    ]),
+  );
+  const linePlaces = new Map(lines.map(({ id }) => [id, placeOf(`line ${id}`)]));
+  const read = (values: readonly number[]): Reader => {
+    const at = (index: number): number => (unknowns[index]?.before ?? NaN) * Math.exp(values[index] ?? NaN);
+    return {
+      reel: (id) => {
+        const places = reelPlaces.get(id);
+        if (!places) throw new RangeError(`gearFit: reel ${id} is not given`);
+        return {
+          arborDiameterM: at(places.arborDiameterM),
+          widthM: at(places.widthM),
+          fullDiameterM: at(places.fullDiameterM),
+          habit: at(places.habit),
+          lengthPerTurnM: places.lengthPerTurnM === null ? null : at(places.lengthPerTurnM),
+        };
+      },
+      areaM2: (id) => {
+        const place = linePlaces.get(id);
+        if (place === undefined) throw new RangeError(`gearFit: line ${id} is not given`);
+        return at(place);
+      },
+    };
+  };
   const centre = read(unknowns.map(() => 0));
   const seen = [...reels.map(ratingsSeen), ...loads.map((load) => loadSeen(load, reels, centre))];
   const placesOf = (keys: readonly string[]): readonly number[] =>

@@ -118,6 +118,20 @@ export interface JoinRecord {
   /** Tested share of the weaker line's strength; null until tested. */
   readonly testedEfficiency: number | null;
   readonly pullTested: boolean;
+  /** How it was last tied, or null while nobody has said. */
+  readonly lastTie: TieRecord | null;
+}
+
+export interface TieRecord {
+  readonly id: string;
+  /** Id of the school by which it was tied. */
+  readonly school: string;
+  /** Pull with which it was seated (N), or null when it was not measured. */
+  readonly seatedN: number | null;
+  readonly pullTested: boolean;
+  readonly person: string | null;
+  readonly note: string;
+  readonly at: string;
 }
 
 export interface LoadRecord {

@@ -5,6 +5,7 @@ import { sdFromPlusMinus, summarisePulls, type PullSummary } from '../strength/s
 import type { LoadedLine } from '../spool/loadedLine';
 import { productOf } from './planForRig';
 import type { JoinRecord, LineProductRecord, RigRecord } from './record';
+import { productIdNow } from './woundSegments';
 
 /** Pulls from which a mean is believed instead of the label. */
 export const PULLS_FOR_A_MEAN = 3;
@@ -91,11 +92,7 @@ function joinName(join: JoinRecord, segments: readonly { segmentId: string; name
 }
 
 function segmentStrength(record: RigRecord, segmentId: string, basis: 'best' | 'label'): Known | null {
-  const productId =
-    record.load?.segments.find((segment) => segment.segmentId === segmentId)?.productId ??
-    record.segments.find((segment) => segment.id === segmentId)?.productId;
-  if (!productId) throw new RangeError(`segmentStrength: the rig has no segment ${segmentId}`);
-  const strength = productStrength(record, productId);
+  const strength = productStrength(record, productIdNow(record, segmentId));
   if (basis === 'best') return strength.strengthN;
   const label = strength.product.labelStrengthN;
   return label === null ? null : known(label, label * LABEL_STRENGTH_RELATIVE_SD, 'label');

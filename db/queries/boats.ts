@@ -49,3 +49,17 @@ export async function insertPerson(
   );
   return onlyRow(result).id;
 }
+
+export interface PersonRow {
+  readonly id: string;
+  readonly name: string;
+  readonly hand: 'left' | 'right';
+}
+
+export async function listPeople(db: Queryable, boatId: string): Promise<readonly PersonRow[]> {
+  const result = await db.query<{ id: string; name: string; working_hand: 'left' | 'right' }>(
+    'SELECT id, name, working_hand FROM people WHERE boat_id = $1 ORDER BY name',
+    [boatId],
+  );
+  return result.rows.map((row) => ({ id: row.id, name: row.name, hand: row.working_hand }));
+}

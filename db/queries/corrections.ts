@@ -20,6 +20,9 @@ const WITHDRAW = {
   reverseFill: `INSERT INTO reverse_fills (boat_id, reel_id, level_below_rim_m, even_tension, note, corrects_id, withdrawn)
     SELECT boat_id, reel_id, level_below_rim_m, even_tension, $3, id, true FROM reverse_fills
     WHERE boat_id = $1 AND id = $2 AND NOT withdrawn`,
+  tie: `INSERT INTO join_ties (boat_id, join_id, person_id, school, seated_n, pull_tested, note, corrects_id, withdrawn)
+    SELECT boat_id, join_id, person_id, school, seated_n, pull_tested, $3, id, true FROM join_ties
+    WHERE boat_id = $1 AND id = $2 AND NOT withdrawn`,
 } as const;
 
 export type MeasurementKind = keyof typeof WITHDRAW;

@@ -1,6 +1,6 @@
 import type { FinishedLoadRecord, ReverseFillRecord } from '../../core/rig/record';
 import { onlyRow, type Queryable } from '../withTransaction';
-import { readLoad, standing, type LoadRow } from './loads';
+import { readLoads, standing, type LoadRow } from './loads';
 
 /** Every finished load of a boat with its reel, oldest first: what reels and lines are learned from. */
 export async function listFinishedLoads(db: Queryable, boatId: string): Promise<readonly FinishedLoadRecord[]> {
@@ -11,13 +11,11 @@ export async function listFinishedLoads(db: Queryable, boatId: string): Promise<
      WHERE loads.boat_id = $1 AND loads.status = 'wound' ORDER BY loads.finished_at`,
     [boatId],
   );
-  return Promise.all(
-    loads.rows.map(async (row) => ({
-      reelId: row.reel_id,
-      rigName: row.rig_name,
-      load: await readLoad(db, boatId, row),
-    })),
-  );
+  const records = await readLoads(db, boatId, loads.rows);
+  return loads.rows.flatMap((row, index) => {
+    const load = records[index];
+    return load ? [{ reelId: row.reel_id, rigName: row.rig_name, load }] : [];
+  });
 }
 
 interface ReverseFillRow {

@@ -25,6 +25,7 @@ export interface LoadRow {
 }
 
 interface LoadSegmentRow {
+  load_id: string;
   segment_id: string;
   name: string;
   role: SegmentRole;
@@ -55,31 +56,62 @@ export async function findNewestLoad(db: Queryable, boatId: string, rigId: strin
   return !load || load.status === 'abandoned' ? null : readLoad(db, boatId, load);
 }
 
+/** A row with the load that it belongs to. */
+type OfLoad<T> = T & { readonly loadId: string };
+
 /** All that belongs to a load. */
-export async function readLoad(db: Queryable, boatId: string, load: LoadRow): Promise<LoadRecord> {
-  return {
-    id: load.id,
-    status: load.status === 'abandoned' ? 'winding' : load.status,
-    startedAt: load.started_at,
-    finishedAt: load.finished_at,
-    levelBelowRimM: load.level_below_rim_m,
-    basis: load.basis,
-    version: load.version,
-    segments: await listLoadSegments(db, boatId, load.id),
-    winding: await listWindingEntries(db, boatId, load.id),
-    levels: await listLevels(db, boatId, load.id),
-    changes: await listLineChanges(db, boatId, load.id),
-    colourReadings: await listColourReadings(db, boatId, load.id),
-    replacements: await listReplacements(db, boatId, load.id),
-  };
+async function readLoad(db: Queryable, boatId: string, load: LoadRow): Promise<LoadRecord> {
+  const [record] = await readLoads(db, boatId, [load]);
+  if (!record) throw new Error('readLoad: the load is gone');
+  return record;
 }
 
-async function listLoadSegments(db: Queryable, boatId: string, loadId: string): Promise<readonly LoadSegmentRecord[]> {
+/** All that belongs to several loads, in their order, with one statement a table. */
+export async function readLoads(
+  db: Queryable,
+  boatId: string,
+  loads: readonly LoadRow[],
+): Promise<readonly LoadRecord[]> {
+  const ids = loads.map((load) => load.id);
+  const [segments, winding, levels, changes, colourReadings, replacements] = await Promise.all([
+    listLoadSegments(db, boatId, ids),
+    listWindingEntries(db, boatId, ids),
+    listLevels(db, boatId, ids),
+    listLineChanges(db, boatId, ids),
+    listColourReadings(db, boatId, ids),
+    listReplacements(db, boatId, ids),
+  ]);
+  return loads.map((load): LoadRecord => {
+    const of = <T>(rows: readonly OfLoad<T>[]): readonly T[] => rows.filter((row) => row.loadId === load.id);
+    return {
+      id: load.id,
+      status: load.status === 'abandoned' ? 'winding' : load.status,
+      startedAt: load.started_at,
+      finishedAt: load.finished_at,
+      levelBelowRimM: load.level_below_rim_m,
+      basis: load.basis,
+      version: load.version,
+      segments: of(segments),
+      winding: of(winding),
+      levels: of(levels),
+      changes: of(changes),
+      colourReadings: of(colourReadings),
+      replacements: of(replacements),
+    };
+  });
+}
+
+async function listLoadSegments(
+  db: Queryable,
+  boatId: string,
+  loadIds: readonly string[],
+): Promise<readonly OfLoad<LoadSegmentRecord>[]> {
   const result = await db.query<LoadSegmentRow>(
-    'SELECT * FROM load_segments WHERE boat_id = $1 AND load_id = $2 ORDER BY position',
-    [boatId, loadId],
+    'SELECT * FROM load_segments WHERE boat_id = $1 AND load_id = ANY($2) ORDER BY position',
+    [boatId, loadIds],
   );
   return result.rows.map((row) => ({
+    loadId: row.load_id,
     segmentId: row.segment_id,
     name: row.name,
     role: row.role,
@@ -100,9 +132,10 @@ async function listLoadSegments(db: Queryable, boatId: string, loadId: string): 
 async function listWindingEntries(
   db: Queryable,
   boatId: string,
-  loadId: string,
-): Promise<readonly WindingEntryRecord[]> {
+  loadIds: readonly string[],
+): Promise<readonly OfLoad<WindingEntryRecord>[]> {
   const result = await db.query<{
+    load_id: string;
     id: string;
     segment_id: string;
     reading: number | null;
@@ -113,11 +146,12 @@ async function listWindingEntries(
     note: string;
     noted_at: string;
   }>(
-    `SELECT id, segment_id, reading, length_by_counter, metered_length_m, turns_counted, instrument, note, noted_at FROM winding_entries
-     WHERE boat_id = $1 AND load_id = $2 AND ${standing('winding_entries')} ORDER BY noted_at`,
-    [boatId, loadId],
+    `SELECT load_id, id, segment_id, reading, length_by_counter, metered_length_m, turns_counted, instrument, note, noted_at FROM winding_entries
+     WHERE boat_id = $1 AND load_id = ANY($2) AND ${standing('winding_entries')} ORDER BY noted_at`,
+    [boatId, loadIds],
   );
   return result.rows.map((row) => ({
+    loadId: row.load_id,
     id: row.id,
     segmentId: row.segment_id,
     reading: row.reading,
@@ -130,12 +164,17 @@ async function listWindingEntries(
   }));
 }
 
-async function listLevels(db: Queryable, boatId: string, loadId: string): Promise<readonly LevelRecord[]> {
-  const result = await db.query<{ segment_id: string; level_below_rim_m: number; noted_at: string }>(
-    'SELECT segment_id, level_below_rim_m, noted_at FROM level_readings WHERE boat_id = $1 AND load_id = $2 ORDER BY noted_at',
-    [boatId, loadId],
+async function listLevels(
+  db: Queryable,
+  boatId: string,
+  loadIds: readonly string[],
+): Promise<readonly OfLoad<LevelRecord>[]> {
+  const result = await db.query<{ load_id: string; segment_id: string; level_below_rim_m: number; noted_at: string }>(
+    'SELECT load_id, segment_id, level_below_rim_m, noted_at FROM level_readings WHERE boat_id = $1 AND load_id = ANY($2) ORDER BY noted_at',
+    [boatId, loadIds],
   );
   return result.rows.map((row) => ({
+    loadId: row.load_id,
     segmentId: row.segment_id,
     levelBelowRimM: row.level_below_rim_m,
     at: row.noted_at,
@@ -154,8 +193,13 @@ export async function insertLevel(
   );
 }
 
-async function listLineChanges(db: Queryable, boatId: string, loadId: string): Promise<readonly LineChangeRecord[]> {
+async function listLineChanges(
+  db: Queryable,
+  boatId: string,
+  loadIds: readonly string[],
+): Promise<readonly OfLoad<LineChangeRecord>[]> {
   const result = await db.query<{
+    load_id: string;
     id: string;
     segment_id: string;
     change_m: number;
@@ -163,11 +207,12 @@ async function listLineChanges(db: Queryable, boatId: string, loadId: string): P
     note: string;
     noted_at: string;
   }>(
-    `SELECT id, segment_id, change_m, reason, note, noted_at FROM line_changes
-     WHERE boat_id = $1 AND load_id = $2 AND ${standing('line_changes')} ORDER BY noted_at`,
-    [boatId, loadId],
+    `SELECT load_id, id, segment_id, change_m, reason, note, noted_at FROM line_changes
+     WHERE boat_id = $1 AND load_id = ANY($2) AND ${standing('line_changes')} ORDER BY noted_at`,
+    [boatId, loadIds],
   );
   return result.rows.map((row) => ({
+    loadId: row.load_id,
     id: row.id,
     segmentId: row.segment_id,
     changeM: row.change_m,
@@ -297,20 +342,22 @@ export async function abandonLoad(db: Queryable, boatId: string, loadId: string)
 async function listColourReadings(
   db: Queryable,
   boatId: string,
-  loadId: string,
-): Promise<LoadRecord['colourReadings']> {
+  loadIds: readonly string[],
+): Promise<readonly OfLoad<LoadRecord['colourReadings'][number]>[]> {
   const result = await db.query<{
+    load_id: string;
     id: string;
     segment_id: string;
     colours_on: number;
     reading: number;
     noted_at: string;
   }>(
-    `SELECT id, segment_id, colours_on, reading, noted_at FROM colour_readings
-     WHERE boat_id = $1 AND load_id = $2 AND ${standing('colour_readings')} ORDER BY noted_at`,
-    [boatId, loadId],
+    `SELECT load_id, id, segment_id, colours_on, reading, noted_at FROM colour_readings
+     WHERE boat_id = $1 AND load_id = ANY($2) AND ${standing('colour_readings')} ORDER BY noted_at`,
+    [boatId, loadIds],
   );
   return result.rows.map((row) => ({
+    loadId: row.load_id,
     id: row.id,
     segmentId: row.segment_id,
     coloursOn: row.colours_on,
@@ -338,8 +385,13 @@ export async function insertColourReading(
   );
 }
 
-async function listReplacements(db: Queryable, boatId: string, loadId: string): Promise<LoadRecord['replacements']> {
+async function listReplacements(
+  db: Queryable,
+  boatId: string,
+  loadIds: readonly string[],
+): Promise<readonly OfLoad<LoadRecord['replacements'][number]>[]> {
   const result = await db.query<{
+    load_id: string;
     id: string;
     segment_id: string;
     line_product_id: string;
@@ -347,11 +399,12 @@ async function listReplacements(db: Queryable, boatId: string, loadId: string): 
     note: string;
     noted_at: string;
   }>(
-    `SELECT id, segment_id, line_product_id, length_m, note, noted_at FROM segment_replacements
-     WHERE boat_id = $1 AND load_id = $2 AND ${standing('segment_replacements')} ORDER BY noted_at`,
-    [boatId, loadId],
+    `SELECT load_id, id, segment_id, line_product_id, length_m, note, noted_at FROM segment_replacements
+     WHERE boat_id = $1 AND load_id = ANY($2) AND ${standing('segment_replacements')} ORDER BY noted_at`,
+    [boatId, loadIds],
   );
   return result.rows.map((row) => ({
+    loadId: row.load_id,
     id: row.id,
     segmentId: row.segment_id,
     productId: row.line_product_id,

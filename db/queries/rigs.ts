@@ -1,5 +1,4 @@
-import type { JoinKind } from '../../core/joins/joinKinds';
-import type { JoinRecord, SegmentRecord, SegmentRole } from '../../core/rig/record';
+import type { SegmentRecord, SegmentRole } from '../../core/rig/record';
 import { onlyRow, type Queryable } from '../withTransaction';
 
 export interface RigRow {
@@ -136,69 +135,6 @@ export async function placeSegment(
       segment.wound,
       segment.colours,
     ],
-  );
-  return result.rowCount === 1;
-}
-
-interface JoinRow {
-  id: string;
-  inner_segment_id: string | null;
-  outer_segment_id: string;
-  kind: JoinKind;
-  tested_efficiency: number | null;
-  pull_tested: boolean;
-}
-
-export async function listJoins(db: Queryable, boatId: string, rigId: string): Promise<readonly JoinRecord[]> {
-  const result = await db.query<JoinRow>(
-    `SELECT id, inner_segment_id, outer_segment_id, kind, tested_efficiency, pull_tested FROM joins
-     WHERE boat_id = $1 AND rig_id = $2 AND removed_at IS NULL`,
-    [boatId, rigId],
-  );
-  return result.rows.map((row) => ({
-    id: row.id,
-    innerSegmentId: row.inner_segment_id,
-    outerSegmentId: row.outer_segment_id,
-    kind: row.kind,
-    testedEfficiency: row.tested_efficiency,
-    pullTested: row.pull_tested,
-  }));
-}
-
-/**
- * Puts a join into the present stack. A join that still joins the same two segments in the same way
- * keeps its row, and with it what was tested; otherwise it is a new one.
- */
-export async function placeJoin(
-  db: Queryable,
-  boatId: string,
-  rigId: string,
-  join: { readonly innerSegmentId: string | null; readonly outerSegmentId: string; readonly kind: JoinKind },
-): Promise<void> {
-  const kept = await db.query(
-    `UPDATE joins SET removed_at = NULL WHERE id = (
-       SELECT id FROM joins WHERE boat_id = $1 AND rig_id = $2 AND outer_segment_id = $3
-         AND inner_segment_id IS NOT DISTINCT FROM $4 AND kind = $5
-       ORDER BY removed_at DESC NULLS FIRST LIMIT 1)`,
-    [boatId, rigId, join.outerSegmentId, join.innerSegmentId, join.kind],
-  );
-  if (kept.rowCount === 1) return;
-  await db.query(
-    'INSERT INTO joins (boat_id, rig_id, outer_segment_id, inner_segment_id, kind) VALUES ($1, $2, $3, $4, $5)',
-    [boatId, rigId, join.outerSegmentId, join.innerSegmentId, join.kind],
-  );
-}
-
-/** Records what a pull test of a join gave. */
-export async function recordJoinTest(
-  db: Queryable,
-  boatId: string,
-  joinId: string,
-  testedEfficiency: number | null,
-): Promise<boolean> {
-  const result = await db.query(
-    'UPDATE joins SET pull_tested = true, tested_efficiency = $3 WHERE boat_id = $1 AND id = $2 AND removed_at IS NULL',
-    [boatId, joinId, testedEfficiency],
   );
   return result.rowCount === 1;
 }

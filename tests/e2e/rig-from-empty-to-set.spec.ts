@@ -8,6 +8,8 @@ const RIG = 'Spare lead-core rod, on the bench';
  * One test, since each station rests on the one before.
  */
 test('the unfinished rig goes through all four stations, and everything is kept', async ({ page }) => {
+  // Some hundred steps on a machine that may be busy: a time limit, not a measure.
+  test.setTimeout(240_000);
   await openRig(page, 'Halyard Lark', RIG);
   for (const station of ['Load', 'Count', 'Strength', 'Drag'] as const)
     await expect(stationTab(page, station)).toContainText('due');

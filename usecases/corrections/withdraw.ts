@@ -9,6 +9,7 @@ const WORDS = {
   winding: ['load', 'A noted winding reading'],
   colour: ['load', 'A noted colour change'],
   reverseFill: ['load', 'A reverse fill'],
+  tie: ['join', 'A tied join'],
   trial: ['count', 'A walk along the tape'],
   strengthPull: ['strength', 'A strength pull'],
   dragPull: ['drag', 'A drag pull'],

@@ -9,6 +9,7 @@ export function plannedRecord(record: RigRecord, draft: StackDraft): RigRecord |
     ...join,
     id: `draft-${join.outerSegmentId}`,
     testedEfficiency: null,
+    lastTie: null,
     pullTested: record.joins.some(
       (old) => old.outerSegmentId === join.outerSegmentId && old.kind === join.kind && old.pullTested,
     ),

@@ -1,0 +1,63 @@
+'use client';
+
+import { scaleLinear } from 'd3-scale';
+import { line } from 'd3-shape';
+import { useWidth } from '@/components/line/useWidth';
+import type { Drill } from './joinsBench';
+
+const HEIGHT = 120;
+const MARGIN = { left: 44, right: 10, top: 10, bottom: 22 } as const;
+
+/** Progress over drills: seconds a stroke as a line, mistakes as figures under it. */
+export function DrillChart({ drills }: { drills: readonly Drill[] }) {
+  const { ref, width } = useWidth<HTMLDivElement>(560);
+  if (drills.length === 0) {
+    return (
+      <p className="text-sm text-ink-soft">No drill of this school is on record yet; the first one stands here.</p>
+    );
+  }
+  const pace = drills.map((drill) => drill.seconds / drill.strokes);
+  const top = Math.max(...pace) * 1.1;
+  const x = scaleLinear([0, Math.max(1, drills.length - 1)], [MARGIN.left, width - MARGIN.right]);
+  const y = scaleLinear([0, top], [HEIGHT - MARGIN.bottom, MARGIN.top]);
+  const path = line<number>(
+    (_, index) => x(index),
+    (value) => y(value),
+  )(pace);
+  const last = drills.at(-1);
+  return (
+    <div ref={ref}>
+      <svg
+        width={width}
+        height={HEIGHT}
+        role="img"
+        aria-label={`${drills.length} drills; the last one took ${(pace.at(-1) ?? 0).toFixed(1)} seconds a stroke with ${last?.mistakes ?? 0} mistakes`}
+        className="block"
+      >
+        {y.ticks(3).map((tick) => (
+          <g key={tick}>
+            <line x1={MARGIN.left} x2={width - MARGIN.right} y1={y(tick)} y2={y(tick)} className="stroke-edge" />
+            <text x={MARGIN.left - 6} y={y(tick) + 4} textAnchor="end" className="figures fill-ink-soft text-[11px]">
+              {tick} s
+            </text>
+          </g>
+        ))}
+        <path d={path ?? ''} fill="none" strokeWidth={2} className="stroke-chalk" />
+        {pace.map((value, index) => (
+          <g key={drills[index]?.at}>
+            <circle cx={x(index)} cy={y(value)} r={3.5} className="fill-chalk" />
+            <text
+              x={x(index)}
+              y={HEIGHT - 6}
+              textAnchor="middle"
+              className={`figures text-[11px] ${drills[index]?.mistakes ? 'fill-stop' : 'fill-ink-soft'}`}
+            >
+              {drills[index]?.mistakes}
+            </text>
+          </g>
+        ))}
+      </svg>
+      <p className="text-xs text-ink-soft">Seconds a stroke, drill by drill; below each its mistakes.</p>
+    </div>
+  );
+}

@@ -1,0 +1,106 @@
+'use client';
+
+import { useState } from 'react';
+import { joinStanding, type JoinStanding } from '@/core/joins/joinState';
+import type { JoinKind } from '@/core/joins/joinKinds';
+import type { JoinRecord } from '@/core/rig/record';
+import { schoolById } from '@/core/joins/schools';
+import { useRig } from '@/components/rig/RigProvider';
+import { UndoButton } from '@/components/bench/UndoButton';
+import { Card } from '@/components/ui/Card';
+import { useUnits } from '@/components/units/UnitsProvider';
+import { CadenceTrainer } from './CadenceTrainer';
+import { JoinChooser } from './JoinChooser';
+import { isAtLeader, joinsInOrder, kindWords, placeWords } from './joinLines';
+import { TieGuide } from './TieGuide';
+import type { Drill, Person } from './joinsBench';
+
+const STANDING: Readonly<Record<JoinStanding, { readonly text: string; readonly look: string }>> = {
+  'not tied': { text: 'not noted as tied', look: 'text-ink-soft' },
+  'not pulled': { text: 'tied, never pull-tested', look: 'text-warn font-semibold' },
+  due: { text: 'due for retying', look: 'text-stop font-semibold' },
+  good: { text: 'tied and pulled', look: 'text-go font-semibold' },
+};
+
+/** The Joins bench: every join of the rig, how it stands, how it is tied, and what else would join these lines. */
+export function JoinsStation({
+  people,
+  tested,
+  drills,
+  now,
+}: {
+  people: readonly Person[];
+  tested: Readonly<Partial<Record<JoinKind, number>>>;
+  drills: readonly Drill[];
+  /** Today (ms since 1970), from the server: ages are the same wherever the page is drawn. */
+  now: number;
+}) {
+  const { record } = useRig();
+  const joins = joinsInOrder(record);
+  const [picked, setPicked] = useState<string | null>(null);
+  const join = joins.find((candidate) => candidate.id === picked) ?? joins.find((each) => !each.lastTie) ?? joins[0];
+  if (!join) {
+    return (
+      <Card title="Joins">
+        <p>This rig has no line yet, and so no join. Plan the line first.</p>
+      </Card>
+    );
+  }
+  return (
+    <div className="grid gap-4 lg:grid-cols-[2fr_3fr]">
+      <div className="flex min-w-0 flex-col gap-4">
+        <Card title="The joins, in the order of tying">
+          <ol className="flex flex-col gap-2">
+            {joins.map((each) => (
+              <JoinRow key={each.id} join={each} now={now} picked={each === join} onPick={() => setPicked(each.id)} />
+            ))}
+          </ol>
+        </Card>
+        <JoinChooser key={`choose-${join.id}`} join={join} tested={tested} />
+      </div>
+      <div className="flex min-w-0 flex-col gap-4">
+        <TieGuide key={`tie-${join.id}`} join={join} people={people} />
+        <CadenceTrainer people={people} drills={drills} />
+      </div>
+    </div>
+  );
+}
+
+function JoinRow({
+  join,
+  now,
+  picked,
+  onPick,
+}: {
+  join: JoinRecord;
+  now: number;
+  picked: boolean;
+  onPick: () => void;
+}) {
+  const { record } = useRig();
+  const { format } = useUnits();
+  const { standing, ageDays } = joinStanding(join.lastTie, isAtLeader(record, join), now);
+  const tie = join.lastTie;
+  return (
+    <li className={`border-l-4 ${picked ? 'border-chalk bg-paper' : 'border-rule bg-paper/50'}`}>
+      <button type="button" aria-pressed={picked} onClick={onPick} className="w-full px-3 py-2 text-left">
+        <span className="flex flex-wrap justify-between gap-x-3">
+          <b>{placeWords(record, join)}</b>
+          <span className={`text-sm ${STANDING[standing].look}`}>{STANDING[standing].text}</span>
+        </span>
+        <span className="block text-sm text-ink-soft">
+          {kindWords(join)}
+          {tie && (
+            <>
+              {' '}
+              · {schoolById(tie.school)?.name ?? tie.school} · {ageDays === 0 ? 'today' : `${ageDays} days ago`}
+              {tie.person && ` by ${tie.person}`}
+              {tie.seatedN !== null && `, seated with ${format.force(tie.seatedN)}`}
+            </>
+          )}
+        </span>
+      </button>
+      {picked && tie && <UndoButton kind="tie" id={tie.id} what="tie" reason="noted by mistake" />}
+    </li>
+  );
+}

@@ -1,0 +1,168 @@
+'use client';
+
+import { useState } from 'react';
+import { CAUTIONS, schoolsOf, type GuideStep, type School } from '@/core/joins/schools';
+import type { JoinRecord } from '@/core/rig/record';
+import { QuantityField, useQuantity } from '@/components/fields/QuantityField';
+import { ChoiceField } from '@/components/fields/TextField';
+import { useSend } from '@/components/http/useSend';
+import { useRig } from '@/components/rig/RigProvider';
+import { Button } from '@/components/ui/Button';
+import { Card, Caution } from '@/components/ui/Card';
+import { useUnits } from '@/components/units/UnitsProvider';
+import { LIMITS } from '@/usecases/limits';
+import { figureWords } from './figureWords';
+import { linesOf, placeWords } from './joinLines';
+import { NOBODY, peopleOptions, type Person } from './joinsBench';
+import { TieBench } from './TieBench';
+
+const countWords = ({ times }: GuideStep): string =>
+  times ? ` ${times.least === times.most ? times.least : `${times.least} to ${times.most}`}.` : '';
+
+/** Text of a step with its count and its figure for these very lines. */
+export function stepWords(step: GuideStep, figure: string | null): string {
+  return `${step.text}${countWords(step)}${figure ? ` ${figure[0]?.toUpperCase()}${figure.slice(1)}.` : ''}`;
+}
+
+/** Ties one join step by step: no step can be left out, least of all the seating pull. */
+export function TieGuide({ join, people }: { join: JoinRecord; people: readonly Person[] }) {
+  const { record } = useRig();
+  const { format } = useUnits();
+  const { sendNow, state, fieldError } = useSend();
+  const schools = schoolsOf(join.kind);
+  const [schoolId, setSchoolId] = useState(schools[0]?.id ?? '');
+  const school = schools.find((candidate) => candidate.id === schoolId) ?? schools[0];
+  const [done, setDone] = useState<readonly string[]>([]);
+  const [person, setPerson] = useState(NOBODY);
+  const [pulled, setPulled] = useState(false);
+  const [onBench, setOnBench] = useState(false);
+  const seated = useQuantity(`seated:${join.id}`, 'force', null, LIMITS.forceN);
+  if (!school) return null;
+  const lines = linesOf(record, join);
+  const wordsOf = (step: GuideStep): string =>
+    stepWords(step, step.figure ? figureWords(step.figure, lines, format) : null);
+  const toggle = (step: GuideStep, on: boolean): void =>
+    setDone(on ? [...done, step.id] : done.slice(0, done.indexOf(step.id)));
+  const store = async (): Promise<void> => {
+    const body = {
+      school: school.id,
+      personId: person === NOBODY ? null : person,
+      seatedN: seated.value,
+      stepsDone: done,
+      pullTested: pulled,
+      note: '',
+    };
+    const path = `/api/boats/${record.boat.id}/rigs/${record.id}/joins/${join.id}/ties`;
+    const result = await sendNow('POST', path, body, 'Noted. This join is on record.');
+    if (!result.ok) return;
+    setDone([]);
+    setPulled(false);
+    seated.forget();
+  };
+  const allDone = done.length === school.steps.length;
+  return (
+    <Card
+      title={`Tie: ${placeWords(record, join)}`}
+      aside={
+        <Button weight="quiet" onClick={() => setOnBench(true)}>
+          Bench mode
+        </Button>
+      }
+    >
+      <div className="mb-3 grid gap-2 sm:grid-cols-2">
+        <ChoiceField
+          label="School"
+          value={school.id}
+          options={schools.map(({ id, name }) => ({ value: id, text: name }))}
+          onChange={(id) => {
+            setSchoolId(id);
+            setDone([]);
+          }}
+          hint={school.source}
+        />
+        <ChoiceField label="Tied by" value={person} options={peopleOptions(people)} onChange={setPerson} />
+      </div>
+      <ol className="flex flex-col gap-1">
+        {school.steps.map((step, index) => (
+          <Step
+            key={step.id}
+            step={step}
+            words={wordsOf(step)}
+            checked={done.includes(step.id)}
+            ready={index <= done.length}
+            onToggle={(on) => toggle(step, on)}
+          />
+        ))}
+      </ol>
+      <div className="mt-4 flex flex-wrap items-end gap-3">
+        <div className="w-44">
+          <QuantityField
+            label="Seated with"
+            {...seated.field}
+            error={fieldError('seatedN')}
+            hint="by the scale; may stay empty"
+          />
+        </div>
+        <label className="flex min-h-11 items-center gap-2 text-sm">
+          <input
+            type="checkbox"
+            className="size-5 accent-chalk"
+            checked={pulled}
+            onChange={(event) => setPulled(event.target.checked)}
+          />
+          pull-tested: it held the pull that it was given
+        </label>
+        <Button weight="main" disabled={!allDone || state.kind === 'sending'} onClick={() => void store()}>
+          Note it as tied
+        </Button>
+      </div>
+      {!allDone && (
+        <p className="mt-2 text-sm text-ink-soft">
+          Steps are ticked in their order. A join without its seating pull cannot be noted.
+        </p>
+      )}
+      {onBench && (
+        <TieBench
+          school={school}
+          wordsOf={wordsOf}
+          done={done}
+          onDone={setDone}
+          title={placeWords(record, join)}
+          onLeave={() => setOnBench(false)}
+        />
+      )}
+    </Card>
+  );
+}
+
+function Step({
+  step,
+  words,
+  checked,
+  ready,
+  onToggle,
+}: {
+  step: School['steps'][number];
+  words: string;
+  checked: boolean;
+  ready: boolean;
+  onToggle: (on: boolean) => void;
+}) {
+  return (
+    <li>
+      <label
+        className={`flex min-h-11 items-start gap-3 py-1.5 ${ready ? '' : 'text-ink-soft'} ${step.kind === 'seat' ? 'font-semibold' : ''}`}
+      >
+        <input
+          type="checkbox"
+          className="mt-0.5 size-6 shrink-0 accent-chalk"
+          checked={checked}
+          disabled={!ready}
+          onChange={(event) => onToggle(event.target.checked)}
+        />
+        <span>{words}</span>
+      </label>
+      {step.caution && ready && !checked && <Caution>{CAUTIONS[step.caution]}</Caution>}
+    </li>
+  );
+}

@@ -1,0 +1,56 @@
+import { JOIN_KINDS } from '@/core/joins/joinKinds';
+import type { JoinedLine, LinesToJoin } from '@/core/joins/prepFigures';
+import { productOf } from '@/core/rig/planForRig';
+import type { JoinRecord, RigRecord } from '@/core/rig/record';
+import { productStrength } from '@/core/rig/strengthOfRig';
+import { productIdNow } from '@/core/rig/woundSegments';
+
+function joinedLine(record: RigRecord, segmentId: string): JoinedLine {
+  const productId = productIdNow(record, segmentId);
+  const product = productOf(record, productId);
+  return {
+    name: product.name,
+    material: product.material,
+    diameterM: product.diameterM.value,
+    strengthN: productStrength(record, productId).strengthN,
+  };
+}
+
+/** The two lines that a join of this rig joins, and the reel that a loop may have to pass. */
+export function linesOf(record: RigRecord, join: JoinRecord): LinesToJoin {
+  return {
+    inner: join.innerSegmentId === null ? null : joinedLine(record, join.innerSegmentId),
+    outer: joinedLine(record, join.outerSegmentId),
+    reel: {
+      fullDiameterM: record.reel.fullDiameterM.value,
+      widthM: record.reel.widthM.value,
+      arborDiameterM: record.reel.arborDiameterM.value,
+    },
+  };
+}
+
+const nameOf = (record: RigRecord, segmentId: string | null): string =>
+  segmentId === null ? 'the arbor' : (record.segments.find((segment) => segment.id === segmentId)?.name ?? '');
+
+/** A join by the two segments that meet. */
+export function placeWords(record: RigRecord, join: JoinRecord): string {
+  return `${nameOf(record, join.innerSegmentId)} to ${nameOf(record, join.outerSegmentId)}`;
+}
+
+/** A join's kind by its letter and its name. */
+export function kindWords(join: JoinRecord): string {
+  const { name, symbol } = JOIN_KINDS[join.kind];
+  return `${symbol}: ${name}`;
+}
+
+/** True where a join bears the leader. */
+export function isAtLeader(record: RigRecord, join: JoinRecord): boolean {
+  return record.segments.find((segment) => segment.id === join.outerSegmentId)?.role === 'leader';
+}
+
+/** The joins of a rig in the order in which they are tied, from the arbor. */
+export function joinsInOrder(record: RigRecord): readonly JoinRecord[] {
+  const place = (join: JoinRecord): number =>
+    record.segments.findIndex((segment) => segment.id === join.outerSegmentId);
+  return record.joins.toSorted((a, b) => place(a) - place(b));
+}

@@ -1,0 +1,179 @@
+import type { JoinKind } from '../../core/joins/joinKinds';
+import type { JoinRecord } from '../../core/rig/record';
+import type { Queryable } from '../withTransaction';
+import { standing } from './loads';
+
+interface JoinRow {
+  id: string;
+  inner_segment_id: string | null;
+  outer_segment_id: string;
+  kind: JoinKind;
+  tested_efficiency: number | null;
+  pull_tested: boolean;
+  tie_id: string | null;
+  school: string | null;
+  seated_n: number | null;
+  tie_tested: boolean | null;
+  person: string | null;
+  note: string | null;
+  tied_at: string | null;
+}
+
+/** The joins of a rig's present stack, each with how it was last tied. */
+export async function listJoins(db: Queryable, boatId: string, rigId: string): Promise<readonly JoinRecord[]> {
+  const result = await db.query<JoinRow>(
+    `SELECT joins.id, inner_segment_id, outer_segment_id, kind, tested_efficiency, joins.pull_tested,
+       tie.id AS tie_id, tie.school, tie.seated_n, tie.pull_tested AS tie_tested, tie.note, tie.noted_at AS tied_at,
+       people.name AS person
+     FROM joins
+     LEFT JOIN LATERAL (
+       SELECT * FROM join_ties WHERE join_id = joins.id AND ${standing('join_ties')} ORDER BY noted_at DESC LIMIT 1
+     ) tie ON true
+     LEFT JOIN people ON people.id = tie.person_id AND people.boat_id = joins.boat_id
+     WHERE joins.boat_id = $1 AND rig_id = $2 AND removed_at IS NULL`,
+    [boatId, rigId],
+  );
+  return result.rows.map((row) => ({
+    id: row.id,
+    innerSegmentId: row.inner_segment_id,
+    outerSegmentId: row.outer_segment_id,
+    kind: row.kind,
+    testedEfficiency: row.tested_efficiency,
+    // A join tied anew has not been pulled, whatever the one before it held.
+    pullTested: row.tie_tested ?? row.pull_tested,
+    lastTie:
+      row.tie_id !== null && row.school !== null && row.tied_at !== null
+        ? {
+            id: row.tie_id,
+            school: row.school,
+            seatedN: row.seated_n,
+            pullTested: row.tie_tested ?? false,
+            person: row.person,
+            note: row.note ?? '',
+            at: row.tied_at,
+          }
+        : null,
+  }));
+}
+
+/**
+ * Puts a join into the present stack. A join that still joins the same two segments in the same way
+ * keeps its row, and with it what was tested; otherwise it is a new one.
+ */
+export async function placeJoin(
+  db: Queryable,
+  boatId: string,
+  rigId: string,
+  join: { readonly innerSegmentId: string | null; readonly outerSegmentId: string; readonly kind: JoinKind },
+): Promise<void> {
+  const kept = await db.query(
+    `UPDATE joins SET removed_at = NULL WHERE id = (
+       SELECT id FROM joins WHERE boat_id = $1 AND rig_id = $2 AND outer_segment_id = $3
+         AND inner_segment_id IS NOT DISTINCT FROM $4 AND kind = $5
+       ORDER BY removed_at DESC NULLS FIRST LIMIT 1)`,
+    [boatId, rigId, join.outerSegmentId, join.innerSegmentId, join.kind],
+  );
+  if (kept.rowCount === 1) return;
+  await db.query(
+    'INSERT INTO joins (boat_id, rig_id, outer_segment_id, inner_segment_id, kind) VALUES ($1, $2, $3, $4, $5)',
+    [boatId, rigId, join.outerSegmentId, join.innerSegmentId, join.kind],
+  );
+}
+
+/** Takes one join out of the present stack, as it gives way to another kind at the same place. */
+export async function removeJoin(db: Queryable, boatId: string, joinId: string): Promise<void> {
+  await db.query('UPDATE joins SET removed_at = now() WHERE boat_id = $1 AND id = $2 AND removed_at IS NULL', [
+    boatId,
+    joinId,
+  ]);
+}
+
+/** Records what a pull test of a join gave. */
+export async function recordJoinTest(
+  db: Queryable,
+  boatId: string,
+  joinId: string,
+  testedEfficiency: number | null,
+): Promise<boolean> {
+  const result = await db.query(
+    'UPDATE joins SET pull_tested = true, tested_efficiency = $3 WHERE boat_id = $1 AND id = $2 AND removed_at IS NULL',
+    [boatId, joinId, testedEfficiency],
+  );
+  return result.rowCount === 1;
+}
+
+export async function insertTie(
+  db: Queryable,
+  boatId: string,
+  joinId: string,
+  tie: {
+    readonly personId: string | null;
+    readonly school: string;
+    readonly seatedN: number | null;
+    readonly pullTested: boolean;
+    readonly note: string;
+  },
+): Promise<void> {
+  await db.query(
+    `INSERT INTO join_ties (boat_id, join_id, person_id, school, seated_n, pull_tested, note)
+     VALUES ($1, $2, $3, $4, $5, $6, $7)`,
+    [boatId, joinId, tie.personId, tie.school, tie.seatedN, tie.pullTested, tie.note],
+  );
+}
+
+/** Efficiencies that pulls gave on this boat, by kind of join: the mean where there are several. */
+export async function listTestedEfficiencies(
+  db: Queryable,
+  boatId: string,
+): Promise<readonly { readonly kind: JoinKind; readonly efficiency: number }[]> {
+  const result = await db.query<{ kind: JoinKind; efficiency: number }>(
+    `SELECT kind, avg(tested_efficiency) AS efficiency FROM joins
+     WHERE boat_id = $1 AND tested_efficiency IS NOT NULL GROUP BY kind`,
+    [boatId],
+  );
+  return result.rows;
+}
+
+export interface DrillRow {
+  readonly person: string | null;
+  readonly school: string;
+  readonly strokes: number;
+  readonly mistakes: number;
+  readonly seconds: number;
+  readonly at: string;
+}
+
+/** The newest drills of a boat, oldest first. */
+export async function listDrills(db: Queryable, boatId: string): Promise<readonly DrillRow[]> {
+  const result = await db.query<{
+    person: string | null;
+    school: string;
+    strokes: number;
+    mistakes: number;
+    seconds: number;
+    noted_at: string;
+  }>(
+    `SELECT people.name AS person, school, strokes, mistakes, seconds, noted_at
+     FROM cadence_drills LEFT JOIN people ON people.id = person_id AND people.boat_id = cadence_drills.boat_id
+     WHERE cadence_drills.boat_id = $1 ORDER BY noted_at DESC LIMIT 60`,
+    [boatId],
+  );
+  return result.rows.toReversed().map(({ noted_at: at, ...row }) => ({ ...row, at }));
+}
+
+export async function insertDrill(
+  db: Queryable,
+  boatId: string,
+  drill: {
+    readonly personId: string | null;
+    readonly school: string;
+    readonly strokes: number;
+    readonly mistakes: number;
+    readonly seconds: number;
+  },
+): Promise<void> {
+  await db.query(
+    'INSERT INTO cadence_drills (boat_id, person_id, school, strokes, mistakes, seconds) VALUES ($1, $2, $3, $4, $5, $6)',
+    [boatId, drill.personId, drill.school, drill.strokes, drill.mistakes, drill.seconds],
+  );
+}

@@ -1,0 +1,96 @@
+import 'server-only';
+import type { JoinKind } from '../../core/joins/joinKinds';
+import { schoolById } from '../../core/joins/schools';
+import { findBoat, insertPerson, listPeople, type PersonRow } from '../../db/queries/boats';
+import {
+  insertDrill,
+  insertTie,
+  listDrills,
+  listTestedEfficiencies,
+  placeJoin,
+  removeJoin,
+  type DrillRow,
+} from '../../db/queries/joins';
+import { insertLogEntry } from '../../db/queries/log';
+import { reader, withTransaction } from '../../db/withTransaction';
+import { conflict, done, invalid, notFound, type UseCaseOutcome } from '../outcome';
+import { readRigRecord } from '../rigs/rigRecord';
+import type { DrillInput, PersonInput, TieInput } from './joinInput';
+
+/** What the joins bench needs beside the rig: hands, tested efficiencies, drills. */
+export interface JoinsBench {
+  readonly people: readonly PersonRow[];
+  readonly tested: readonly { readonly kind: JoinKind; readonly efficiency: number }[];
+  readonly drills: readonly DrillRow[];
+  /** Today (ms since 1970). */
+  readonly nowMs: number;
+}
+
+export async function readJoinsBench(boatId: string): Promise<JoinsBench> {
+  const db = reader();
+  const [people, tested, drills] = await Promise.all([
+    listPeople(db, boatId),
+    listTestedEfficiencies(db, boatId),
+    listDrills(db, boatId),
+  ]);
+  return { people, tested, drills, nowMs: Date.now() };
+}
+
+/** Keeps a join as tied: by whom, by which school, how hard it was seated. No seating pull, no join. */
+export async function tieJoin(
+  boatId: string,
+  rigId: string,
+  joinId: string,
+  input: TieInput,
+): Promise<UseCaseOutcome<{ done: true }>> {
+  return withTransaction(async (db) => {
+    const record = await readRigRecord(boatId, rigId, db);
+    const join = record?.joins.find((candidate) => candidate.id === joinId);
+    if (!record || !join) return notFound('join');
+    const school = schoolById(input.school);
+    if (school?.join !== join.kind) return invalid('school', 'That school ties another join.');
+    const missing = school.steps.find((step) => !input.stepsDone.includes(step.id));
+    if (missing) return invalid('stepsDone', `A step was left out: ${missing.text}`);
+    const people = await listPeople(db, boatId);
+    if (input.personId !== null && !people.some((person) => person.id === input.personId)) {
+      return invalid('personId', 'Choose one of the crew.');
+    }
+    await insertTie(db, boatId, joinId, input);
+    const outer = record.segments.find((segment) => segment.id === join.outerSegmentId)?.name ?? '';
+    await insertLogEntry(db, boatId, rigId, 'join', `Tied below ${outer}: ${school.name}.`);
+    return done({ done: true });
+  });
+}
+
+/** Puts another kind of join at the same place. What the old one was tested to stays with the old one. */
+export async function changeJoinKind(
+  boatId: string,
+  rigId: string,
+  joinId: string,
+  kind: JoinKind,
+): Promise<UseCaseOutcome<{ done: true }>> {
+  return withTransaction(async (db) => {
+    const record = await readRigRecord(boatId, rigId, db);
+    const join = record?.joins.find((candidate) => candidate.id === joinId);
+    if (!record || !join) return notFound('join');
+    if (join.kind === kind) return conflict('That is the join it has.');
+    await removeJoin(db, boatId, joinId);
+    await placeJoin(db, boatId, rigId, { ...join, kind });
+    return done({ done: true });
+  });
+}
+
+export async function recordDrill(boatId: string, input: DrillInput): Promise<UseCaseOutcome<{ done: true }>> {
+  return withTransaction(async (db) => {
+    if (!(await findBoat(db, boatId))) return notFound('boat');
+    await insertDrill(db, boatId, input);
+    return done({ done: true });
+  });
+}
+
+export async function addPerson(boatId: string, input: PersonInput): Promise<UseCaseOutcome<{ id: string }>> {
+  return withTransaction(async (db) => {
+    if (!(await findBoat(db, boatId))) return notFound('boat');
+    return done({ id: await insertPerson(db, boatId, input.name, input.hand) });
+  });
+}
