@@ -3,13 +3,13 @@ import { readDragPull } from '../core/drag/readPull';
 import { judgeScaleSession } from '../core/drag/scaleSession';
 import { adviceForRig } from '../core/rig/adviceForRig';
 import type { RigRecord } from '../core/rig/record';
+import { schoolsOf } from '../core/joins/schools';
 import { sessionPulls } from '../core/rig/sessionPulls';
 import { readBreak } from '../core/strength/readBreak';
 import { toSi } from '../core/units/units';
 import { insertBoat, insertPerson } from '../db/queries/boats';
 import { insertLogEntry } from '../db/queries/log';
 import { insertSupplySpool } from '../db/queries/supplies';
-import { recordJoinTest } from '../db/queries/joins';
 import { insertVirtualLine, insertVirtualReel } from '../db/queries/virtualBench';
 import { reader } from '../db/withTransaction';
 import { EMPTY_REEL } from '../instruments/virtual/virtualReel';
@@ -19,6 +19,7 @@ import { acceptSetting, recordDragPull, startDragSetting } from '../usecases/dra
 import { createLine, createReel, createRig } from '../usecases/gear/gear';
 import { changeLength } from '../usecases/load/changeLength';
 import { saveStack } from '../usecases/load/saveStack';
+import { readJoinsBench, tieJoin } from '../usecases/joins/joins';
 import { finishInput, windingInput } from '../usecases/load/loadInput';
 import { beginWinding, finishWinding, noteWinding } from '../usecases/load/winding';
 import type { UseCaseOutcome } from '../usecases/outcome';
@@ -150,12 +151,28 @@ async function loadRig(boatId: string, rig: DemoRig, idOf: (key: string) => stri
     reelState: EMPTY_REEL,
   });
   await saveSegments(boatId, rigId, rig, idOf);
-  if (rig.done.pullTested) {
-    const record = await recordOf(boatId, rigId);
-    for (const join of record.joins) await recordJoinTest(db, boatId, join.id, null);
-  }
+  if (rig.done.wound) await tieJoins(boatId, rigId, rig.done.pullTested ?? false);
   if (rig.done.wound) await workThrough(boatId, rigId, rig, walkM);
   for (const entry of rig.done.log ?? []) await insertLogEntry(db, boatId, rigId, 'note', entry);
+}
+
+/** Every join as the first of the crew ties it, by the first school of its kind. */
+async function tieJoins(boatId: string, rigId: string, pullTested: boolean): Promise<void> {
+  const { people } = await readJoinsBench(boatId);
+  for (const join of (await recordOf(boatId, rigId)).joins) {
+    const [school] = schoolsOf(join.kind);
+    if (!school) throw new Error(`demo data: no school ties ${join.kind}`);
+    must(
+      await tieJoin(boatId, rigId, join.id, {
+        school: school.id,
+        personId: people[0]?.id ?? null,
+        seatedN: null,
+        stepsDone: school.steps.map((step) => step.id),
+        pullTested,
+        note: '',
+      }),
+    );
+  }
 }
 
 async function saveSegments(boatId: string, rigId: string, rig: DemoRig, idOf: (key: string) => string): Promise<void> {

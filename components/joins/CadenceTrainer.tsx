@@ -1,6 +1,6 @@
 'use client';
 
-import { useEffect, useRef, useState, type KeyboardEvent } from 'react';
+import { useCallback, useEffect, useState, type KeyboardEvent } from 'react';
 import { whereWasI, type Stroke } from '@/core/joins/cadence';
 import { schoolsOf, type School } from '@/core/joins/schools';
 import { ChoiceField, TextField } from '@/components/fields/TextField';
@@ -107,6 +107,7 @@ function Run({
   const { record } = useRig();
   const { sendNow } = useSend();
   const cadence = useCadence(school);
+  const { goOn: goOnOnce } = cadence;
   const [seconds, setSeconds] = useState('2.5');
   const [running, setRunning] = useState(false);
   const paceMs = 1000 * Math.min(20, Math.max(0.5, Number(seconds.replace(',', '.')) || 2.5));
@@ -115,23 +116,17 @@ function Run({
     await sendNow('POST', `/api/boats/${record.boat.id}/drills`, body, 'The drill is on record.');
   };
   const take = (stroke: Stroke): void => {
-    const after = cadence.stroke(stroke);
-    if (mode !== 'drill') sayAloud(after.fault ? after.fault.message : after.words);
+    cadence.stroke(stroke);
   };
-  const goOn = (): void => {
-    const next = cadence.allowed.at(-1) ?? cadence.allowed[0];
-    const stroke = cadence.allowed.length > 1 && cadence.state.lastSide !== null ? cadence.allowed[0] : next;
-    if (stroke) take(stroke);
-  };
-  const latestGoOn = useRef(goOn);
-  useEffect(() => {
-    latestGoOn.current = goOn;
-  });
+  const goOn = useCallback((): void => {
+    const after = goOnOnce();
+    sayAloud(after.fault ? after.fault.message : after.words);
+  }, [goOnOnce]);
   useEffect(() => {
     if (mode !== 'timer' || !running || cadence.done) return;
-    const beat = window.setInterval(() => latestGoOn.current(), paceMs);
+    const beat = window.setInterval(goOn, paceMs);
     return () => window.clearInterval(beat);
-  }, [mode, running, cadence.done, paceMs]);
+  }, [mode, running, cadence.done, paceMs, goOn]);
   const onKey = (event: KeyboardEvent): void => {
     if (event.key === 'Tab' || event.metaKey || event.ctrlKey || cadence.done) return;
     if (mode === 'drill') {

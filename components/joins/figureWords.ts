@@ -1,10 +1,13 @@
 import { prepFigure, type LinesToJoin, type PrepFigure } from '@/core/joins/prepFigures';
 import type { PrepFigureName } from '@/core/joins/schools';
-import type { Formatter } from '@/components/units/format';
+import { formatQuantity, type Formatter } from '@/components/units/format';
 
 function shown(figure: PrepFigure, value: number, format: Formatter): string {
   if (figure.unit === 'count') return String(value);
-  return figure.unit === 'N' ? format.force(value) : format.small(value);
+  if (figure.unit === 'N') return format.force(value);
+  const unit = format.units.smallLength;
+  // Whole millimetres where nobody cuts finer.
+  return formatQuantity(value, 'smallLength', unit, unit === 'mm' ? (value >= 0.02 ? 0 : 1) : value >= 0.02 ? 1 : 3);
 }
 
 /** A guide's figure for the lines at hand, in words; null where there is none. */

@@ -23,6 +23,8 @@ export interface Cadence {
   readonly seconds: number;
   /** Takes a stroke and says what follows: its fault, or the next move. */
   stroke(stroke: Stroke): { readonly fault: Fault | null; readonly words: string; readonly done: boolean };
+  /** Takes the stroke that the school asks for next; a stage ends as soon as its least count is reached. */
+  goOn(): { readonly fault: Fault | null; readonly words: string; readonly done: boolean };
   restart(): void;
 }
 
@@ -61,11 +63,17 @@ export function useCadence(school: School): Cadence {
     },
     [stages],
   );
+  const goOn = useCallback(() => {
+    const { state } = latest.current;
+    const { allowed } = nextMove(stages, state);
+    const next = state.lastSide === null ? allowed[0] : allowed.at(-1);
+    return next ? stroke(next) : { fault: null, words: 'Done.', done: true };
+  }, [stages, stroke]);
   const restart = useCallback(() => {
     begun.current = null;
     latest.current = FRESH;
     setRun(FRESH);
   }, []);
   const next = nextMove(stages, run.state);
-  return { ...run, words: next.words, allowed: next.allowed, done: next.done, stroke, restart };
+  return { ...run, words: next.words, allowed: next.allowed, done: next.done, stroke, goOn, restart };
 }

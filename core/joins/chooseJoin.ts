@@ -23,6 +23,7 @@ export interface ImpossibleJoin {
 const BRAIDS = ['braid', 'hollow braid'];
 const WIRES = ['copper wire', 'stainless wire'];
 const MONO = ['nylon', 'fluorocarbon'];
+const LOOPED = ['hollow braid', 'fly line'];
 
 /** Opening of a usual level wind or smallest ring (m), from memory. */
 const USUAL_OPENING_M = 0.003;
@@ -93,7 +94,7 @@ function whyNot(kind: JoinKind, inner: JoinedLine | null, outer: JoinedLine): st
     case 'loop-to-loop':
       return has(WIRES) ? 'wire cuts into a loop of line' : null;
     case 'long-loop-twist':
-      return has(WIRES) || leadLine ? 'twists do not hold in wire or sheath' : null;
+      return 'it doubles one line into a long loop; what joins the two is then loop to loop';
     case 'small-swivel':
       return null;
   }
@@ -105,6 +106,8 @@ function rank(kind: JoinKind, inner: JoinedLine | null, outer: JoinedLine, teste
   const work = JOIN_WORK[kind];
   const minutes = work.minutes + work.dryMinutes;
   const overM = bulkM - USUAL_OPENING_M;
+  // A loop is ready in spliced braid and in a fly line; elsewhere it is a knot more, and weaker.
+  const knotted = kind === 'loop-to-loop' && ![inner, outer].some((line) => line && LOOPED.includes(line.material));
   const reasons = [
     `${Math.round(100 * efficiency)} % of the weaker line, ${tested === undefined ? 'a default until pulls say otherwise' : 'tested on this boat'}`,
     overM > 0 && inner ? 'thick: pull it through the level wind and the rings first' : 'slim enough for usual rings',
@@ -114,9 +117,15 @@ function rank(kind: JoinKind, inner: JoinedLine | null, outer: JoinedLine, teste
       : COLD_HANDS[kind] > 0.4
         ? 'slow with cold hands'
         : 'easy with cold hands',
+    ...(knotted ? ['each end needs a knotted loop first'] : []),
     ...(work.needs.length > 0 ? [`needs ${work.needs.join(', ')}`] : []),
   ];
   // Strength first; a centimetre of handling counts a little, a join that will not pass counts much.
-  const score = efficiency - (inner ? 40 * Math.max(0, overM) : 0) - 0.03 * COLD_HANDS[kind] - 0.002 * minutes;
+  const score =
+    efficiency -
+    (inner ? 40 * Math.max(0, overM) : 0) -
+    0.03 * COLD_HANDS[kind] -
+    0.002 * minutes -
+    (knotted ? 0.12 : 0);
   return { kind, efficiency, tested: tested !== undefined, bulkM, minutes, score, reasons };
 }

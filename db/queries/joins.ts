@@ -88,20 +88,6 @@ export async function removeJoin(db: Queryable, boatId: string, joinId: string):
   ]);
 }
 
-/** Records what a pull test of a join gave. */
-export async function recordJoinTest(
-  db: Queryable,
-  boatId: string,
-  joinId: string,
-  testedEfficiency: number | null,
-): Promise<boolean> {
-  const result = await db.query(
-    'UPDATE joins SET pull_tested = true, tested_efficiency = $3 WHERE boat_id = $1 AND id = $2 AND removed_at IS NULL',
-    [boatId, joinId, testedEfficiency],
-  );
-  return result.rowCount === 1;
-}
-
 export async function insertTie(
   db: Queryable,
   boatId: string,

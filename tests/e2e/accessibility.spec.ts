@@ -40,11 +40,18 @@ for (const [name, options] of [
         await check(rig);
         for (const station of STATIONS) {
           await openStation(page, station);
+          if (station === 'Load') await page.getByRole('button', { name: /^How this reel is known/ }).click();
           await check(`${rig}, ${station}`);
         }
+        await page.getByRole('link', { name: 'Joins', exact: true }).click();
+        for (const fold of [/^What else would join/, /^Cadence of/])
+          await page.getByRole('button', { name: fold }).click();
+        await check(`${rig}, Joins`);
       }
       await openRig(page, 'Second Thought', 'Sailfish fly reel');
       await openStation(page, 'Load');
+      for (const fold of [/^Kit list/, /^Compare plans/, /^Somebody/])
+        await page.getByRole('button', { name: fold }).click();
       await check('a plan');
     });
   });

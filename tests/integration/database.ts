@@ -38,6 +38,7 @@ export async function migrate(databaseUrl: string, direction: 'up' | 'down', ste
     {
       env: { ...process.env, DATABASE_URL: databaseUrl },
       stdio: 'pipe',
+      timeout: 60_000,
     },
   );
   return Math.abs((await appliedMigrations(databaseUrl)) - before);

@@ -1,3 +1,4 @@
+import { randomBytes } from 'node:crypto';
 import { Client } from 'pg';
 import { insertBoat } from '../../db/queries/boats';
 import { reader } from '../../db/withTransaction';
@@ -43,10 +44,11 @@ describe('migrations', () => {
 async function freshScratch(): Promise<string> {
   const admin = new Client({ connectionString: url });
   await admin.connect();
-  await admin.query('CREATE DATABASE scratch');
+  const name = `test_scratch_${randomBytes(4).toString('hex')}`;
+  await admin.query(`CREATE DATABASE ${admin.escapeIdentifier(name)}`);
   await admin.end();
   const scratch = new URL(url);
-  scratch.pathname = '/scratch';
+  scratch.pathname = `/${name}`;
   await migrate(scratch.href, 'up');
   return scratch.href;
 }

@@ -1,0 +1,92 @@
+import { schoolsOf } from '../../core/joins/schools';
+import { withdraw } from '../../usecases/corrections/withdraw';
+import { drillInput, tieInput, type TieInput } from '../../usecases/joins/joinInput';
+import { addPerson, changeJoinKind, readJoinsBench, recordDrill, tieJoin } from '../../usecases/joins/joins';
+import { readRigRecord } from '../../usecases/rigs/rigRecord';
+import { closeDatabase, freshDatabase } from './database';
+import { bench, must, type Bench } from './gear';
+
+let b: Bench;
+let other: Bench;
+
+beforeAll(async () => {
+  await freshDatabase();
+  b = await bench('Halyard Lark');
+  other = await bench('Second Thought');
+});
+afterAll(closeDatabase);
+
+const [SWIVEL] = schoolsOf('small-swivel');
+const steps = SWIVEL?.steps.map((step) => step.id) ?? [];
+
+async function copperJoin() {
+  const record = await readRigRecord(b.boatId, b.rigId);
+  const outer = record?.segments[1]?.id;
+  const join = record?.joins.find((candidate) => candidate.outerSegmentId === outer);
+  if (!join) throw new Error('the fixture has no such join');
+  return join;
+}
+
+const tie = async (change: Partial<TieInput> = {}) =>
+  tieJoin(
+    b.boatId,
+    b.rigId,
+    (await copperJoin()).id,
+    tieInput.parse({ school: SWIVEL?.id, personId: null, seatedN: 40, stepsDone: steps, pullTested: false, ...change }),
+  );
+
+describe('a join', () => {
+  it('cannot be noted without its seating pull, or by another join’s school', async () => {
+    const noSeat = steps.filter((step) => step !== 'seat');
+    expect(await tie({ stepsDone: noSeat })).toMatchObject({
+      status: 422,
+      message: expect.stringMatching(/left out: Pull one line/) as string,
+    });
+    expect(await tie({ school: 'plait-long' })).toMatchObject({ status: 422 });
+    expect(
+      tieInput.safeParse({ school: 'nonsense', personId: null, seatedN: null, stepsDone: [], pullTested: false })
+        .success,
+    ).toBe(false);
+    expect((await copperJoin()).lastTie).toBeNull();
+  });
+
+  it('is on record by whom, how and how hard, and can be taken back', async () => {
+    const { id: personId } = must(await addPerson(b.boatId, { name: 'Splicer', hand: 'left' }));
+    must(await tie({ personId, pullTested: true }));
+    const tied = await copperJoin();
+    expect(tied).toMatchObject({ pullTested: true, lastTie: { person: 'Splicer', seatedN: 40, school: SWIVEL?.id } });
+    // Tied anew and not pulled: what held was the one before.
+    must(await tie());
+    expect(await copperJoin()).toMatchObject({ pullTested: false });
+    const id = (await copperJoin()).lastTie?.id ?? '';
+    must(await withdraw(b.boatId, { kind: 'tie', id, rigId: b.rigId, reason: 'wrong join' }));
+    expect(await copperJoin()).toMatchObject({ pullTested: true, lastTie: { person: 'Splicer' } });
+  });
+
+  it('of another boat’s hands, or another boat’s rig, is not there', async () => {
+    const stranger = must(await addPerson(other.boatId, { name: 'Stranger', hand: 'right' })).id;
+    expect(await tie({ personId: stranger })).toMatchObject({ status: 422 });
+    const { id } = await copperJoin();
+    expect(await changeJoinKind(other.boatId, other.rigId, id, 'loop-to-loop')).toMatchObject({ status: 404 });
+  });
+
+  it('gives way to another kind, and comes back with its past', async () => {
+    const before = await copperJoin();
+    must(await changeJoinKind(b.boatId, b.rigId, before.id, 'double-sliding-knot'));
+    const changed = await copperJoin();
+    expect(changed).toMatchObject({ kind: 'double-sliding-knot', lastTie: null, pullTested: false });
+    expect(await changeJoinKind(b.boatId, b.rigId, changed.id, 'double-sliding-knot')).toMatchObject({ status: 409 });
+    must(await changeJoinKind(b.boatId, b.rigId, changed.id, 'small-swivel'));
+    expect(await copperJoin()).toMatchObject({ id: before.id, lastTie: { person: 'Splicer' } });
+  });
+});
+
+describe('a drill', () => {
+  it('is kept per person, and counts no more mistakes than strokes', async () => {
+    const drill = { school: 'plait-long', personId: null, strokes: 34, mistakes: 2, seconds: 81.5 };
+    must(await recordDrill(b.boatId, drillInput.parse(drill)));
+    expect((await readJoinsBench(b.boatId)).drills).toMatchObject([{ strokes: 34, mistakes: 2, person: null }]);
+    expect((await readJoinsBench(other.boatId)).drills).toEqual([]);
+    expect(drillInput.safeParse({ ...drill, mistakes: 40 }).success).toBe(false);
+  });
+});
