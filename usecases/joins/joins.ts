@@ -1,20 +1,22 @@
 import 'server-only';
 import type { JoinKind } from '../../core/joins/joinKinds';
 import { schoolById } from '../../core/joins/schools';
+import type { JoinRecord } from '../../core/rig/record';
 import { findBoat, insertPerson, listPeople, type PersonRow } from '../../db/queries/boats';
 import {
   insertDrill,
   insertTie,
   listDrills,
+  listJoins,
   listTestedEfficiencies,
   placeJoin,
   removeJoin,
   type DrillRow,
 } from '../../db/queries/joins';
 import { insertLogEntry } from '../../db/queries/log';
-import { reader, withTransaction } from '../../db/withTransaction';
+import { listSegments } from '../../db/queries/rigs';
+import { reader, withTransaction, type Queryable } from '../../db/withTransaction';
 import { conflict, done, invalid, notFound, type UseCaseOutcome } from '../outcome';
-import { readRigRecord } from '../rigs/rigRecord';
 import type { DrillInput, PersonInput, TieInput } from './joinInput';
 
 /** What the joins bench needs beside the rig: hands, tested efficiencies, drills. */
@@ -36,6 +38,11 @@ export async function readJoinsBench(boatId: string): Promise<JoinsBench> {
   return { people, tested, drills, nowMs: Date.now() };
 }
 
+async function findJoin(db: Queryable, boatId: string, rigId: string, joinId: string): Promise<JoinRecord | null> {
+  const joins = await listJoins(db, boatId, rigId);
+  return joins.find((candidate) => candidate.id === joinId) ?? null;
+}
+
 /** Keeps a join as tied: by whom, by which school, how hard it was seated. No seating pull, no join. */
 export async function tieJoin(
   boatId: string,
@@ -44,9 +51,8 @@ export async function tieJoin(
   input: TieInput,
 ): Promise<UseCaseOutcome<{ done: true }>> {
   return withTransaction(async (db) => {
-    const record = await readRigRecord(boatId, rigId, db);
-    const join = record?.joins.find((candidate) => candidate.id === joinId);
-    if (!record || !join) return notFound('join');
+    const join = await findJoin(db, boatId, rigId, joinId);
+    if (!join) return notFound('join');
     const school = schoolById(input.school);
     if (school?.join !== join.kind) return invalid('school', 'That school ties another join.');
     const missing = school.steps.find((step) => !input.stepsDone.includes(step.id));
@@ -56,7 +62,8 @@ export async function tieJoin(
       return invalid('personId', 'Choose one of the crew.');
     }
     await insertTie(db, boatId, joinId, input);
-    const outer = record.segments.find((segment) => segment.id === join.outerSegmentId)?.name ?? '';
+    const segments = await listSegments(db, boatId, rigId);
+    const outer = segments.find((segment) => segment.id === join.outerSegmentId)?.name ?? '';
     await insertLogEntry(db, boatId, rigId, 'join', `Tied below ${outer}: ${school.name}.`);
     return done({ done: true });
   });
@@ -70,9 +77,8 @@ export async function changeJoinKind(
   kind: JoinKind,
 ): Promise<UseCaseOutcome<{ done: true }>> {
   return withTransaction(async (db) => {
-    const record = await readRigRecord(boatId, rigId, db);
-    const join = record?.joins.find((candidate) => candidate.id === joinId);
-    if (!record || !join) return notFound('join');
+    const join = await findJoin(db, boatId, rigId, joinId);
+    if (!join) return notFound('join');
     if (join.kind === kind) return conflict('That is the join it has.');
     await removeJoin(db, boatId, joinId);
     await placeJoin(db, boatId, rigId, { ...join, kind });
