@@ -145,3 +145,69 @@ describe('payout-table', () => {
     expect(value('payout-table', { ...PLAN, segments: heavy, trueLengthsM: [0] })).toMatchObject({ overfull: true });
   });
 });
+
+describe('reel-fit', () => {
+  const FIT = {
+    arborDiameterM: null,
+    widthM: 0.03,
+    fullDiameterM: 0.06,
+    lines: [{ name: 'nylon', lineDiameterM: 0.0004, packing: 0.68 }],
+  };
+  const turns = 250 / (Math.PI * 0.5 * (0.034 + 0.056));
+  const load = {
+    segments: [{ line: 'nylon', lengthM: 250, turns }],
+    levels: [{ afterSegment: 0, levelBelowRimM: 0.002 }],
+  };
+
+  it('finds an arbor that nobody measured from one plain load: 2L/(πN) − D', () => {
+    const fit = value('reel-fit', { ...FIT, loads: [load] }) as unknown as {
+      reel: Record<string, { value: number; plusMinus: number }>;
+      lines: { packing: number; packingPlusMinus: number }[];
+      evidence: { offBySds: number }[];
+    };
+    expect(Math.abs((fit.reel.arborDiameterM?.value ?? NaN) - 0.034)).toBeLessThan(0.0003);
+    expect(fit.reel.arborDiameterM?.plusMinus).toBeLessThan(0.0015);
+    expect(fit.lines[0]?.packingPlusMinus).toBeGreaterThan(0);
+    expect(fit.evidence.every((each) => Math.abs(each.offBySds) < 2)).toBe(true);
+  });
+
+  it('knows less by ratings alone, and says where a request is wrong', () => {
+    const ratings = [{ label: '0.40 mm, 300 m', lineDiameterM: 0.0004, lengthM: 300 }];
+    const rated = value('reel-fit', { ratings }) as unknown as {
+      reel: Record<string, { value: number; plusMinus: number }>;
+    };
+    expect(rated.reel.arborDiameterM?.plusMinus).toBeGreaterThan(0.005);
+    const fields = (request: unknown): readonly string[] => {
+      const result = kind('reel-fit').run(request);
+      return result.ok ? [] : result.fields.map((field) => field.path);
+    };
+    expect(fields({})).toEqual(['ratings']);
+    expect(fields({ ...FIT, arborDiameterM: 0.07 })).toEqual(['fullDiameterM']);
+    expect(fields({ ...FIT, loads: [{ ...load, segments: [{ line: 'braid' }] }] })).toEqual([
+      'loads[0].segments[0].line',
+    ]);
+    expect(fields({ ...FIT, loads: [{ ...load, levels: [{ afterSegment: 3, levelBelowRimM: 0.002 }] }] })).toEqual([
+      'loads[0].levels[0].afterSegment',
+    ]);
+  });
+});
+
+describe('cut-list', () => {
+  it('finds the cuts, and names what is missing', () => {
+    const request = {
+      spools: [
+        { id: 'a', lengthM: 100 },
+        { id: 'b', lengthM: 100 },
+      ],
+      pieces: [60, 50, 40, 30, 20].map((lengthM) => ({ id: `${lengthM}`, lengthM })),
+    };
+    expect(value('cut-list', request)).toMatchObject({ joins: 0, wasteM: 0, proven: true });
+    const more = { ...request, pieces: [...request.pieces, { id: '90', lengthM: 90 }] };
+    expect(kind('cut-list').run(more)).toMatchObject({
+      ok: false,
+      fields: [{ message: '90.0 m are missing on the shelf.' }],
+    });
+    const twice = { ...request, pieces: [...request.pieces, { id: '60', lengthM: 1 }] };
+    expect(kind('cut-list').run(twice)).toMatchObject({ ok: false, fields: [{ path: 'pieces' }] });
+  });
+});

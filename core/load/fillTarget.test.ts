@@ -1,5 +1,5 @@
 import { solveSegment, type SegmentToSolve } from '../spool/solveSegment';
-import { levelOfTarget, meanCounterError } from './fillTarget';
+import { levelBeforeLoss, levelOfTarget, meanCounterError } from './fillTarget';
 
 const REEL = { arborDiameterM: 0.032, widthM: 0.029, fullDiameterM: 0.062 };
 const COUNTER = { lengthPerTurnM: 0.178, unitM: 1, digits: 3, display: 'rounds' } as const;
@@ -78,6 +78,17 @@ describe('levelOfTarget', () => {
     ['nothing of the depth', { kind: 'depth-share', share: 0 }, COUNTER, STACK, 'below-the-arbor'],
   ] as const)('refuses %s', (_, target, counter, stack, reason) => {
     expect(level(target, counter, [...stack])).toMatchObject({ ok: false, reason });
+  });
+
+  it('fills over by just what will soon be gone', () => {
+    const areaM2 = 2e-7;
+    const now = levelBeforeLoss(REEL, 0.002, 25, areaM2);
+    expect(now).toBeLessThan(0.002);
+    // Taking those 25 m off again leaves the level that was asked for.
+    const diameterNowM = REEL.fullDiameterM - 2 * now;
+    const laterM = Math.sqrt(diameterNowM ** 2 - (4 * areaM2 * 25) / (Math.PI * REEL.widthM));
+    expect((REEL.fullDiameterM - laterM) / 2).toBeCloseTo(0.002, 9);
+    expect(levelBeforeLoss(REEL, 0.002, 0, areaM2)).toBeCloseTo(0.002, 12);
   });
 
   it('throws on a reel without depth', () => {

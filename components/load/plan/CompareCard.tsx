@@ -11,7 +11,7 @@ import { Button } from '@/components/ui/Button';
 import { Fold } from '@/components/ui/Fold';
 import { useUnits } from '@/components/units/UnitsProvider';
 import { ComparedRibbon } from './ComparedRibbon';
-import { DEFAULT_RANGE_M, targetOf } from './fillDraft';
+import { rangeOf, targetOf } from './fillDraft';
 import { plannedRecord } from './plannedRecord';
 import type { StackDraft } from './stackDraft';
 import { areVariants, MOST_VARIANTS, type Variant } from './variants';
@@ -86,16 +86,16 @@ function Compared({
   onDrop: (id: string) => void;
 }) {
   const { format } = useUnits();
+  const range = useMemo(() => rangeOf(draft.fill), [draft.fill]);
   const columns = useMemo(
     () =>
       [{ id: '', name: 'in the editor', draft }, ...variants].flatMap((each): Column[] => {
         const planned = plannedRecord(record, each.draft);
         const fill = targetOf(each.draft.fill, record.reel.fullDiameterM.value);
         if (!planned || !fill) return [];
-        const range = { fromM: DEFAULT_RANGE_M.from, toM: DEFAULT_RANGE_M.to };
         return [{ ...each, record: planned, plan: comparedPlan(planned, fill, range) }];
       }),
-    [record, draft, variants],
+    [record, draft, variants, range],
   );
   const good = columns.flatMap(({ plan, ...rest }) => (plan.ok ? [{ ...rest, plan: plan.value }] : []));
   const longestM = Math.max(...good.map(({ plan }) => plan.line.totalLengthM));
@@ -147,7 +147,7 @@ function Compared({
             {row('room left on the spool', ({ plan }) => format.percent(plan.capacityLeft))}
             {record.reel.counter &&
               row(
-                `counter off, ${format.length(DEFAULT_RANGE_M.from)} to ${format.length(DEFAULT_RANGE_M.to)} off the spool`,
+                `counter off, ${format.length(range.fromM)} to ${format.length(range.toM)} off the spool`,
                 ({ plan }) =>
                   plan.counterError
                     ? `${format.percent(plan.counterError.least)} to ${format.percent(plan.counterError.greatest)}`

@@ -1,4 +1,4 @@
-import { NEW_FILL, targetOf } from './fillDraft';
+import { NEW_FILL, rangeOf, soonGoneOf, targetOf } from './fillDraft';
 
 const RIM_M = 0.0618;
 
@@ -32,5 +32,15 @@ describe('a fill as it is typed', () => {
     ['a range that ends before it starts', { kind: 'counter-true' as const, to: { text: '5', unit: 'm' } }],
   ])('names no target for %s', (_, change) => {
     expect(targetOf({ ...NEW_FILL, ...change }, RIM_M)).toBeNull();
+  });
+
+  it('has a working range, the usual one until another is typed, and metres that will soon be gone', () => {
+    expect(rangeOf(NEW_FILL)).toEqual({ fromM: 20, toM: 60 });
+    const metres = (text: string) => ({ text, unit: 'm' });
+    expect(rangeOf({ ...NEW_FILL, from: metres('30'), to: metres('90') })).toEqual({ fromM: 30, toM: 90 });
+    expect(rangeOf({ ...NEW_FILL, from: metres('80') })).toEqual({ fromM: 20, toM: 60 });
+    expect(soonGoneOf(NEW_FILL)).toBe(0);
+    expect(soonGoneOf({ ...NEW_FILL, soonGone: metres('6') })).toBe(6);
+    expect(soonGoneOf({ ...NEW_FILL, soonGone: metres('-6') })).toBeNull();
   });
 });

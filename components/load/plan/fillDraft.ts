@@ -31,6 +31,16 @@ export const NEW_FILL: FillDraft = {
   soonGone: null,
 };
 
+/** The working range as it was typed, else the usual one (m off the spool). */
+export function rangeOf(draft: FillDraft): { readonly fromM: number; readonly toM: number } {
+  const read = (typed: Typed | null, initial: number): number => {
+    const value = readTyped(typed, initial, 'length', LIMITS.walkLengthM);
+    return value.ok && value.value !== null ? value.value : initial;
+  };
+  const [fromM, toM] = [read(draft.from, DEFAULT_RANGE_M.from), read(draft.to, DEFAULT_RANGE_M.to)];
+  return toM > fromM ? { fromM, toM } : { fromM: DEFAULT_RANGE_M.from, toM: DEFAULT_RANGE_M.to };
+}
+
 /** Metres that will soon be gone, or null while they cannot be read. */
 export function soonGoneOf(draft: FillDraft): number | null {
   const read = readTyped(draft.soonGone ?? null, 0, 'length', SOON_GONE_LIMITS);
