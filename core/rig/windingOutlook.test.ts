@@ -84,4 +84,19 @@ describe('windingOutlook', () => {
   it('has nothing to say of a level that cannot be', () => {
     expect(windingOutlook(winding(1, 0, { levelBelowRimM: 0.0005 }))).toBeNull();
   });
+
+  it('knows the finished level better with every step, and best from a measured one', () => {
+    const rig = woundRig({ status: 'winding', finishedAt: null, levelBelowRimM: null });
+    const { load } = rig;
+    if (!load) throw new Error('the fixture is not loaded');
+    const after = (entries: number, levels: typeof load.levels = []) =>
+      windingOutlook({ ...rig, load: { ...load, winding: load.winding.slice(0, entries), levels } })?.levelPlusMinusM ??
+      NaN;
+    const level = windingOutlook({ ...rig, load: { ...load, winding: load.winding.slice(0, 1) } });
+    const backing = level?.line.segments[0];
+    const levelBelowRimM = (rig.reel.fullDiameterM.value - (backing?.outerDiameterM ?? NaN)) / 2;
+    const measured = after(1, [{ segmentId: 's0', levelBelowRimM, at: '' }]);
+    expect(measured).toBeLessThan(0.85 * after(1));
+    expect(measured).toBeGreaterThan(1.96 * 0.0003);
+  });
 });

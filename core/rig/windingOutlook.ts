@@ -5,6 +5,7 @@ import { solveSegment, type SegmentToSolve } from '../spool/solveSegment';
 import type { Known } from '../provenance/source';
 import { colourChecks, constantFromColours, type ColourCheck } from './colourChecks';
 import { counterOf } from './counterOf';
+import { outlookLevelPlusMinusM } from './outlookLevel';
 import { measuredLevels, woundSegments } from './woundSegments';
 import type { LoadRecord, LoadSegmentRecord, RigRecord } from './record';
 
@@ -21,6 +22,8 @@ export interface WindingOutlook {
   readonly remaining: readonly RemainingSegment[];
   /** Where the finished level will lie under the rim (m), and where it was meant to. */
   readonly levelBelowRimM: number;
+  /** How far that is still open: half of a 95 % interval (m). */
+  readonly levelPlusMinusM: number;
   readonly plannedLevelBelowRimM: number;
   /** The segment whose length was changed to meet the planned level, with what it was before; null when none was. */
   readonly changed: { readonly name: string; readonly fromM: number; readonly toM: number } | null;
@@ -105,6 +108,7 @@ function outlookOf(record: RigRecord): Omit<WindingOutlook, 'colours' | 'correct
       };
     }),
     levelBelowRimM: (rimM - line.fullDiameterM) / 2,
+    levelPlusMinusM: outlookLevelPlusMinusM(record, load, line),
     plannedLevelBelowRimM: (rimM - planned.fullDiameterM) / 2,
     changed: changes ? { name: free.name, fromM: free.plannedLengthM, toM } : null,
   };

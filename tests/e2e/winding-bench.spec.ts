@@ -61,7 +61,7 @@ test('bench mode winds with one hand: digits, arrows, space, U, Escape; a deviat
   await page.getByLabel('Level now, under the rim').fill('0.2');
   await page.getByRole('button', { name: 'Note this level' }).click();
   await expect(page.getByText(/tighter or looser than lines do/).first()).toBeVisible();
-  const under = /ends ([\d.]+) mm/.exec(changed)?.[1];
+  const under = /ends ([\d.]+) ±/.exec(changed)?.[1];
   await expect(page.getByLabel('Level now, under the rim')).toHaveValue('0.2');
   expect(Number(under)).toBeCloseTo(2, 0);
   await page.getByRole('button', { name: 'Abandon this winding' }).click();

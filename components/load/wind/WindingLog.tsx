@@ -99,17 +99,19 @@ function Outlook({ winding }: { winding: Winding }) {
       {outlook.changed && (
         <p>
           <b>Solved again:</b> {outlook.changed.name} is now {format.length(outlook.changed.toM)}, not{' '}
-          {format.length(outlook.changed.fromM)}, so that the level still ends {format.small(outlook.levelBelowRimM)}{' '}
-          under the rim.
+          {format.length(outlook.changed.fromM)}, so that the level still ends{' '}
+          {format.small(outlook.levelBelowRimM, outlook.levelPlusMinusM)} under the rim.
         </p>
       )}
       {!outlook.changed && Math.abs(offM) < WORTH_SAYING_M && (
-        <p>As planned: the level will end {format.small(outlook.levelBelowRimM)} under the rim.</p>
+        <p>
+          As planned: the level will end {format.small(outlook.levelBelowRimM, outlook.levelPlusMinusM)} under the rim.
+        </p>
       )}
       {!outlook.changed && Math.abs(offM) >= WORTH_SAYING_M && (
         <p>
           <b>
-            The level will end {format.small(Math.abs(outlook.levelBelowRimM))}{' '}
+            The level will end {format.small(Math.abs(outlook.levelBelowRimM), outlook.levelPlusMinusM)}{' '}
             {outlook.levelBelowRimM >= 0 ? 'under' : 'above'} the rim,
           </b>{' '}
           not {format.small(outlook.plannedLevelBelowRimM)}: every length still to come is fixed, so nothing can give
