@@ -20,6 +20,8 @@ for (const [name, options] of [
     test.use(options);
 
     test('no view has a serious accessibility problem, and none is wider than the screen', async ({ page }) => {
+      // Some twenty views, each looked through by axe: a time limit, not a measure.
+      test.setTimeout(300_000);
       const check = async (view: string): Promise<void> => {
         expect(await seriousProblems(page), view).toEqual([]);
         const overflow = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
