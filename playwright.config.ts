@@ -4,8 +4,8 @@ import { CHROMIUM } from './tests/chromium';
 /** Drives the built application in Debian's Chromium. `npm test` starts the server and sets BASE_URL. */
 export default defineConfig({
   testDir: 'tests/e2e',
-  timeout: 90_000,
-  expect: { timeout: 10_000 },
+  timeout: 180_000,
+  expect: { timeout: 20_000 },
   workers: 1,
   forbidOnly: true,
   reporter: [['list'], ['json']],

@@ -4,6 +4,9 @@ import { openLocker, openRig, openStation, type StationName } from './places';
 
 const STATIONS: readonly StationName[] = ['Load', 'Count', 'Strength', 'Drag'];
 
+const FIVE_COLOURS = ['Halyard Lark', 'Five-colour rod, second from port'] as const;
+const THIRTY_SEVEN = ['Second Thought', 'Thirty-seven, starboard rigger'] as const;
+
 async function seriousProblems(page: Page): Promise<string[]> {
   const { violations } = await new AxeBuilder({ page }).analyze();
   return violations
@@ -34,10 +37,8 @@ for (const [name, options] of [
       await page.getByRole('link', { name: 'Reels, lines, a new rig' }).click();
       await page.getByRole('heading', { name: /Reels and lines of/ }).waitFor();
       await check('reels and lines');
-      for (const [boat, rig] of [
-        ['Halyard Lark', 'Five-colour rod, second from port'],
-        ['Second Thought', 'Thirty-seven, starboard rigger'],
-      ] as const) {
+      // The second rig has a lever drag and spliced loops; what it adds looks alike on every screen.
+      for (const [boat, rig] of name === 'a bench screen' ? [FIVE_COLOURS, THIRTY_SEVEN] : [FIVE_COLOURS]) {
         await openRig(page, boat, rig);
         await check(rig);
         for (const station of STATIONS) {

@@ -1,5 +1,6 @@
 'use client';
 
+import { knownCounter } from '@/core/rig/counterOf';
 import { PLUS_MINUS_SDS } from '@/core/numerics/propagate';
 import { useRig } from '@/components/rig/RigProvider';
 import { useUnits } from '@/components/units/UnitsProvider';
@@ -9,7 +10,7 @@ export function ReelFacts() {
   const { record } = useRig();
   const { reel } = record;
   const { format } = useUnits();
-  const counter = record.calibration?.lengthPerTurnM ?? reel.counter?.lengthPerTurnM;
+  const counter = knownCounter(record)?.lengthPerTurnM;
   return (
     <dl className="mt-4 grid grid-cols-[auto_1fr] gap-x-4 gap-y-1 text-sm">
       <dt className="text-ink-soft">arbor, width, full</dt>
