@@ -2,7 +2,7 @@ import type { Basis } from '../../core/provenance/basis';
 import type { Known } from '../../core/provenance/source';
 import type { CalibrationRecord, TrialRecord } from '../../core/rig/record';
 import type { Queryable } from '../withTransaction';
-import { standing } from './loads';
+import { standing } from './standing';
 
 export async function listTrials(db: Queryable, boatId: string, loadId: string): Promise<readonly TrialRecord[]> {
   const result = await db.query<{

@@ -2,7 +2,7 @@ import type { Basis } from '../../core/provenance/basis';
 import type { DragBasis } from '../../core/drag/dragTarget';
 import type { DragPullRecord, DragSettingRecord } from '../../core/rig/record';
 import { onlyRow, type Queryable } from '../withTransaction';
-import { standing } from './loads';
+import { standing } from './standing';
 
 /** The newest drag setting of a rig with its standing pulls, or null. */
 export async function findDragSetting(db: Queryable, boatId: string, rigId: string): Promise<DragSettingRecord | null> {

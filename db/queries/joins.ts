@@ -1,7 +1,7 @@
 import type { JoinKind } from '../../core/joins/joinKinds';
 import type { JoinRecord } from '../../core/rig/record';
 import type { Queryable } from '../withTransaction';
-import { standing } from './loads';
+import { standing } from './standing';
 
 interface JoinRow {
   id: string;

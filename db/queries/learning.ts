@@ -1,6 +1,7 @@
 import type { FinishedLoadRecord, ReverseFillRecord } from '../../core/rig/record';
 import { onlyRow, type Queryable } from '../withTransaction';
-import { readLoads, standing, type LoadRow } from './loads';
+import { readLoads, type LoadRow } from './loads';
+import { standing } from './standing';
 
 /** Every finished load of a boat with its reel, oldest first: what reels and lines are learned from. */
 export async function listFinishedLoads(db: Queryable, boatId: string): Promise<readonly FinishedLoadRecord[]> {

@@ -1,6 +1,6 @@
 import type { PullRecord, StrengthTestRecord } from '../../core/rig/record';
 import { onlyRow, type Queryable } from '../withTransaction';
-import { standing } from './loads';
+import { standing } from './standing';
 
 interface TestRow {
   id: string;

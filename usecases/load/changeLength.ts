@@ -1,6 +1,6 @@
 import 'server-only';
 import { currentLine } from '../../core/rig/currentLine';
-import { insertLineChange } from '../../db/queries/loads';
+import { insertLineChange } from '../../db/queries/lineChanges';
 import { insertLogEntry } from '../../db/queries/log';
 import { findVirtualReel, updateVirtualReel } from '../../db/queries/virtualBench';
 import { withTransaction, type Queryable } from '../../db/withTransaction';

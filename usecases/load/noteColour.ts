@@ -1,5 +1,5 @@
 import 'server-only';
-import { insertColourReading } from '../../db/queries/loads';
+import { insertColourReading } from '../../db/queries/windingLog';
 import { withTransaction } from '../../db/withTransaction';
 import { conflict, done, invalid, notFound, type UseCaseOutcome } from '../outcome';
 import { readRigRecord } from '../rigs/rigRecord';

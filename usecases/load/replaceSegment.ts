@@ -1,5 +1,5 @@
 import 'server-only';
-import { insertReplacement } from '../../db/queries/loads';
+import { insertReplacement } from '../../db/queries/lineChanges';
 import { insertLogEntry } from '../../db/queries/log';
 import { findVirtualLine, findVirtualReel, updateVirtualReel } from '../../db/queries/virtualBench';
 import type { Queryable } from '../../db/withTransaction';

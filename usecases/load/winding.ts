@@ -5,14 +5,8 @@ import { loadBasis } from '../../core/rig/bases';
 import { currentLine } from '../../core/rig/currentLine';
 import type { LoadSegmentRecord, RigRecord } from '../../core/rig/record';
 import { windingOutlook } from '../../core/rig/windingOutlook';
-import {
-  abandonLoad,
-  finishLoad,
-  insertLevel,
-  insertLoad,
-  insertLoadSegment,
-  insertWindingEntry,
-} from '../../db/queries/loads';
+import { abandonLoad, finishLoad, insertLoad, insertLoadSegment } from '../../db/queries/loads';
+import { insertLevel, insertWindingEntry } from '../../db/queries/windingLog';
 import { insertLogEntry } from '../../db/queries/log';
 import { advanceRigVersion } from '../../db/queries/rigs';
 import { findVirtualReel, updateVirtualReel } from '../../db/queries/virtualBench';
