@@ -3,6 +3,7 @@
 import { Dialog } from 'radix-ui';
 import type { KeyboardEvent } from 'react';
 import { CAUTIONS, type GuideStep, type School } from '@/core/joins/schools';
+import { BenchSheet } from '@/components/bench/BenchSheet';
 import { Button } from '@/components/ui/Button';
 import { Caution } from '@/components/ui/Card';
 
@@ -37,43 +38,30 @@ export function TieBench({
     } else if (event.key.toLowerCase() === 'u') back();
   };
   return (
-    <Dialog.Root open onOpenChange={(open) => !open && onLeave()}>
-      <Dialog.Portal>
-        <Dialog.Content
-          aria-describedby={undefined}
-          onKeyDown={onKey}
-          onOpenAutoFocus={(event) => {
-            event.preventDefault();
-            if (event.currentTarget instanceof HTMLElement) event.currentTarget.focus();
-          }}
-          tabIndex={-1}
-          className="fixed inset-0 z-40 flex flex-col overflow-y-auto bg-card p-4 outline-none sm:p-8"
-        >
-          <Dialog.Title className="lettered text-2xl">{title}</Dialog.Title>
-          <p className="text-lg text-ink-soft">
-            {school.name}; step {Math.min(done.length + 1, school.steps.length)} of {school.steps.length}
-          </p>
-          <p className="grow content-center py-6 text-3xl font-semibold sm:text-5xl" aria-live="polite">
-            {step ? wordsOf(step) : 'All done. Leave bench mode and note it as tied.'}
-          </p>
-          {step?.caution && <Caution>{CAUTIONS[step.caution]}</Caution>}
-          <div className="mt-4 grid gap-3">
-            <Button weight="main" className="min-h-24 text-2xl" disabled={!step} onClick={forth}>
-              {step?.kind === 'seat' ? 'Seated' : 'Done, next'} <kbd className="figures text-base">space</kbd>
+    <BenchSheet onKey={onKey} onLeave={onLeave}>
+      <Dialog.Title className="lettered text-2xl">{title}</Dialog.Title>
+      <p className="text-lg text-ink-soft">
+        {school.name}; step {Math.min(done.length + 1, school.steps.length)} of {school.steps.length}
+      </p>
+      <p className="grow content-center py-6 text-3xl font-semibold sm:text-5xl" aria-live="polite">
+        {step ? wordsOf(step) : 'All done. Leave bench mode and note it as tied.'}
+      </p>
+      {step?.caution && <Caution>{CAUTIONS[step.caution]}</Caution>}
+      <div className="mt-4 grid gap-3">
+        <Button weight="main" className="min-h-24 text-2xl" disabled={!step} onClick={forth}>
+          {step?.kind === 'seat' ? 'Seated' : 'Done, next'} <kbd className="figures text-base">space</kbd>
+        </Button>
+        <div className="grid grid-cols-2 gap-3">
+          <Button className="min-h-16 text-lg" disabled={done.length === 0} onClick={back}>
+            Back <kbd className="figures text-sm">U</kbd>
+          </Button>
+          <Dialog.Close asChild>
+            <Button className="min-h-16 text-lg">
+              Leave <kbd className="figures text-sm">Esc</kbd>
             </Button>
-            <div className="grid grid-cols-2 gap-3">
-              <Button className="min-h-16 text-lg" disabled={done.length === 0} onClick={back}>
-                Back <kbd className="figures text-sm">U</kbd>
-              </Button>
-              <Dialog.Close asChild>
-                <Button className="min-h-16 text-lg">
-                  Leave <kbd className="figures text-sm">Esc</kbd>
-                </Button>
-              </Dialog.Close>
-            </div>
-          </div>
-        </Dialog.Content>
-      </Dialog.Portal>
-    </Dialog.Root>
+          </Dialog.Close>
+        </div>
+      </div>
+    </BenchSheet>
   );
 }

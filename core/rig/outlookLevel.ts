@@ -1,5 +1,6 @@
 import { LEVEL_SD_M, MEASURED_LENGTH_RELATIVE_SD } from '../load/defaults';
 import { planLoad, type JointErrors, type SegmentToPlan } from '../load/planLoad';
+import { PLUS_MINUS_SDS } from '../numerics/propagate';
 import type { Known } from '../provenance/source';
 import type { LoadedLine, LoadedSegment } from '../spool/loadedLine';
 import { knownCounter } from './counterOf';
@@ -21,7 +22,7 @@ export function outlookLevelPlusMinusM(record: RigRecord, load: LoadRecord, line
   );
   const below = line.segments[measured];
   const rest = line.segments.slice(measured + 1).filter((segment) => segment.wound);
-  if (rest.length === 0) return 1.96 * LEVEL_SD_M;
+  if (rest.length === 0) return PLUS_MINUS_SDS * LEVEL_SD_M;
   const { reel, knowledge } = record;
   const exactRim: Known = { ...reel.fullDiameterM, sd: 0 };
   const spool = below ? { ...reel, arborDiameterM: fromLevel(below), fullDiameterM: exactRim } : reel;

@@ -3,6 +3,7 @@
 import { useState } from 'react';
 import { topShotCare, type TopShotCare } from '@/core/rig/topShotCare';
 import type { LoadRecord } from '@/core/rig/record';
+import { fittingSpool } from '@/core/supplies/fittingSpool';
 import { QuantityField, useQuantity } from '@/components/fields/QuantityField';
 import { ChoiceField } from '@/components/fields/TextField';
 import { useSend } from '@/components/http/useSend';
@@ -56,9 +57,7 @@ function Replace({ care, load }: { care: TopShotCare; load: LoadRecord }) {
   const [spoolId, setSpoolId] = useState<string | null>(null);
   const length = useQuantity(`replace:${load.id}`, 'length', care.freshM, LIMITS.segmentLengthM);
   const spools = record.supplySpools.filter((spool) => spool.lineProductId === productId);
-  const fitting = spools
-    .filter((spool) => spool.remainingLengthM >= (length.value ?? 0))
-    .toSorted((a, b) => a.remainingLengthM - b.remainingLengthM)[0];
+  const fitting = fittingSpool(spools, productId, length.value ?? 0);
   const chosen =
     spools.some((spool) => spool.id === spoolId) || spoolId === ELSEWHERE ? spoolId : (fitting?.id ?? ELSEWHERE);
   const replace = async (): Promise<void> => {

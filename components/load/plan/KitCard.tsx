@@ -5,6 +5,7 @@ import type { LoadPlan } from '@/core/load/planLoad';
 import { productOf } from '@/core/rig/planForRig';
 import { kitOfRig } from '@/core/rig/plannedLoad';
 import type { RigRecord } from '@/core/rig/record';
+import { fittingSpool } from '@/core/supplies/fittingSpool';
 import { Fold } from '@/components/ui/Fold';
 import { useUnits } from '@/components/units/UnitsProvider';
 
@@ -67,7 +68,7 @@ function shelfWords(record: RigRecord, productId: string, takeM: number, length:
   const spools = record.supplySpools
     .filter((spool) => spool.lineProductId === productId)
     .toSorted((a, b) => a.remainingLengthM - b.remainingLengthM);
-  const fitting = spools.find((spool) => spool.remainingLengthM >= takeM);
+  const fitting = fittingSpool(spools, productId, takeM);
   if (fitting) return `${fitting.label}: leaves ${length(fitting.remainingLengthM - takeM)}`;
   if (spools.length === 0) return 'none on the shelf';
   const allM = spools.reduce((sum, spool) => sum + spool.remainingLengthM, 0);

@@ -2,6 +2,7 @@
 
 import { useState } from 'react';
 import type { LoadRecord, LoadSegmentRecord, SupplySpoolRecord } from '@/core/rig/record';
+import { fittingSpool } from '@/core/supplies/fittingSpool';
 import { ChoiceField } from '@/components/fields/TextField';
 import { useRig } from '@/components/rig/RigProvider';
 import { useUnits } from '@/components/units/UnitsProvider';
@@ -28,9 +29,7 @@ export function useShelf(load: LoadRecord): Shelf {
   const rows = load.segments.flatMap((segment): ShelfRow[] => {
     const spools = record.supplySpools.filter((spool) => spool.lineProductId === segment.productId);
     if (spools.length === 0) return [];
-    const fitting = spools
-      .filter((spool) => spool.remainingLengthM >= segment.plannedLengthM)
-      .toSorted((a, b) => a.remainingLengthM - b.remainingLengthM)[0];
+    const fitting = fittingSpool(spools, segment.productId, segment.plannedLengthM);
     return [{ segment, spools, chosen: picked[segment.segmentId] ?? fitting?.id ?? ELSEWHERE }];
   });
   return {
@@ -49,7 +48,8 @@ export function FromTheShelf({ shelf, error }: { shelf: Shelf; error: string | u
   return (
     <div className="mb-4 flex flex-col gap-2">
       <p className="text-sm">
-        Where the line came from. What went on is taken off the spool when the load is finished.
+        Where the line came from. What went on is taken off the spool when the load is finished; tags and overlaps, a
+        few decimetres, are not.
       </p>
       <div className="grid gap-2 sm:grid-cols-2">
         {shelf.rows.map(({ segment, spools, chosen }) => (

@@ -4,6 +4,7 @@ import { Dialog } from 'radix-ui';
 import type { KeyboardEvent } from 'react';
 import type { LoadRecord } from '@/core/rig/record';
 import { useRig } from '@/components/rig/RigProvider';
+import { BenchSheet } from '@/components/bench/BenchSheet';
 import { Button } from '@/components/ui/Button';
 import { useUnits } from '@/components/units/UnitsProvider';
 import type { Winding } from './useWinding';
@@ -42,41 +43,27 @@ export function WindBench({ load, winding, onLeave }: { load: LoadRecord; windin
     }
   };
   return (
-    <Dialog.Root open onOpenChange={(open) => !open && onLeave()}>
-      <Dialog.Portal>
-        <Dialog.Content
-          aria-describedby={undefined}
-          onKeyDown={onKey}
-          onOpenAutoFocus={(event) => {
-            // The sheet itself takes the keys; no button is one stray space away.
-            event.preventDefault();
-            if (event.currentTarget instanceof HTMLElement) event.currentTarget.focus();
-          }}
-          tabIndex={-1}
-          className="fixed inset-0 z-40 flex flex-col overflow-y-auto bg-card p-4 outline-none sm:p-8"
+    <BenchSheet onKey={onKey} onLeave={onLeave}>
+      {winding.next ? (
+        <Now load={load} winding={winding} />
+      ) : (
+        <Dialog.Title className="lettered text-4xl">All on. Leave bench mode and measure the level.</Dialog.Title>
+      )}
+      <div className="mt-4 grid grid-cols-2 gap-3">
+        <Button
+          className="min-h-16 text-lg"
+          disabled={winding.busy || load.winding.length === 0}
+          onClick={() => void winding.undo()}
         >
-          {winding.next ? (
-            <Now load={load} winding={winding} />
-          ) : (
-            <Dialog.Title className="lettered text-4xl">All on. Leave bench mode and measure the level.</Dialog.Title>
-          )}
-          <div className="mt-4 grid grid-cols-2 gap-3">
-            <Button
-              className="min-h-16 text-lg"
-              disabled={winding.busy || load.winding.length === 0}
-              onClick={() => void winding.undo()}
-            >
-              Undo <kbd className="figures text-sm">U</kbd>
-            </Button>
-            <Dialog.Close asChild>
-              <Button className="min-h-16 text-lg">
-                Leave <kbd className="figures text-sm">Esc</kbd>
-              </Button>
-            </Dialog.Close>
-          </div>
-        </Dialog.Content>
-      </Dialog.Portal>
-    </Dialog.Root>
+          Undo <kbd className="figures text-sm">U</kbd>
+        </Button>
+        <Dialog.Close asChild>
+          <Button className="min-h-16 text-lg">
+            Leave <kbd className="figures text-sm">Esc</kbd>
+          </Button>
+        </Dialog.Close>
+      </div>
+    </BenchSheet>
   );
 }
 
