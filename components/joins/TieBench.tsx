@@ -6,6 +6,7 @@ import { CAUTIONS, type GuideStep, type School } from '@/core/joins/schools';
 import { BenchSheet } from '@/components/bench/BenchSheet';
 import { Button } from '@/components/ui/Button';
 import { Caution } from '@/components/ui/Card';
+import { GuideDrawing } from './drawing/GuideDrawing';
 
 /**
  * Tying at arm's length: the one step that matters now, huge. Space goes on, U goes back, Escape leaves.
@@ -14,6 +15,7 @@ export function TieBench({
   school,
   title,
   wordsOf,
+  hand,
   done,
   onDone,
   onLeave,
@@ -21,6 +23,7 @@ export function TieBench({
   school: School;
   title: string;
   wordsOf: (step: GuideStep) => string;
+  hand: 'left' | 'right';
   done: readonly string[];
   onDone: (done: readonly string[]) => void;
   onLeave: () => void;
@@ -43,7 +46,10 @@ export function TieBench({
       <p className="text-lg text-ink-soft">
         {school.name}; step {Math.min(done.length + 1, school.steps.length)} of {school.steps.length}
       </p>
-      <p className="grow content-center py-6 text-3xl font-semibold sm:text-5xl" aria-live="polite">
+      <div className="mx-auto w-full max-w-3xl">
+        <GuideDrawing school={school} done={done} hand={hand} wordsOf={wordsOf} />
+      </div>
+      <p className="grow content-center py-4 text-2xl font-semibold sm:text-4xl" aria-live="polite">
         {step ? wordsOf(step) : 'All done. Leave bench mode and note it as tied.'}
       </p>
       {step?.caution && <Caution>{CAUTIONS[step.caution]}</Caution>}

@@ -14,6 +14,7 @@ import { LIMITS } from '@/usecases/limits';
 import { figureWords } from './figureWords';
 import { linesOf, placeWords } from './joinLines';
 import { NOBODY, peopleOptions, type Person } from './joinsBench';
+import { GuideDrawing } from './drawing/GuideDrawing';
 import { TieBench } from './TieBench';
 
 const countWords = ({ times }: GuideStep): string =>
@@ -39,6 +40,7 @@ export function TieGuide({ join, people }: { join: JoinRecord; people: readonly 
   const seated = useQuantity(`seated:${join.id}`, 'force', null, LIMITS.forceN);
   if (!school) return null;
   const lines = linesOf(record, join);
+  const hand = people.find((candidate) => candidate.id === person)?.hand ?? 'right';
   const wordsOf = (step: GuideStep): string =>
     stepWords(step, step.figure ? figureWords(step.figure, lines, format) : null);
   const toggle = (step: GuideStep, on: boolean): void =>
@@ -82,6 +84,7 @@ export function TieGuide({ join, people }: { join: JoinRecord; people: readonly 
         />
         <ChoiceField label="Tied by" value={person} options={peopleOptions(people)} onChange={setPerson} />
       </div>
+      <GuideDrawing school={school} done={done} hand={hand} wordsOf={wordsOf} />
       <ol className="flex flex-col gap-1">
         {school.steps.map((step, index) => (
           <Step
@@ -125,6 +128,7 @@ export function TieGuide({ join, people }: { join: JoinRecord; people: readonly 
         <TieBench
           school={school}
           wordsOf={wordsOf}
+          hand={hand}
           done={done}
           onDone={setDone}
           title={placeWords(record, join)}

@@ -54,24 +54,50 @@ export const SCHOOLS: readonly School[] = [
     join: 'arbor-sliding-knot',
     name: 'two turns and a sliding knot',
     source: PRACTICE,
+    steps: [{ id: 'clean', kind: 'prepare', text: 'Arbor clean and dry.' }, ...arborKnot()],
+  },
+  {
+    id: 'arbor-tape',
+    join: 'arbor-sliding-knot',
+    name: 'tape on the arbor',
+    source: PRACTICE,
     steps: [
-      { id: 'clean', kind: 'prepare', text: 'Arbor clean and dry; tape it or lay a nylon underlay under braid.' },
       {
-        id: 'turns',
-        kind: 'tie',
-        text: 'Pass the line round the arbor, more than once where it is slick.',
-        figure: 'arborTurns',
+        id: 'tape',
+        kind: 'prepare',
+        text: 'One layer of cloth or vinyl tape round the clean, dry arbor, its end lapped the way the line winds.',
       },
+      ...arborKnot(),
+    ],
+  },
+  {
+    id: 'arbor-underlay',
+    join: 'arbor-sliding-knot',
+    name: 'nylon underlay',
+    source: PRACTICE,
+    steps: [
+      { id: 'clean', kind: 'prepare', text: 'Arbor clean and dry. The nylon is tied to it, the braid to the nylon.' },
+      ...arborKnot(),
       {
-        id: 'knot',
-        kind: 'count',
-        text: 'Turns of the sliding knot round the standing line.',
-        times: { least: 5, most: 6 },
+        id: 'underlay',
+        kind: 'check',
+        text: 'Wind one or two close layers of nylon, enough that no braid reaches the arbor; then join the braid.',
       },
-      { id: 'wet', kind: 'prepare', text: 'Wet it and slide it down to the arbor.' },
-      seat('Pull it tight against the arbor until nothing slides.'),
-      { id: 'trim', kind: 'trim', text: 'Trim the tag close.', figure: 'tag' },
-      { id: 'mark', kind: 'check', text: 'Mark spool and line with one stroke of a pen: a shifted mark shows a slip.' },
+    ],
+  },
+  {
+    id: 'arbor-crossed',
+    join: 'arbor-sliding-knot',
+    name: 'no underlay: first wraps crossed, packed hard',
+    source: PRACTICE,
+    steps: [
+      { id: 'clean', kind: 'prepare', text: 'Arbor clean and dry: nothing but the line will hold here.' },
+      ...arborKnot(),
+      {
+        id: 'cross',
+        kind: 'check',
+        text: 'Lead the first twenty wraps steeply to one flange and back, so that they bite on each other; pack them hard.',
+      },
     ],
   },
   {
@@ -188,7 +214,7 @@ export const SCHOOLS: readonly School[] = [
       { id: 'loop', kind: 'check', text: 'Leave a loop that passes what it has to pass.', figure: 'loop' },
       { id: 'through', kind: 'tie', text: 'Turn the loop through itself, so that it cannot walk.' },
       { id: 'taper', kind: 'prepare', text: 'Taper the tag by thinning its end.', figure: 'taper' },
-      { id: 'tag', kind: 'tie', text: 'Bury the tag the other way, until its end disappears.' },
+      { id: 'tag', kind: 'tie', text: 'Bury the tag too, onwards in the standing part, until its end disappears.' },
       { id: 'milk', kind: 'check', text: 'Milk it smooth from the loop outwards: no gap, no bunched braid.' },
       seat('Load it slowly; a short bury shows now.'),
     ],
@@ -240,6 +266,27 @@ export const SCHOOLS: readonly School[] = [
     ],
   },
 ];
+
+function arborKnot(): readonly GuideStep[] {
+  return [
+    {
+      id: 'turns',
+      kind: 'tie',
+      text: 'Pass the line round the arbor, more than once where it is slick.',
+      figure: 'arborTurns',
+    },
+    {
+      id: 'knot',
+      kind: 'count',
+      text: 'Turns of the sliding knot round the standing line.',
+      times: { least: 5, most: 6 },
+    },
+    { id: 'wet', kind: 'prepare', text: 'Wet it and slide it down to the arbor.' },
+    seat('Pull it tight against the arbor until nothing slides.'),
+    { id: 'trim', kind: 'trim', text: 'Trim the tag close.', figure: 'tag' },
+    { id: 'mark', kind: 'check', text: 'Mark spool and line with one stroke of a pen: a shifted mark shows a slip.' },
+  ];
+}
 
 function sheathSteps(second: boolean): readonly GuideStep[] {
   return [

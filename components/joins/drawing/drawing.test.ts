@@ -1,0 +1,129 @@
+import { SCHOOLS } from '../../../core/joins/schools';
+import { SCENE } from './scene';
+import { closedSliding, hitch, lying, openSliding, overhand, p, straight, turnsRound, wraps } from './shapes';
+import { stepScene } from './stepScene';
+import { crossings, sampled, type Point3, type Strand } from './strand';
+
+const strand = (controls: readonly Point3[]): Strand => lying('inner', 5, controls);
+const axis = strand(straight(p(0, 70), p(320, 70), 12));
+const overs = (first: Strand, second: Strand): readonly boolean[] =>
+  crossings(first, second).map((crossing) => crossing.isFirstOver);
+const alternates = (row: readonly boolean[]): boolean =>
+  row.every((over, index) => index === 0 || over !== row[index - 1]);
+
+describe('crossings of the knot drawings', () => {
+  it('of turns round a line go over and under it in turn, two a turn', () => {
+    for (const turns of [1, 3, 5]) {
+      const row = overs(strand(wraps(80, 160, turns, 70, 12)), axis);
+      expect(row).toHaveLength(2 * turns);
+      expect(alternates(row)).toBe(true);
+      expect(row[0]).toBe(true);
+      expect(overs(strand(wraps(80, 160, turns, 70, 12, -1)), axis)[0]).toBe(false);
+    }
+  });
+
+  it('of a sliding knot hold what lies on its axis, open and drawn down', () => {
+    for (const knot of [openSliding(120, 190, 70, 5), closedSliding(0, 120, 160, 70, 5, 16)]) {
+      const row = overs(strand(knot), axis);
+      expect(row).toHaveLength(10);
+      expect(alternates(row)).toBe(true);
+    }
+  });
+
+  it('of an overhand are the three of a trefoil, over and under in turn', () => {
+    const knot = strand(overhand(160, 70, 30));
+    const found = crossings(knot, knot);
+    expect(found).toHaveLength(3);
+    const visits = found
+      .flatMap(({ along, isFirstOver }) => [
+        { at: along[0], over: isFirstOver },
+        { at: along[1], over: !isFirstOver },
+      ])
+      .toSorted((a, b) => a.at - b.at);
+    expect(alternates(visits.map((visit) => visit.over))).toBe(true);
+  });
+
+  it('of a hitch go round the core and through the hitch itself', () => {
+    const knot = strand(hitch(160, 70, 14));
+    expect(overs(knot, axis)).toEqual([true, false]);
+    expect(crossings(knot, knot).length).toBeGreaterThanOrEqual(3);
+  });
+
+  it('of turns round a post lie in front on the way out and behind on the way back', () => {
+    const post = strand(straight(p(160, 0), p(160, 130), 12));
+    expect(overs(strand(turnsRound(160, 30, 2, 90, 60)), post)).toEqual([true, false, true, false]);
+  });
+});
+
+const sceneOf = (schoolId: string, stepId: string) => {
+  const school = SCHOOLS.find((each) => each.id === schoolId);
+  const step = school?.steps.find((each) => each.id === stepId);
+  if (!school || !step) throw new Error(`no step ${stepId} of ${schoolId}`);
+  return stepScene(school, step).strands;
+};
+
+describe('drawings of the guides', () => {
+  it('show something in every step, inside the picture', () => {
+    for (const school of SCHOOLS) {
+      for (const step of school.steps) {
+        const scene = stepScene(school, step);
+        expect(scene.strands.length + (scene.bodies?.length ?? 0)).toBeGreaterThan(0);
+        const heights = scene.strands.flatMap((each) => sampled(each).map((point) => point.y));
+        expect(Math.min(...heights, SCENE.axisY)).toBeGreaterThan(0);
+        expect(Math.max(...heights, SCENE.axisY)).toBeLessThan(SCENE.height);
+        for (const mark of scene.marks ?? []) {
+          expect(mark.x).toBeGreaterThan(0);
+          expect(mark.x).toBeLessThan(SCENE.width);
+        }
+      }
+    }
+  });
+
+  it('lay something in every step in which a hand ties', () => {
+    for (const school of SCHOOLS) {
+      for (const step of school.steps.filter((each) => each.kind === 'count' || each.id === 'bury')) {
+        const moves = stepScene(school, step).strands.some((each) => each.laidFrom < 1);
+        expect(`${school.id} ${step.id} ${moves}`).toBe(`${school.id} ${step.id} true`);
+      }
+    }
+  });
+
+  it('of the plait: both legs over and under the leader, and the one and the other on top in front', () => {
+    const [leader, main, tag] = sceneOf('plait-long', 'plait');
+    if (!leader || !main || !tag) throw new Error('three strands expected');
+    const within = (row: ReturnType<typeof crossings>) => row.filter(({ x }) => x > 152 && x < 284);
+    expect(alternates(within(crossings(main, leader)).map((each) => each.isFirstOver))).toBe(true);
+    expect(alternates(within(crossings(tag, leader)).map((each) => each.isFirstOver))).toBe(true);
+    const zAt = (line: Strand, at: number): number =>
+      sampled(line)[Math.round(at * (sampled(line).length - 1))]?.z ?? 0;
+    const front = within(crossings(main, tag)).filter(({ along }) => zAt(main, along[0]) > 3);
+    expect(front.length).toBeGreaterThanOrEqual(4);
+    expect(alternates(front.map((each) => each.isFirstOver))).toBe(true);
+  });
+
+  it('of the hitches on the plait: round leader and braid', () => {
+    const [leader, main, tag] = sceneOf('plait-long', 'lock');
+    if (!leader || !main || !tag) throw new Error('three strands expected');
+    for (const core of [leader, main]) {
+      const row = crossings(tag, core).filter(({ x }) => x < 148 && x > 112);
+      expect(row.some((each) => each.isFirstOver)).toBe(true);
+      expect(row.some((each) => !each.isFirstOver)).toBe(true);
+    }
+  });
+
+  it('of two loops drawn down: the end of each holds both legs of the other', () => {
+    const [left, right] = sceneOf('loop-to-loop', 'lie');
+    if (!left || !right) throw new Error('two strands expected');
+    const byPlace = crossings(left, right).toSorted((a, b) => a.x - b.x);
+    // From the left: the right loop's end under both legs, its legs out over them, the left loop's end over its legs.
+    expect(byPlace.map((each) => each.isFirstOver)).toEqual([true, true, false, false, true, true]);
+  });
+
+  it('of the long loop: its legs twist over each other in turn', () => {
+    const [loop] = sceneOf('long-loop', 'twist');
+    if (!loop) throw new Error('one strand expected');
+    const row = crossings(loop, loop).toSorted((a, b) => a.x - b.x);
+    expect(row).toHaveLength(10);
+    expect(alternates(row.map((each) => each.isFirstOver))).toBe(true);
+  });
+});
