@@ -16,7 +16,10 @@ module.exports = {
       severity: 'error',
       comment: 'No framework, database, clock or chance in the core; numerical libraries only.',
       from: { path: '^core/', pathNot: '\\.test\\.ts$' },
-      to: { dependencyTypes: ['npm', 'npm-dev', 'core', 'npm-no-pkg', 'unknown'], pathNot: 'node_modules/(@stdlib|ml-matrix)/' },
+      to: {
+        dependencyTypes: ['npm', 'npm-dev', 'core', 'npm-no-pkg', 'unknown'],
+        pathNot: 'node_modules/(@stdlib|ml-matrix)/',
+      },
     },
     only('instruments-on-core', 'instruments', 'instruments|core', 'Instruments know the core, not who reads them.'),
     only('data-on-core', 'db', 'db|core|instruments', 'Data maps rows to the core and keeps the state of instruments.'),

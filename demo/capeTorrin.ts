@@ -124,11 +124,26 @@ export const capeTorrin: DemoBoat = {
       truth: { diameterFactor: 1.0, packing: 0.6, strengthKg: 14.4, cv: 0.04 },
       pulls: 0,
     },
+    {
+      key: 'windOnThin',
+      name: 'Wind-on leader nylon 1.1',
+      material: 'nylon',
+      diameterMm: 1.1,
+      measured: true,
+      labelKg: 56,
+      truth: { diameterFactor: 1.01, packing: 0.61, strengthKg: 61, cv: 0.03 },
+      pulls: 3,
+    },
   ],
   supplies: [
     { line: 'class37', label: 'Spool A, 600 m', boughtM: 600, leftM: 380 },
     { line: 'label30', label: 'Spool B, 600 m', boughtM: 600, leftM: 600 },
     { line: 'hollow', label: 'Hollow braid, drum', boughtM: 1500, leftM: 640 },
+  ],
+  windOns: [
+    { name: 'Red whipping', line: 'windOn', lengthM: 6.4 },
+    { name: 'Blue whipping', line: 'windOn', lengthM: 8.2 },
+    { name: 'Thin, white whipping', line: 'windOnThin', lengthM: 7.1 },
   ],
   rigs: [
     {

@@ -76,6 +76,8 @@ export interface DemoBoat {
   readonly people: readonly { readonly name: string; readonly hand: 'left' | 'right' }[];
   readonly walkM: number;
   readonly lines: readonly DemoLine[];
+  /** Ready leaders of the library, by their line's key. */
+  readonly windOns?: readonly { readonly name: string; readonly line: string; readonly lengthM: number }[];
   readonly supplies: readonly {
     readonly line: string;
     readonly label: string;

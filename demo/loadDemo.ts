@@ -20,6 +20,7 @@ import { createLine, createReel, createRig } from '../usecases/gear/gear';
 import { changeLength } from '../usecases/load/changeLength';
 import { saveStack } from '../usecases/load/saveStack';
 import { readJoinsBench, tieJoin } from '../usecases/joins/joins';
+import { makeWindOn } from '../usecases/joins/windOns';
 import { finishInput, windingInput } from '../usecases/load/loadInput';
 import { beginWinding, finishWinding, noteWinding } from '../usecases/load/winding';
 import type { UseCaseOutcome } from '../usecases/outcome';
@@ -56,6 +57,9 @@ export async function loadDemoBoat(boat: DemoBoat): Promise<void> {
       boughtLengthM: supply.boughtM,
       remainingLengthM: supply.leftM,
     });
+  }
+  for (const { name, line, lengthM } of boat.windOns ?? []) {
+    must(await makeWindOn(boatId, { name, productId: idOf(line), lengthM, personId: null }));
   }
   for (const rig of boat.rigs) await loadRig(boatId, rig, idOf, boat.walkM);
 }

@@ -25,6 +25,7 @@ const product = (
 export function plannedRig(): RigRecord {
   return withEvidence({
     boat: { id: 'boat', name: 'Halyard Lark' },
+    readAt: '2026-04-10T10:00:00.000Z',
     id: 'rig',
     name: 'Bench rod',
     note: '',
@@ -90,6 +91,7 @@ export function plannedRig(): RigRecord {
         testedEfficiency: null,
         pullTested: false,
         lastTie: null,
+        lastSlip: null,
       },
       {
         id: 'j1',
@@ -99,6 +101,7 @@ export function plannedRig(): RigRecord {
         testedEfficiency: null,
         pullTested: false,
         lastTie: null,
+        lastSlip: null,
       },
       {
         id: 'j2',
@@ -108,6 +111,7 @@ export function plannedRig(): RigRecord {
         testedEfficiency: 0.9,
         pullTested: true,
         lastTie: null,
+        lastSlip: null,
       },
     ],
     load: null,

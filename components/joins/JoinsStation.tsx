@@ -3,6 +3,7 @@
 import { useState } from 'react';
 import { joinStanding, type JoinStanding } from '@/core/joins/joinState';
 import type { JoinKind } from '@/core/joins/joinKinds';
+import { isAtLeader } from '@/core/rig/joinsOfRig';
 import type { JoinRecord } from '@/core/rig/record';
 import { schoolById } from '@/core/joins/schools';
 import { useRig } from '@/components/rig/RigProvider';
@@ -11,9 +12,13 @@ import { Card } from '@/components/ui/Card';
 import { useUnits } from '@/components/units/UnitsProvider';
 import { CadenceTrainer } from './CadenceTrainer';
 import { JoinChooser } from './JoinChooser';
-import { isAtLeader, joinsInOrder, kindWords, placeWords } from './joinLines';
+import { joinsInOrder, kindWords, placeWords } from './joinLines';
 import { TieGuide } from './TieGuide';
-import type { Drill, Person } from './joinsBench';
+import { SlipCheck } from './SlipCheck';
+import { SpliceCard } from './SpliceCard';
+import { TiePhoto } from './TiePhoto';
+import { WindOns } from './WindOns';
+import type { Drill, Person, WindOn } from './joinsBench';
 
 const STANDING: Readonly<Record<JoinStanding, { readonly text: string; readonly look: string }>> = {
   'not tied': { text: 'not noted as tied', look: 'text-ink-soft' },
@@ -27,11 +32,13 @@ export function JoinsStation({
   people,
   tested,
   drills,
+  windOns,
   now,
 }: {
   people: readonly Person[];
   tested: Readonly<Partial<Record<JoinKind, number>>>;
   drills: readonly Drill[];
+  windOns: readonly WindOn[];
   /** Today (ms since 1970), from the server: ages are the same wherever the page is drawn. */
   now: number;
 }) {
@@ -57,9 +64,12 @@ export function JoinsStation({
           </ol>
         </Card>
         <JoinChooser key={`choose-${join.id}`} join={join} tested={tested} />
+        <WindOns windOns={windOns} people={people} />
+        <SpliceCard />
       </div>
       <div className="flex min-w-0 flex-col gap-4">
         <TieGuide key={`tie-${join.id}`} join={join} people={people} />
+        {join.innerSegmentId === null && <SlipCheck key={`slip-${join.id}`} join={join} />}
         <CadenceTrainer people={people} drills={drills} />
       </div>
     </div>
@@ -100,6 +110,7 @@ function JoinRow({
           )}
         </span>
       </button>
+      {picked && tie && <TiePhoto key={tie.id} tie={tie} />}
       {picked && tie && <UndoButton kind="tie" id={tie.id} what="tie" reason="noted by mistake" />}
     </li>
   );

@@ -1,6 +1,7 @@
 'use client';
 
 import { useState } from 'react';
+import { prepFigure } from '@/core/joins/prepFigures';
 import { CAUTIONS, schoolsOf, type GuideStep, type School } from '@/core/joins/schools';
 import type { JoinRecord } from '@/core/rig/record';
 import { QuantityField, useQuantity } from '@/components/fields/QuantityField';
@@ -15,10 +16,12 @@ import { figureWords } from './figureWords';
 import { linesOf, placeWords } from './joinLines';
 import { NOBODY, peopleOptions, type Person } from './joinsBench';
 import { GuideDrawing } from './drawing/GuideDrawing';
+import { SeatingScale } from './SeatingScale';
+import { TensionCheck } from './TensionCheck';
 import { TieBench } from './TieBench';
 
 const countWords = ({ times }: GuideStep): string =>
-  times ? ` ${times.least === times.most ? times.least : `${times.least} to ${times.most}`}.` : '';
+  times ? ` Count: ${times.least === times.most ? times.least : `${times.least} to ${times.most}`}.` : '';
 
 /** Text of a step with its count and its figure for these very lines. */
 export function stepWords(step: GuideStep, figure: string | null): string {
@@ -40,6 +43,8 @@ export function TieGuide({ join, people }: { join: JoinRecord; people: readonly 
   const seated = useQuantity(`seated:${join.id}`, 'force', null, LIMITS.forceN);
   if (!school) return null;
   const lines = linesOf(record, join);
+  const seatingBand = prepFigure('seating', lines);
+  const tensionBand = prepFigure('tension', lines);
   const hand = people.find((candidate) => candidate.id === person)?.hand ?? 'right';
   const wordsOf = (step: GuideStep): string =>
     stepWords(step, step.figure ? figureWords(step.figure, lines, format) : null);
@@ -97,6 +102,9 @@ export function TieGuide({ join, people }: { join: JoinRecord; people: readonly 
           />
         ))}
       </ol>
+      {tensionBand && school.steps.some((step) => step.figure === 'tension') && (
+        <TensionCheck joinId={join.id} band={tensionBand} />
+      )}
       <div className="mt-4 flex flex-wrap items-end gap-3">
         <div className="w-44">
           <QuantityField
@@ -119,6 +127,15 @@ export function TieGuide({ join, people }: { join: JoinRecord; people: readonly 
           Note it as tied
         </Button>
       </div>
+      {seatingBand && (
+        <div className="mt-3">
+          <SeatingScale
+            joinId={join.id}
+            band={seatingBand}
+            onRead={(heldN) => seated.set({ text: heldN.toFixed(1), unit: 'N' })}
+          />
+        </div>
+      )}
       {!allDone && (
         <p className="mt-2 text-sm text-ink-soft">
           Steps are ticked in their order. A join without its seating pull cannot be noted.

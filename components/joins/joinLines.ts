@@ -43,11 +43,6 @@ export function kindWords(join: JoinRecord): string {
   return `${symbol}: ${name}`;
 }
 
-/** True where a join bears the leader. */
-export function isAtLeader(record: RigRecord, join: JoinRecord): boolean {
-  return record.segments.find((segment) => segment.id === join.outerSegmentId)?.role === 'leader';
-}
-
 /** The joins of a rig in the order in which they are tied, from the arbor. */
 export function joinsInOrder(record: RigRecord): readonly JoinRecord[] {
   const place = (join: JoinRecord): number =>

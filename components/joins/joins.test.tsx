@@ -4,7 +4,7 @@ import type { RigRecord } from '../../core/rig/record';
 import { plannedRig } from '../../tests/rigFixture';
 import { renderRig } from '../../tests/renderRig';
 import { JoinsStation } from './JoinsStation';
-import type { Drill } from './joinsBench';
+import type { Drill, WindOn } from './joinsBench';
 
 const sent: { url: string; method: string; body: unknown }[] = [];
 
@@ -20,8 +20,11 @@ beforeEach(() => {
 const NOW = Date.parse('2026-04-10T10:00:00.000Z');
 const people = [{ id: 'lefty', name: 'Left of two', hand: 'left' as const }];
 
-function show(record: RigRecord = plannedRig(), drills: readonly Drill[] = []) {
-  renderRig(record, <JoinsStation people={people} tested={{ 'sheath-over-mono': 0.91 }} drills={drills} now={NOW} />);
+function show(record: RigRecord = plannedRig(), drills: readonly Drill[] = [], windOns: readonly WindOn[] = []) {
+  renderRig(
+    record,
+    <JoinsStation people={people} tested={{ 'sheath-over-mono': 0.91 }} drills={drills} windOns={windOns} now={NOW} />,
+  );
 }
 
 const guide = () => within(screen.getByRole('region', { name: /^Tie: / }));
@@ -37,6 +40,7 @@ describe('the joins of a rig', () => {
       pullTested: true,
       person: 'Left of two',
       note: '',
+      hasPhoto: false,
       at: '2026-04-01T10:00:00.000Z',
     };
     show({ ...rig, joins: rig.joins.map((join) => (join.id === 'j2' ? { ...join, lastTie } : join)) });

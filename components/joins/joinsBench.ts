@@ -15,6 +15,17 @@ export interface Drill {
   readonly at: string;
 }
 
+/** A ready leader of the boat's library, and where it is. */
+export interface WindOn {
+  readonly id: string;
+  readonly name: string;
+  readonly productId: string;
+  readonly lengthM: number;
+  readonly madeBy: string | null;
+  readonly madeAt: string;
+  readonly onRig: { readonly id: string; readonly name: string } | null;
+}
+
 /** The choice of nobody in particular. */
 export const NOBODY = 'nobody';
 

@@ -4,9 +4,10 @@ import Link from 'next/link';
 import { useMemo } from 'react';
 import type { RigRecord } from '@/core/rig/record';
 import { rigView } from '@/core/rig/rigView';
-import { STATIONS, stationStates } from '@/core/rig/stationStates';
+import { joinsState } from '@/core/rig/joinsOfRig';
+import { STATIONS, stationStates, type StationState } from '@/core/rig/stationStates';
 import { Ribbon } from '@/components/line/Ribbon';
-import { gearPath, rigPath, STATION_NAMES, stationPath } from '@/components/shell/places';
+import { gearPath, joinsPath, rigPath, STATION_NAMES, stationPath } from '@/components/shell/places';
 import { StateMark } from '@/components/ui/StateMark';
 import { useUnits } from '@/components/units/UnitsProvider';
 
@@ -57,24 +58,33 @@ function RigCard({ record }: { record: RigRecord }) {
           <p className="py-3 text-sm text-ink-soft">No line planned yet.</p>
         )}
       </div>
-      <ul className="grid grid-cols-2 border-t border-edge md:grid-cols-4">
+      <ul className="grid grid-cols-2 border-t border-edge md:grid-cols-5">
         {STATIONS.map((station) => (
-          <li key={station} className="border-edge not-last:md:border-r">
-            <Link
-              href={stationPath(record.boat.id, record.id, station)}
-              className="flex min-h-12 flex-col px-4 py-1.5 hover:bg-paper"
-            >
-              <span className="flex items-center justify-between gap-2">
-                <span className="font-semibold">{STATION_NAMES[station]}</span>
-                <StateMark state={states[station].state} />
-              </span>
-              <span className="truncate text-xs text-ink-soft" title={states[station].why}>
-                {states[station].why}
-              </span>
-            </Link>
-          </li>
+          <StationCell
+            key={station}
+            path={stationPath(record.boat.id, record.id, station)}
+            name={STATION_NAMES[station]}
+            state={states[station]}
+          />
         ))}
+        <StationCell path={joinsPath(record.boat.id, record.id)} name="Joins" state={joinsState(record)} />
       </ul>
+    </li>
+  );
+}
+
+function StationCell({ path, name, state }: { path: string; name: string; state: StationState }) {
+  return (
+    <li className="border-edge not-last:md:border-r">
+      <Link href={path} className="flex min-h-12 flex-col px-4 py-1.5 hover:bg-paper">
+        <span className="flex items-center justify-between gap-2">
+          <span className="font-semibold">{name}</span>
+          <StateMark state={state.state} />
+        </span>
+        <span className="truncate text-xs text-ink-soft" title={state.why}>
+          {state.why}
+        </span>
+      </Link>
     </li>
   );
 }

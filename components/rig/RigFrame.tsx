@@ -3,6 +3,7 @@
 import Link from 'next/link';
 import { usePathname } from 'next/navigation';
 import type { ReactNode } from 'react';
+import { joinsState } from '@/core/rig/joinsOfRig';
 import { STATIONS } from '@/core/rig/stationStates';
 import { CursorReadout } from '@/components/line/CursorReadout';
 import { lineScale } from '@/components/line/lineScale';
@@ -39,7 +40,10 @@ function StationTabs() {
         );
       })}
       <Link href={joins} aria-current={pathname === joins ? 'page' : undefined} className={look(joins)}>
-        <span className="lettered">Joins</span>
+        <span className="flex items-center justify-between gap-2">
+          <span className="lettered">Joins</span>
+          <StateMark state={joinsState(record).state} />
+        </span>
       </Link>
     </nav>
   );

@@ -29,7 +29,15 @@ export interface PrepFigure {
 /** Share of the weaker line at which a join is seated: enough to close it, far from breaking it (from memory). */
 const SEATING_SHARE = { least: 0.25, most: 0.4 };
 
-/** Length of a bury as a multiple of the thickness of hollow braid, from memory; schools say 20 to 30 cm. */
+/** Share of the braid's strength that keeps it taut while it is plaited, and what any braid needs (a guess). */
+const TENSION_SHARE = { least: 0.03, most: 0.09 };
+const LEAST_TENSION_N = 3;
+
+/**
+ * Length of a bury as a multiple of the thickness of hollow braid. Splicing rules for hollow rope ask for 63 to 72
+ * thicknesses (three to three and a half fids of 21; from memory); thin line is slicker, so more; schools say 20 to
+ * 30 cm.
+ */
 const BURY_DIAMETERS = 100;
 
 /**
@@ -98,6 +106,19 @@ export function prepFigure(name: PrepFigureName, lines: LinesToJoin): PrepFigure
         slick ? 3 : 2,
         'count',
         slick ? 'braid needs the grip' : 'nylon grips by itself',
+      );
+    }
+    case 'tension': {
+      const braid = [inner, outer].find((line) => line?.material.includes('braid'));
+      const strengthN = braid?.strengthN?.value;
+      if (strengthN === undefined) return null;
+      const leastN = Math.max(LEAST_TENSION_N, TENSION_SHARE.least * strengthN);
+      return range(
+        'tension while plaiting',
+        leastN,
+        Math.max(1.5 * leastN, TENSION_SHARE.most * strengthN),
+        'N',
+        'a drag that just clicks: less and the plait sags, more and it will not lock',
       );
     }
     case 'seating': {

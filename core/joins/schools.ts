@@ -14,7 +14,7 @@ export interface GuideStep {
 }
 
 export type PrepFigureName =
-  'strip' | 'bury' | 'needle' | 'loop' | 'tag' | 'wraps' | 'overhang' | 'seating' | 'arborTurns' | 'taper';
+  'strip' | 'bury' | 'needle' | 'loop' | 'tag' | 'wraps' | 'overhang' | 'seating' | 'tension' | 'arborTurns' | 'taper';
 
 export type CautionName = 'braid-cuts' | 'glue' | 'flame' | 'lead' | 'needle' | 'teeth';
 
@@ -325,6 +325,7 @@ function plaitPreparation(): readonly GuideStep[] {
       id: 'tension',
       kind: 'prepare',
       text: 'Keep the braid taut: rod in a holder, a drag that just clicks. Too loose sags, too tight will not lock.',
+      figure: 'tension',
       caution: 'teeth',
     },
   ];

@@ -176,6 +176,7 @@ describe('care of the top shot', () => {
       segmentId: 's2',
       productId: 'nylon',
       lengthM: 50,
+      windOnId: null,
       note: '',
       at: '2026-03-03T10:00:00.000Z',
     };

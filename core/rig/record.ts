@@ -12,6 +12,8 @@ export interface RigRecord {
   readonly boat: { readonly id: string; readonly name: string };
   readonly id: string;
   readonly name: string;
+  /** When the record was read: the day from which ages count. */
+  readonly readAt: string;
   readonly note: string;
   readonly version: number;
   /** The reel as it is now known, its dimensions learned from loads where there are any. */
@@ -120,6 +122,16 @@ export interface JoinRecord {
   readonly pullTested: boolean;
   /** How it was last tied, or null while nobody has said. */
   readonly lastTie: TieRecord | null;
+  /** The newest look at the mark across spool and line since it was tied, or null; of the arbor's join only. */
+  readonly lastSlip: SlipCheckRecord | null;
+}
+
+export interface SlipCheckRecord {
+  readonly id: string;
+  readonly movedM: number;
+  /** Pull before it was looked at (N), or null when it was not measured. */
+  readonly pulledN: number | null;
+  readonly at: string;
 }
 
 export interface TieRecord {
@@ -131,6 +143,7 @@ export interface TieRecord {
   readonly pullTested: boolean;
   readonly person: string | null;
   readonly note: string;
+  readonly hasPhoto: boolean;
   readonly at: string;
 }
 
@@ -167,6 +180,8 @@ export interface ReplacementRecord {
   readonly segmentId: string;
   readonly productId: string;
   readonly lengthM: number;
+  /** The ready leader that went on, where it was one. */
+  readonly windOnId: string | null;
   readonly note: string;
   readonly at: string;
 }

@@ -17,6 +17,11 @@ interface JoinRow {
   person: string | null;
   note: string | null;
   tied_at: string | null;
+  has_photo: boolean;
+  slip_id: string | null;
+  moved_m: number | null;
+  pulled_n: number | null;
+  slip_at: string | null;
 }
 
 /** The joins of a rig's present stack, each with how it was last tied. */
@@ -24,11 +29,16 @@ export async function listJoins(db: Queryable, boatId: string, rigId: string): P
   const result = await db.query<JoinRow>(
     `SELECT joins.id, inner_segment_id, outer_segment_id, kind, tested_efficiency, joins.pull_tested,
        tie.id AS tie_id, tie.school, tie.seated_n, tie.pull_tested AS tie_tested, tie.note, tie.noted_at AS tied_at,
-       people.name AS person
+       people.name AS person, EXISTS (SELECT FROM tie_photos WHERE tie_id = tie.id) AS has_photo,
+       slip.id AS slip_id, slip.moved_m, slip.pulled_n, slip.noted_at AS slip_at
      FROM joins
      LEFT JOIN LATERAL (
        SELECT * FROM join_ties WHERE join_id = joins.id AND ${standing('join_ties')} ORDER BY noted_at DESC LIMIT 1
      ) tie ON true
+     LEFT JOIN LATERAL (
+       SELECT * FROM slip_checks WHERE join_id = joins.id AND noted_at >= coalesce(tie.noted_at, noted_at)
+         AND ${standing('slip_checks')} ORDER BY noted_at DESC LIMIT 1
+     ) slip ON true
      LEFT JOIN people ON people.id = tie.person_id AND people.boat_id = joins.boat_id
      WHERE joins.boat_id = $1 AND rig_id = $2 AND removed_at IS NULL`,
     [boatId, rigId],
@@ -50,8 +60,13 @@ export async function listJoins(db: Queryable, boatId: string, rigId: string): P
             pullTested: row.tie_tested ?? false,
             person: row.person,
             note: row.note ?? '',
+            hasPhoto: row.has_photo,
             at: row.tied_at,
           }
+        : null,
+    lastSlip:
+      row.slip_id !== null && row.moved_m !== null && row.slip_at !== null
+        ? { id: row.slip_id, movedM: row.moved_m, pulledN: row.pulled_n, at: row.slip_at }
         : null,
   }));
 }

@@ -54,10 +54,11 @@ export async function listReplacements(
     segment_id: string;
     line_product_id: string;
     length_m: number;
+    wind_on_id: string | null;
     note: string;
     noted_at: string;
   }>(
-    `SELECT load_id, id, segment_id, line_product_id, length_m, note, noted_at FROM segment_replacements
+    `SELECT load_id, id, segment_id, line_product_id, length_m, wind_on_id, note, noted_at FROM segment_replacements
      WHERE boat_id = $1 AND load_id = ANY($2) AND ${standing('segment_replacements')} ORDER BY noted_at`,
     [boatId, loadIds],
   );
@@ -67,6 +68,7 @@ export async function listReplacements(
     segmentId: row.segment_id,
     productId: row.line_product_id,
     lengthM: row.length_m,
+    windOnId: row.wind_on_id,
     note: row.note,
     at: row.noted_at,
   }));
@@ -79,8 +81,16 @@ export async function insertReplacement(
   replacement: Omit<LoadRecord['replacements'][number], 'id' | 'at'>,
 ): Promise<void> {
   await db.query(
-    `INSERT INTO segment_replacements (boat_id, load_id, segment_id, line_product_id, length_m, note)
-     VALUES ($1, $2, $3, $4, $5, $6)`,
-    [boatId, loadId, replacement.segmentId, replacement.productId, replacement.lengthM, replacement.note],
+    `INSERT INTO segment_replacements (boat_id, load_id, segment_id, line_product_id, length_m, note, wind_on_id)
+     VALUES ($1, $2, $3, $4, $5, $6, $7)`,
+    [
+      boatId,
+      loadId,
+      replacement.segmentId,
+      replacement.productId,
+      replacement.lengthM,
+      replacement.note,
+      replacement.windOnId,
+    ],
   );
 }

@@ -1,3 +1,5 @@
+import { readSeatingPull } from '../../core/joins/readSeating';
+import { VirtualHand } from './virtualHand';
 import { readDragPull } from '../../core/drag/readPull';
 import { readBreak } from '../../core/strength/readBreak';
 import { seededRandom } from '../random';
@@ -132,5 +134,16 @@ describe('seededRandom', () => {
     expect(Math.min(...values)).toBeGreaterThanOrEqual(0);
     expect(Math.max(...values)).toBeLessThan(1);
     expect(values.reduce((sum, v) => sum + v, 0) / 1000).toBeCloseTo(0.5, 1);
+  });
+});
+
+describe('a hand with the virtual scale', () => {
+  it('of the virtual hand creeps below what beds the join, and stands above it', () => {
+    const creeping = (aimN: number): number =>
+      Array.from({ length: 40 }, (_, seed) => readSeatingPull(new VirtualHand(aimN, 50, 0.03, seed).readPull())).filter(
+        (read) => read.ok && read.value.isCreeping,
+      ).length;
+    expect(creeping(35)).toBeGreaterThanOrEqual(36);
+    expect(creeping(60)).toBeLessThanOrEqual(2);
   });
 });

@@ -88,6 +88,11 @@ export class VirtualReel implements CounterInstrument {
     return success(this.next({ zeroTurns: 0, turnsOut: turnsOff(reel, Math.max(walkedM, 0)) }));
   }
 
+  /** The line stays as it is: hands were busy with something beside the reel. */
+  handled(): VirtualReel {
+    return this.next({});
+  }
+
   /** Winds all line back on. */
   rewind(): VirtualReel {
     return this.next({ turnsOut: 0, zeroTurns: 0 });

@@ -1,3 +1,4 @@
+import { benchCadence } from './cadence';
 import { benchClosedForm } from './closedForm';
 import { benchFirstAdvice } from './firstAdvice';
 import { benchKnowledge } from './knowledge';
@@ -14,3 +15,5 @@ console.log('Planned level against the reel laid turn by turn, 10000 reels at ea
 benchKnowledge(10_000, 1);
 console.log('The same with 1.5 times the scatter that the model assumes, 2000 reels');
 benchKnowledge(2000, 1.5);
+console.log('A stroke of the cadence trainer');
+benchCadence(200_000);

@@ -46,7 +46,7 @@ for (const [name, options] of [
           if (station === 'Load') await page.getByRole('button', { name: /^How this reel is known/ }).click();
           await check(`${rig}, ${station}`);
         }
-        await page.getByRole('link', { name: 'Joins', exact: true }).click();
+        await page.getByRole('link', { name: /^Joins/ }).click();
         for (const fold of [/^What else would join/, /^Cadence of/])
           await page.getByRole('button', { name: fold }).click();
         await check(`${rig}, Joins`);

@@ -1,6 +1,7 @@
 import { schoolsOf } from '../../core/joins/schools';
 import { withdraw } from '../../usecases/corrections/withdraw';
-import { drillInput, tieInput, type TieInput } from '../../usecases/joins/joinInput';
+import { checkSlip, keepTiePhoto, readTiePhoto } from '../../usecases/joins/joinChecks';
+import { drillInput, photoInput, tieInput, type TieInput } from '../../usecases/joins/joinInput';
 import { addPerson, changeJoinKind, readJoinsBench, recordDrill, tieJoin } from '../../usecases/joins/joins';
 import { readRigRecord } from '../../usecases/rigs/rigRecord';
 import { closeDatabase, freshDatabase } from './database';
@@ -78,6 +79,58 @@ describe('a join', () => {
     expect(await changeJoinKind(b.boatId, b.rigId, changed.id, 'double-sliding-knot')).toMatchObject({ status: 409 });
     must(await changeJoinKind(b.boatId, b.rigId, changed.id, 'small-swivel'));
     expect(await copperJoin()).toMatchObject({ id: before.id, lastTie: { person: 'Splicer' } });
+  });
+});
+
+describe('the arbor', () => {
+  const arborJoin = async () => (await readRigRecord(b.boatId, b.rigId))?.joins.find((each) => !each.innerSegmentId);
+
+  it('keeps each look at the mark, and shows the newest since it was tied', async () => {
+    const id = (await arborJoin())?.id ?? '';
+    must(await checkSlip(b.boatId, b.rigId, id, { movedM: 0.012, pulledN: 50 }));
+    must(await checkSlip(b.boatId, b.rigId, id, { movedM: 0, pulledN: null }));
+    expect((await arborJoin())?.lastSlip).toMatchObject({ movedM: 0, pulledN: null });
+    const [school] = schoolsOf('arbor-sliding-knot');
+    const stepsDone = school?.steps.map((step) => step.id) ?? [];
+    must(
+      await tieJoin(
+        b.boatId,
+        b.rigId,
+        id,
+        tieInput.parse({ school: school?.id, personId: null, seatedN: null, stepsDone, pullTested: true }),
+      ),
+    );
+    expect((await arborJoin())?.lastSlip).toBeNull();
+  });
+
+  it('alone is marked', async () => {
+    const { id } = await copperJoin();
+    expect(await checkSlip(b.boatId, b.rigId, id, { movedM: 0, pulledN: null })).toMatchObject({ status: 409 });
+  });
+});
+
+describe('a photo of a tie', () => {
+  const jpeg = Buffer.concat([Buffer.from([0xff, 0xd8, 0xff, 0xe0]), Buffer.alloc(400, 7)]);
+
+  it('is kept and given back, the newest first', async () => {
+    const tieId = (await copperJoin()).lastTie?.id ?? '';
+    expect(await readTiePhoto(b.boatId, tieId)).toBeNull();
+    must(await keepTiePhoto(b.boatId, tieId, photoInput.parse({ jpegBase64: jpeg.toString('base64') })));
+    const newer = Buffer.concat([jpeg, Buffer.alloc(10, 1)]);
+    must(await keepTiePhoto(b.boatId, tieId, { jpegBase64: newer.toString('base64') }));
+    expect((await readTiePhoto(b.boatId, tieId))?.equals(newer)).toBe(true);
+    expect((await copperJoin()).lastTie?.hasPhoto).toBe(true);
+    expect(await readTiePhoto(other.boatId, tieId)).toBeNull();
+  });
+
+  it('that is no JPEG, or of another boat’s tie, is refused', async () => {
+    const tieId = (await copperJoin()).lastTie?.id ?? '';
+    const text = Buffer.alloc(400, 65).toString('base64');
+    expect(await keepTiePhoto(b.boatId, tieId, { jpegBase64: text })).toMatchObject({ status: 422 });
+    expect(await keepTiePhoto(other.boatId, tieId, { jpegBase64: jpeg.toString('base64') })).toMatchObject({
+      status: 404,
+    });
+    expect(photoInput.safeParse({ jpegBase64: 'not base64 !' }).success).toBe(false);
   });
 });
 

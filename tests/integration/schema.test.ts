@@ -27,8 +27,8 @@ const sql = (text: string, values: unknown[] = []) => reader().query(text, value
 describe('migrations', () => {
   it('go down to nothing and up again', async () => {
     const scratch = await freshScratch();
-    expect(await migrate(scratch, 'down', 6)).toBe(6);
-    expect(await migrate(scratch, 'up')).toBe(6);
+    expect(await migrate(scratch, 'down', 7)).toBe(7);
+    expect(await migrate(scratch, 'up')).toBe(7);
     expect(await migrate(scratch, 'up')).toBe(0);
   });
 
@@ -73,6 +73,8 @@ describe('measurements', () => {
     'supply_debits',
     'join_ties',
     'cadence_drills',
+    'slip_checks',
+    'tie_photos',
   ];
 
   it('cannot be changed or deleted, whoever asks', async () => {

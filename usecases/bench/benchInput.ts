@@ -12,6 +12,10 @@ export const benchInput = z.discriminatedUnion('act', [
     act: z.literal('pull-drag'),
     rodAngleRad: within({ min: 0, max: Math.PI }, 'The bend of the rod'),
   }),
+  /** Draws a join up by hand, with a scale between. */
+  z.strictObject({ act: z.literal('seat-join'), joinId: idSchema, aimN: within(LIMITS.forceN, 'The pull') }),
+  /** Holds the braid taut for a plait, with a scale between. */
+  z.strictObject({ act: z.literal('hold-braid'), aimN: within(LIMITS.forceN, 'The tension') }),
   z.strictObject({ act: z.literal('turn-drag'), clicks: z.int().min(-60).max(60) }),
 ]);
 

@@ -2,6 +2,7 @@ import 'server-only';
 import type { ForceSample } from '../../core/force/forceSample';
 import type { RigRecord } from '../../core/rig/record';
 import { windingOutlook } from '../../core/rig/windingOutlook';
+import { productIdNow } from '../../core/rig/woundSegments';
 import {
   findVirtualLine,
   findVirtualReel,
@@ -11,6 +12,8 @@ import {
 } from '../../db/queries/virtualBench';
 import { withTransaction, type Queryable } from '../../db/withTransaction';
 import { VirtualReel } from '../../instruments/virtual/virtualReel';
+import { seededRandom } from '../../instruments/random';
+import { VirtualHand } from '../../instruments/virtual/virtualHand';
 import { VirtualForceGauge, VirtualScale } from '../../instruments/virtual/virtualScale';
 import { CHANGED_ELSEWHERE, conflict, done, invalid, notFound, type UseCaseOutcome } from '../outcome';
 import { readRigRecord } from '../rigs/rigRecord';
@@ -27,6 +30,9 @@ export interface BenchReading {
 
 /** Clicks from free to the end of the virtual drag. */
 const MOST_CLICKS = 600;
+
+/** Unsteadiness of a hand or a clicking drag (relative SD). */
+const UNSTEADY = 0.06;
 
 const NOTHING: BenchReading = { instrument: '', reading: null, levelBelowRimM: null, samples: [], breakPlace: null };
 
@@ -60,6 +66,12 @@ export async function workVirtualReel(
         const walked = reel.walk(input.lengthM);
         if (!walked.ok) return invalid('trueLengthM', walked.message);
         return keep(walked.value, { reading: walked.value.read() });
+      }
+      case 'seat-join':
+        return seatJoin(db, record, virtual, input.joinId, input.aimN, (samples) => keep(reel.handled(), samples));
+      case 'hold-braid': {
+        const hand = new VirtualHand(input.aimN, 0, UNSTEADY, handSeed(virtual));
+        return keep(reel.handled(), { samples: hand.readPull(), instrument: hand.label.name });
       }
       case 'turn-drag':
         return keep(reel, {}, Math.min(MOST_CLICKS, Math.max(0, virtual.dragClicks + input.clicks)));
@@ -115,6 +127,31 @@ async function windOn(
       )
     : reel.windOnLength(line.windingTruth, now.lengthM);
   return keep(after, { reading: showReading ? after.read() : null });
+}
+
+const handSeed = (virtual: VirtualReelRow): number => virtual.truth.seed * 7919 + virtual.reelState.handlings;
+
+/** A seating pull of one join. It beds somewhere between a fifth and two fifths of what its weaker line really holds. */
+async function seatJoin(
+  db: Queryable,
+  record: RigRecord,
+  virtual: VirtualReelRow,
+  joinId: string,
+  aimN: number,
+  keep: (shown: Partial<BenchReading>) => Promise<UseCaseOutcome<BenchReading>>,
+): Promise<UseCaseOutcome<BenchReading>> {
+  const join = record.joins.find((candidate) => candidate.id === joinId);
+  if (!join) return notFound('join');
+  const ids = [join.innerSegmentId, join.outerSegmentId].filter((id) => id !== null);
+  const lines = await Promise.all(ids.map((id) => findVirtualLine(db, record.boat.id, productIdNow(record, id))));
+  const strengths = lines.filter((line) => line !== null).map((line) => line.strengthTruth.meanStrengthN);
+  if (strengths.length < ids.length) return conflict('The virtual bench has no spool of one of these lines.');
+  const seed = handSeed(virtual);
+  // The same join beds at the same pull, however often it is tried.
+  const place = record.joins.findIndex((candidate) => candidate.id === joinId);
+  const share = 0.2 + 0.2 * seededRandom(virtual.truth.seed + 31 * place)();
+  const hand = new VirtualHand(aimN, share * Math.min(...strengths), UNSTEADY / 2, seed);
+  return keep({ samples: hand.readPull(), instrument: hand.label.name });
 }
 
 /** The counter on the way, with so many colours on. Nothing is kept: the segment goes on as a whole. */

@@ -32,6 +32,21 @@ export const drillInput = z
 
 export const personInput = z.strictObject({ name: nameSchema, hand: z.enum(['left', 'right']) });
 
+export const slipInput = z.strictObject({
+  movedM: within({ min: 0, max: 1 }, 'The shift of the mark'),
+  pulledN: within(LIMITS.forceN, 'The pull').nullable(),
+});
+
+/** A picture as the browser has shrunk it: well under what one request may hold. */
+export const photoInput = z.strictObject({
+  jpegBase64: z
+    .base64('The picture cannot be read.')
+    .min(200, 'The picture is empty.')
+    .max(200_000, 'The picture is too large.'),
+});
+
+export type SlipInput = z.output<typeof slipInput>;
+export type PhotoInput = z.output<typeof photoInput>;
 export type TieInput = z.output<typeof tieInput>;
 export type DrillInput = z.output<typeof drillInput>;
 export type PersonInput = z.output<typeof personInput>;

@@ -66,6 +66,7 @@ async function assemble(db: Queryable, gear: BoatGear, rig: RigRow, reel: ReelRe
     boat: { id: boatId, name: gear.boat.name },
     id: rig.id,
     name: rig.name,
+    readAt: new Date().toISOString(),
     note: rig.note,
     version: rig.version,
     reel,

@@ -25,7 +25,7 @@ export function GuideDrawing({
       <StepDrawing key={`${step.id} ${run}`} school={school} step={step} hand={hand} words={wordsOf(step)} />
       <figcaption className="flex flex-wrap items-center justify-between gap-2 text-sm text-ink-soft">
         <span>
-          Step {school.steps.indexOf(step) + 1}, for a {hand} hand; fewer turns are drawn than are tied.
+          Step {school.steps.indexOf(step) + 1}, for a {hand} hand. At most five turns are drawn.
         </span>
         <Button weight="quiet" className="motion-reduce:hidden" onClick={() => setRun(run + 1)}>
           Show again

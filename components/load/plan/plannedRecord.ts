@@ -10,6 +10,7 @@ export function plannedRecord(record: RigRecord, draft: StackDraft): RigRecord |
     id: `draft-${join.outerSegmentId}`,
     testedEfficiency: null,
     lastTie: null,
+    lastSlip: null,
     pullTested: record.joins.some(
       (old) => old.outerSegmentId === join.outerSegmentId && old.kind === join.kind && old.pullTested,
     ),
