@@ -2,6 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { readDragPull } from '../core/drag/readPull';
 import { judgeScaleSession } from '../core/drag/scaleSession';
 import { adviceForRig } from '../core/rig/adviceForRig';
+import { rigView } from '../core/rig/rigView';
 import type { RigRecord } from '../core/rig/record';
 import { schoolsOf } from '../core/joins/schools';
 import { sessionPulls } from '../core/rig/sessionPulls';
@@ -249,6 +250,7 @@ async function calibrate(
     const shown = must(await workVirtualReel(boatId, rigId, { act: 'walk', lengthM: walkM }));
     must(
       await recordTrial(boatId, rigId, {
+        kind: 'tape',
         loadId,
         trueLengthM: walkM,
         reading: shown.reading ?? 0,
@@ -259,13 +261,13 @@ async function calibrate(
   await walk();
   if (method === 'true') {
     const record = await recordOf(boatId, rigId);
-    const advice = adviceForRig(record);
-    const top = record.segments.findLast((segment) => segment.wound);
-    if (advice.ok && top && advice.value.stripM.value > 0) {
+    const view = rigView(record);
+    const top = view ? adviceForRig(view)?.top : undefined;
+    if (top?.ok && top.value.stripM.value > 0) {
       must(
         await changeLength(boatId, rigId, loadId, {
-          segmentId: top.id,
-          changeM: advice.value.stripM.value,
+          segmentId: top.value.segmentId,
+          changeM: top.value.stripM.value,
           reason: 'stripped',
           note: '',
         }),

@@ -29,6 +29,7 @@ export function plannedRig(): RigRecord {
     id: 'rig',
     name: 'Bench rod',
     note: '',
+    hangM: null,
     version: 1,
     reel: {
       id: 'reel',
@@ -201,7 +202,18 @@ export function woundRig(change: Partial<LoadRecord> = {}): RigRecord {
 }
 
 export function trial(reading: number, trueLengthM = 30, at = '2026-03-01T11:00:00.000Z'): RigRecord['trials'][number] {
-  return { id: `t${at}`, loadId: 'load', trueLengthM, reading, strippedBeforeM: 0, instrument: 'read by eye', at };
+  return {
+    id: `t${at}`,
+    loadId: 'load',
+    kind: 'tape',
+    turns: null,
+    betweenFlips: false,
+    trueLengthM,
+    reading,
+    strippedBeforeM: 0,
+    instrument: 'read by eye',
+    at,
+  };
 }
 
 export function pulls(productId: string, peaksN: readonly number[]): StrengthTestRecord {

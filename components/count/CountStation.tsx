@@ -1,18 +1,22 @@
 'use client';
 
-import { ticks } from 'd3-array';
 import Link from 'next/link';
 import { useMemo } from 'react';
 import { correctionTable } from '@/core/calibration/correctionTable';
-import { countMarks } from '@/core/rig/countMarks';
 import type { RigView } from '@/core/rig/rigView';
-import { fromSi, toSi } from '@/core/units/units';
+import { fromSi } from '@/core/units/units';
 import { LensChart, type LensPoint } from '@/components/line/LensChart';
 import { useRig } from '@/components/rig/RigProvider';
 import { stationPath } from '@/components/shell/places';
 import { Card } from '@/components/ui/Card';
 import { useUnits } from '@/components/units/UnitsProvider';
 import { CountAdvice } from './CountAdvice';
+import { CardLink } from './CardLink';
+import { DisplayQuiz } from './DisplayQuiz';
+import { Evidence } from './Evidence';
+import { Hang } from './Hang';
+import { MarksTable } from './MarksTable';
+import { TrialChart } from './TrialChart';
 import { WalkForm } from './WalkForm';
 
 /** The Count station: make the counter true, or know how it lies. */
@@ -46,14 +50,26 @@ export function CountStation() {
     <div className="flex flex-col gap-4">
       <DriftLens view={view} />
       <div className="grid gap-4 lg:grid-cols-[3fr_2fr]">
-        <Card title="What the counter does">
-          <CountAdvice load={load} />
-        </Card>
-        <Card title="Walk the tape">
-          <WalkForm load={load} />
-        </Card>
+        <div className="flex min-w-0 flex-col gap-4">
+          <Card title="What the counter does">
+            <CountAdvice load={load} />
+          </Card>
+          {view.counter && (
+            <Card title="What it rests on">
+              <TrialChart trials={record.trials} unitM={view.counter.counter.unitM} />
+              <Evidence fused={view.counter} />
+            </Card>
+          )}
+        </div>
+        <div className="flex min-w-0 flex-col gap-4">
+          <Card title="Test it">
+            <WalkForm load={load} />
+          </Card>
+          <DisplayQuiz />
+          <Hang />
+        </div>
       </div>
-      <Card title="True length against reading, over the whole line">
+      <Card title="True length against reading, over the whole line" aside={<CardLink />}>
         <MarksTable view={view} />
       </Card>
     </div>
@@ -68,12 +84,12 @@ function DriftLens({ view }: { view: RigView }) {
   const { units } = useUnits();
   const points = useMemo((): readonly LensPoint[] => {
     const { line } = view.current;
-    const { evidence, correction } = view;
-    if (!evidence || !correction) return [];
+    const { counter } = view;
+    if (!counter) return [];
     const lengthsM = Array.from({ length: STATIONS_ALONG + 1 }, (_, i) => (line.totalLengthM * i) / STATIONS_ALONG);
     const paidOutsM = lengthsM.map((m) => Math.min(Math.max(m - line.handLinedLengthM, 0), line.woundLengthM));
-    return correctionTable(line, evidence, correction, paidOutsM).map((reading, index) => {
-      const show = (counts: number): number => fromSi('length', counts * correction.unitM, units.length);
+    return correctionTable(counter, paidOutsM).map((reading, index) => {
+      const show = (counts: number): number => fromSi('length', counts * counter.counter.unitM, units.length);
       return {
         lengthM: lengthsM[index] ?? 0,
         value: show(reading.value) - fromSi('length', paidOutsM[index] ?? 0, units.length),
@@ -91,68 +107,5 @@ function DriftLens({ view }: { view: RigView }) {
       curves={[{ name: 'drift', look: 'stroke-chalk text-chalk', points }]}
       describe={`The counter's drift from true length along the line, ending at ${last ? last.value.toFixed(0) : '0'} ${units.length} with everything out.`}
     />
-  );
-}
-
-function MarksTable({ view }: { view: RigView }) {
-  const { units, format } = useUnits();
-  const marks = useMemo(() => {
-    const end = fromSi('length', view.current.line.totalLengthM, units.length);
-    const rounds = ticks(0, end, 14).filter((value) => value > 0);
-    return countMarks(
-      view,
-      rounds.map((value) => toSi('length', value, units.length)),
-    );
-  }, [view, units.length]);
-  const unitM = view.correction?.unitM ?? 1;
-  return (
-    <>
-      <p className="mb-2 text-sm text-ink-soft">
-        True length is from the hook; the counter is zeroed with all wound line on
-        {view.current.line.handLinedLengthM > 0 && ' and what is let out by hand already out'}.{' '}
-        {view.evidence?.kind === 'tape'
-          ? 'Bound to your tape test of this load.'
-          : 'Not tested as it is now: see the ±.'}{' '}
-        The winding log gives a second, independent figure at each join.
-      </p>
-      <div className="overflow-x-auto" tabIndex={0} role="region" aria-label="Correction table">
-        <table className="w-full text-sm">
-          <thead>
-            <tr className="border-b-2 border-ink text-left">
-              <th className="py-1 pr-3">true length out</th>
-              <th className="py-1 pr-3">counter shows</th>
-              <th className="py-1 pr-3">by the winding log</th>
-              <th className="py-1 pr-3">error</th>
-              <th className="py-1">mark</th>
-            </tr>
-          </thead>
-          <tbody>
-            {marks.map((mark) => {
-              const paidOutM = Math.max(mark.lengthOutM - view.current.line.handLinedLengthM, 0);
-              return (
-                <tr
-                  key={`${mark.kind}${mark.lengthOutM}`}
-                  className={`border-b border-edge ${mark.kind === 'join' ? 'font-semibold' : ''}`}
-                >
-                  <td className="figures py-1 pr-3 whitespace-nowrap">{format.length(mark.lengthOutM)}</td>
-                  <td className="figures py-1 pr-3 whitespace-nowrap">
-                    {format.counts(mark.reading.value, mark.reading.plusMinus)}
-                  </td>
-                  <td className="figures py-1 pr-3">
-                    {mark.loggedReading === null ? '' : format.counts(mark.loggedReading)}
-                  </td>
-                  <td className="figures py-1 pr-3">
-                    {paidOutM > 1
-                      ? `${((100 * mark.reading.value * unitM) / paidOutM - 100).toFixed(1).replace('-', '−')} %`
-                      : ''}
-                  </td>
-                  <td className="py-1">{mark.name}</td>
-                </tr>
-              );
-            })}
-          </tbody>
-        </table>
-      </div>
-    </>
   );
 }

@@ -159,14 +159,14 @@ export function CounterRuler({
       ? null
       : spoolStateAt(line, scale.breakAtM - line.handLinedLengthM).turns / turnsPerCount(view);
   const { major, minor } = rulerValues(end, denseEnd, scale.toPx(scale.breakAtM ?? scale.totalM));
-  const name = plane.orientation === 'upright' ? '' : view.correction ? ' counter' : ' turns';
+  const name = plane.orientation === 'upright' ? '' : view.counter ? ' counter' : ' turns';
   const marks = lengthsAtReadings(view, major).map(({ reading, lengthOutM }) => ({
     along: scale.toPx(lengthOutM),
     label: reading === 0 ? `0${name}` : String(reading),
   }));
   if (denseEnd !== null) marks.push({ along: scale.lengthPx, label: end.toFixed(0) });
   const minorPx = lengthsAtReadings(view, minor).map(({ lengthOutM }) => scale.toPx(lengthOutM));
-  const title = view.correction ? 'Counter reading' : 'Spool turns: this reel has no counter';
+  const title = view.counter ? 'Counter reading' : 'Spool turns: this reel has no counter';
   return (
     <FoldingRule
       plane={plane}

@@ -56,7 +56,7 @@ export function RigFrame({ children }: { children: ReactNode }) {
   const factor = view ? exaggeration(ribbonBands(view), lineScale(view.current.line, 960)) : 0;
   return (
     <>
-      <div className="mx-auto max-w-[84rem] px-4 pt-3">
+      <div className="mx-auto max-w-[84rem] px-4 pt-3 print:hidden">
         <div className="mb-2 flex flex-wrap items-baseline justify-between gap-x-6">
           <h1 className="lettered text-2xl">{record.name}</h1>
           <p className="text-sm text-ink-soft">

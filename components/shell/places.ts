@@ -13,6 +13,10 @@ export const rigPath = (boatId: string, rigId: string): string => `/boats/${boat
 export const stationPath = (boatId: string, rigId: string, station: Station): string =>
   `${rigPath(boatId, rigId)}/${station}`;
 
+/** Every rod of a boat by its counter, and the card of one rod. */
+export const fleetPath = (boatId: string): string => `/boats/${boatId}/fleet`;
+export const cardPath = (boatId: string, rigId: string): string => `${rigPath(boatId, rigId)}/card`;
+
 /** The joins bench of a rig: its work runs beside loading. */
 export const joinsPath = (boatId: string, rigId: string): string => `${rigPath(boatId, rigId)}/joins`;
 
@@ -27,5 +31,6 @@ export function rigPlaces(boatId: string, rigId: string): readonly Place[] {
     { label: 'The whole line', path: rigPath(boatId, rigId) },
     ...STATIONS.map((station) => ({ label: STATION_NAMES[station], path: stationPath(boatId, rigId, station) })),
     { label: 'Joins', path: joinsPath(boatId, rigId) },
+    { label: 'Card of this rod', path: cardPath(boatId, rigId) },
   ];
 }

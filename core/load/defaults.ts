@@ -64,3 +64,13 @@ export const MEASURED_LENGTH_RELATIVE_SD = 0.003;
  * 30 m against a layer-by-layer simulation (this project's own tests).
  */
 export const LAYER_STEP_RELATIVE_SD = 0.003;
+
+/**
+ * How much a line is stretched as hands or a winder put it on, as a share of its length: about 2 % for nylon and 0.3 %
+ * for braid at 10 N, of which winding takes a third (from memory).
+ */
+export function windingStrain(material: Material): { readonly value: number; readonly sd: number } {
+  return material === 'nylon' || material === 'fluorocarbon'
+    ? { value: 0.006, sd: 0.0035 }
+    : { value: 0.002, sd: 0.0012 };
+}

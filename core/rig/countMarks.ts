@@ -25,15 +25,16 @@ export interface CountMark {
  */
 export function countMarks(view: RigView, roundLengthsM: readonly number[]): readonly CountMark[] {
   const { line } = view.current;
-  const { evidence, correction } = view;
-  if (!evidence || !correction) return [];
+  const { counter } = view;
+  if (!counter) return [];
   const places = [...lengthPlaces(view, roundLengthsM), ...joinPlaces(view)].toSorted(
     (a, b) => a.lengthOutM - b.lengthOutM,
   );
+  const hangM = view.record.hangM ?? 0;
   const paidOutsM = places.map((place) =>
-    Math.min(Math.max(place.lengthOutM - line.handLinedLengthM, 0), line.woundLengthM),
+    Math.min(Math.max(place.lengthOutM - line.handLinedLengthM - hangM, 0), line.woundLengthM),
   );
-  const readings = correctionTable(line, evidence, correction, paidOutsM);
+  const readings = correctionTable(counter, paidOutsM);
   return places.flatMap((place, index) => {
     const reading = readings[index];
     return reading ? [{ ...place, reading }] : [];

@@ -1,5 +1,8 @@
 import { plannedRig, trial, woundRig } from '../../tests/rigFixture';
-import { counterEvidence, currentLine, validTrial } from './currentLine';
+import { fusedCounter, seenOf } from './counterEvidence';
+import { currentLine, validTrial } from './currentLine';
+import { wasLogged } from './loadObservations';
+import type { RigRecord } from './record';
 import { counterOf } from './counterOf';
 
 const lineOf = (rig: ReturnType<typeof woundRig>) => {
@@ -65,15 +68,48 @@ describe('currentLine', () => {
 });
 
 describe('what is known of the counter', () => {
-  it('is the maker’s word, then a tape test, then after a loss only the constant', () => {
-    expect(counterEvidence(woundRig())).toMatchObject({ kind: 'constant', lengthPerTurnM: { source: 'maker' } });
-    const tested = { ...woundRig(), trials: [trial(31)] };
-    expect(counterEvidence(tested)).toMatchObject({ kind: 'tape', trial: { reading: 31 } });
-    const lost = woundRig({
-      changes: [{ id: 'c', segmentId: 's2', changeM: -5, reason: 'lost', note: '', at: '2026-03-02T10:00:00.000Z' }],
-    });
-    expect(counterEvidence({ ...lost, trials: [trial(31)] })?.kind).toBe('constant');
-    expect(counterEvidence({ ...lost, trials: [trial(31, 30, '2026-03-03T10:00:00.000Z')] })?.kind).toBe('tape');
+  const fused = (rig: RigRecord) => {
+    const current = currentLine(rig);
+    const counter = current.ok ? fusedCounter(rig, current.value) : null;
+    if (!counter) throw new Error('the fixture has a counter');
+    return counter;
+  };
+  const lost = woundRig({
+    changes: [{ id: 'c', segmentId: 's2', changeM: -5, reason: 'lost', note: '', at: '2026-03-02T10:00:00.000Z' }],
+  });
+
+  it('is the maker’s word on a plan, and the winding log, levels and walks once it is wound', () => {
+    expect(seenOf(fused(plannedRig()))).toEqual([]);
+    expect(fused(plannedRig()).constantM.source).toBe('maker');
+    const kinds = (rig: RigRecord): readonly string[] => seenOf(fused(rig)).map((each) => each.kind);
+    expect(kinds(woundRig())).toEqual(['wound', 'wound', 'wound', 'level']);
+    expect(kinds({ ...woundRig(), trials: [trial(31)] })).toEqual(['wound', 'wound', 'wound', 'level', 'tape']);
+  });
+
+  it('keeps a walk of the line as it was before some of it was lost', () => {
+    const walked = fused({ ...lost, trials: [trial(31)] }).observations.at(-1);
+    expect(walked).toMatchObject({ kind: 'tape', goneSinceM: [0, 0, 5] });
+    expect(validTrial({ ...lost, trials: [trial(31)] })).toBeNull();
+    expect(validTrial({ ...lost, trials: [trial(31, 30, '2026-03-03T10:00:00.000Z')] })).not.toBeNull();
+  });
+
+  it('leaves out what was seen of a segment that has been replaced', () => {
+    const at = '2026-03-02T10:00:00.000Z';
+    const swap = { id: 'r', segmentId: 's2', productId: 'top', lengthM: 30, windOnId: null, note: '', at };
+    const names = fused({ ...woundRig({ replacements: [swap] }), trials: [trial(31)] }).observations.map((o) => o.name);
+    expect(names.some((name) => name.includes('Top shot') || name === 'walk')).toBe(false);
+    expect(names).toHaveLength(2);
+  });
+
+  it('may be accepted without a walk where the winding was logged, until line is lost', () => {
+    expect(wasLogged(woundRig())).toBe(true);
+    expect(wasLogged(lost)).toBe(false);
+    expect(wasLogged(plannedRig())).toBe(false);
+  });
+
+  it('counts spool turns whatever has become of the line', () => {
+    const turns = { ...trial(114), kind: 'turns' as const, turns: 200, trueLengthM: null, betweenFlips: true };
+    expect(fused({ ...lost, trials: [turns] }).observations.at(-1)).toMatchObject({ kind: 'turns', turns: 200 });
   });
 
   it('does not take a walk of another load for this one', () => {

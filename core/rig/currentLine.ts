@@ -1,9 +1,7 @@
-import type { CounterEvidence, CorrectionOptions } from '../calibration/correctionTable';
 import { asWound } from '../load/asWound';
 import { DEFAULT_LEVEL_BELOW_RIM_M, LEVEL_SD_M } from '../load/defaults';
 import { failure, success, type Outcome } from '../result';
 import { buildLoadedLine, type LoadedLine } from '../spool/loadedLine';
-import { knownCounter } from './counterOf';
 import { planForRig, productOf } from './planForRig';
 import type { LoadRecord, RigRecord, TrialRecord } from './record';
 import { measuredLevels, productIdNow, woundSegments } from './woundSegments';
@@ -68,7 +66,7 @@ function changeSinceM(load: LoadRecord, segmentId: string): number {
     .reduce((sum, change) => sum + change.changeM, 0);
 }
 
-/** The newest tape test of the present load, made after the last change of line, or null. */
+/** The newest walk or colour of the present load, seen after the last change of line, or null. */
 export function validTrial(record: RigRecord): TrialRecord | null {
   const { load } = record;
   if (load?.status !== 'wound') return null;
@@ -79,46 +77,22 @@ export function validTrial(record: RigRecord): TrialRecord | null {
       .at(-1) ?? '';
   const since = load.finishedAt ?? '';
   return (
-    record.trials.filter((trial) => trial.loadId === load.id && trial.at >= since && trial.at >= lastChange).at(-1) ??
-    null
+    record.trials
+      .filter((trial) => trial.kind !== 'turns')
+      .filter((trial) => trial.loadId === load.id && trial.at >= since && trial.at >= lastChange)
+      .at(-1) ?? null
   );
 }
 
-/**
- * What is known of the counter for the present line. A tape test binds the counter to this very
- * fill; after line was lost only the constant that it gave remains.
- */
-export function counterEvidence(record: RigRecord): CounterEvidence | null {
-  const counter = knownCounter(record);
-  if (!counter) return null;
-  const trial = validTrial(record);
-  return trial ? { kind: 'tape', trial } : { kind: 'constant', lengthPerTurnM: counter.lengthPerTurnM };
-}
-
-/** How far the present line's geometry may be off, for the ± of everything drawn from it. */
-export function correctionOptions(record: RigRecord, current: CurrentLine): CorrectionOptions | null {
-  const { reel } = record;
-  if (!reel.counter) return null;
-  const levelSdM = current.levelMeasured ? 2 * LEVEL_SD_M : reel.fullDiameterM.sd + 2 * LEVEL_SD_M;
-  return {
-    unitM: reel.counter.unitM,
-    diameterRelativeSd: Math.hypot(levelSdM, reel.fullDiameterM.sd) / current.line.fullDiameterM,
-    areaRelativeSds: current.line.segments.map((segment) => areaRelativeSd(record, segment.id)),
-    areaCorrelation: current.line.segments.map((a) =>
-      current.line.segments.map((b) => areaCorrelation(record, a.id, b.id)),
-    ),
-  };
+/** Relative SD of the present wound diameter. */
+export function diameterRelativeSd(record: RigRecord, current: CurrentLine): number {
+  const { sd } = record.reel.fullDiameterM;
+  const levelSdM = current.levelMeasured ? 2 * LEVEL_SD_M : sd + 2 * LEVEL_SD_M;
+  return Math.hypot(levelSdM, sd) / current.line.fullDiameterM;
 }
 
 /** Relative SD of the space that a metre of a segment takes, as its line is now known. */
 export function areaRelativeSd(record: RigRecord, segmentId: string): number {
   const { keys, relativeSds } = record.knowledge.joint;
   return relativeSds[keys.indexOf(productIdNow(record, segmentId))] ?? NaN;
-}
-
-/** How the errors of two segments' space go together: wholly when they are of one line. */
-function areaCorrelation(record: RigRecord, a: string, b: string): number {
-  const { keys, correlation } = record.knowledge.joint;
-  const [lineA, lineB] = [productIdNow(record, a), productIdNow(record, b)];
-  return lineA === lineB ? 1 : (correlation[keys.indexOf(lineA)]?.[keys.indexOf(lineB)] ?? 0);
 }

@@ -1,5 +1,5 @@
 import { gearFit, type GearFit, type LineToFit, type LoadToFit, type ReelToFit } from '../gear/gearFit';
-import { learnedReel } from '../gear/learned';
+import { learnedReel, type LearnedReel } from '../gear/learned';
 import { LEVEL_SD_M } from '../load/defaults';
 import { bulkRelativeSd } from '../load/planLoad';
 import type { Known } from '../provenance/source';
@@ -13,14 +13,20 @@ import type {
 } from './record';
 import { isLengthKnown, notedCounts } from './woundSegments';
 
+/** A counter's constant as an accepted test of one load gave it (m per turn). */
+export interface AcceptedConstant {
+  readonly loadId: string;
+  readonly lengthPerTurnM: Known;
+}
+
 /** Everything of a boat that teaches its reels and lines. */
 export interface BoatEvidence {
   readonly reels: readonly ReelRecord[];
   readonly products: readonly LineProductRecord[];
   readonly loads: readonly FinishedLoadRecord[];
   readonly reverseFills: readonly ReverseFillRecord[];
-  /** Counter constants that accepted tests gave, by the reel's id (m per turn). */
-  readonly constants: ReadonlyMap<string, Known>;
+  /** Counter constants that accepted tests gave, by the reel's id, the newest of each load, newest first. */
+  readonly constants: ReadonlyMap<string, readonly AcceptedConstant[]>;
   /** When each reel was last forgotten, by its id. */
   readonly resets: ReadonlyMap<string, string>;
 }
@@ -65,7 +71,10 @@ function reelToFit(reel: ReelRecord, constants: BoatEvidence['constants']): Reel
     widthM,
     fullDiameterM,
     ratings,
-    counter: counter && { unitM: counter.unitM, lengthPerTurnM: constants.get(id) ?? counter.lengthPerTurnM },
+    counter: counter && {
+      unitM: counter.unitM,
+      lengthPerTurnM: constants.get(id)?.[0]?.lengthPerTurnM ?? counter.lengthPerTurnM,
+    },
   };
 }
 
@@ -77,7 +86,7 @@ function lineToFit(line: LineProductRecord): LineToFit {
 
 function loadToFit({ reelId, rigName, load }: FinishedLoadRecord, evidence: BoatEvidence): LoadToFit {
   const counter = evidence.reels.find((reel) => reel.id === reelId)?.counter;
-  const lengthPerTurnM = evidence.constants.get(reelId)?.value ?? counter?.lengthPerTurnM.value;
+  const lengthPerTurnM = evidence.constants.get(reelId)?.[0]?.lengthPerTurnM.value ?? counter?.lengthPerTurnM.value;
   const wound = load.segments.filter((segment) => segment.wound);
   const at = (segmentId: string): number => wound.findIndex((segment) => segment.segmentId === segmentId);
   const levels = load.levels
@@ -151,6 +160,7 @@ export function withKnowledge(record: Omit<RigRecord, 'knowledge'>, learning: Bo
       fullDiameterM: before.fullDiameterM,
     },
     lengthPerTurnM: loadsSeen > 0 ? learned.lengthPerTurnM : null,
+    beforeLoad: learnedBefore(record, learning),
     joint: learned.joint,
     lines,
     evidence: fit.evidence.filter((each) => each.reelId === before.id),
@@ -172,6 +182,23 @@ export function withKnowledge(record: Omit<RigRecord, 'knowledge'>, learning: Bo
       return { ...product, packing: { value, sd: value * line.factor.sd, source: 'learned' } };
     }),
   };
+}
+
+/**
+ * What was known before the load that is on now: a load's own evidence must not be counted beside what it has taught.
+ * Null while nothing is wound.
+ */
+function learnedBefore(record: Omit<RigRecord, 'knowledge'>, { evidence }: BoatLearning): LearnedReel | null {
+  const { load } = record;
+  if (load?.status !== 'wound') return null;
+  const others = learnFromLoads({
+    ...evidence,
+    loads: evidence.loads.filter((each) => each.load.id !== load.id),
+    constants: new Map(
+      [...evidence.constants].map(([reelId, all]) => [reelId, all.filter((each) => each.loadId !== load.id)]),
+    ),
+  });
+  return learnedReel(others.fit, record.reel.id, others.loads.length > 0 ? 'learned' : 'measured');
 }
 
 function depthOf(reel: ReelRecord, loadsSeen: number): ReelKnowledge['depth'] {

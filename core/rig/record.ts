@@ -1,4 +1,5 @@
 import type { DragBasis } from '../drag/dragTarget';
+import type { LearnedReel } from '../gear/learned';
 import type { FittedEvidence } from '../gear/gearFit';
 import type { CapacityRating, MeasuredDimensions } from '../gear/reelShape';
 import type { JoinKind } from '../joins/joinKinds';
@@ -15,6 +16,8 @@ export interface RigRecord {
   /** When the record was read: the day from which ages count. */
   readonly readAt: string;
   readonly note: string;
+  /** What hangs from the tip when the counter is zeroed (m); null until somebody has said. */
+  readonly hangM: number | null;
   readonly version: number;
   /** The reel as it is now known, its dimensions learned from loads where there are any. */
   readonly reel: ReelRecord;
@@ -69,6 +72,8 @@ export interface ReelKnowledge {
   readonly before: Pick<ReelRecord, 'arborDiameterM' | 'widthM' | 'fullDiameterM'>;
   /** The counter's constant as the loads show it (m per turn); null without a counter or a load. */
   readonly lengthPerTurnM: Known | null;
+  /** What was known before the load that is on now; null while nothing is wound. */
+  readonly beforeLoad: LearnedReel | null;
   /** Errors of dimensions and lines, known together. */
   readonly joint: JointErrors;
   /** Space that each line takes, as a factor on what was believed, by the line's id; only lines that were seen. */
@@ -268,7 +273,13 @@ export interface LineChangeRecord {
 export interface TrialRecord {
   readonly id: string;
   readonly loadId: string;
-  readonly trueLengthM: number;
+  /** A walk along a tape, a colour at the tip, or spool turns. */
+  readonly kind: 'tape' | 'colour' | 'turns';
+  /** Null where turns were counted. */
+  readonly trueLengthM: number | null;
+  /** Spool turns; null for anything else. */
+  readonly turns: number | null;
+  readonly betweenFlips: boolean;
   /** Unwrapped counts. */
   readonly reading: number;
   readonly strippedBeforeM: number;

@@ -3,6 +3,7 @@ import { spoolStateAt } from '../spool/loadedLine';
 import { adviceForRig } from './adviceForRig';
 import { countMarks } from './countMarks';
 import { dragBases } from './dragBases';
+import { compareFleet } from './fleet';
 import { lengthsAtReadings, readCursor, rigView, turnsPerCount } from './rigView';
 import { productStrength } from './strengthOfRig';
 
@@ -22,7 +23,7 @@ describe('the cursor', () => {
     expect(at.colourAtTip).toBe('black');
     const state = spoolStateAt(view.current.line, 75);
     expect(at.diameterM).toBeCloseTo(state.diameterM, 12);
-    expect(at.reading?.value).toBeCloseTo(state.turns * 0.174, 6);
+    expect(at.reading?.value).toBeCloseTo(state.turns * 0.174, 0);
     expect(at.dragFactor).toBeCloseTo(view.current.line.fullDiameterM / state.diameterM, 12);
     expect(at.tipForceN).toBeNull();
   });
@@ -36,7 +37,7 @@ describe('the cursor', () => {
 
   it('has a counter’s ruler that is the inverse of the reading', () => {
     for (const { reading, lengthOutM } of lengthsAtReadings(view, [0, 20, 80, 150])) {
-      expect(readCursor(view, lengthOutM).reading?.value).toBeCloseTo(reading, 6);
+      expect(readCursor(view, lengthOutM).reading?.value).toBeCloseTo(reading, 3);
     }
     expect(lengthsAtReadings(view, [100000])).toEqual([]);
   });
@@ -81,17 +82,72 @@ describe('countMarks', () => {
 });
 
 describe('adviceForRig', () => {
-  it('needs a walk of the line as it is', () => {
-    expect(adviceForRig(woundRig())).toMatchObject({ ok: false, reason: 'no-trial' });
+  const low = { ...woundRig(), trials: [trial(29)] };
+  const adviceOf = (rig: ReturnType<typeof woundRig>) => {
+    const advice = adviceForRig(viewOf(rig));
+    if (!advice) throw new Error('a wound rig with a counter gets advice');
+    return advice;
+  };
+
+  it('is none on a plan', () => {
+    expect(adviceForRig(viewOf(plannedRig()))).toBeNull();
   });
 
   it('strips plain line, and will not touch a top shot of fixed length', () => {
-    const low = { ...woundRig(), trials: [trial(29)] };
-    const advice = adviceForRig(low);
-    expect(advice.ok && advice.value.stripM.value).toBeGreaterThan(0);
+    const { top, errorNow, worstNow } = adviceOf(low);
+    expect(errorNow).toBeLessThan(-0.01);
+    expect(top.ok && top.value.stripM.value).toBeGreaterThan(0);
+    // Truer at 100 ft can be less true further out: both are said.
+    expect(top.ok && top.value.worstAfter).toBeGreaterThan(worstNow);
     const fixed = woundRig({ segments: (low.load?.segments ?? []).map((s) => ({ ...s, lengthKnown: true })) });
-    expect(adviceForRig({ ...fixed, trials: [trial(29)] })).toMatchObject({ ok: false, reason: 'top-is-fixed' });
-    expect(adviceForRig({ ...fixed, trials: [trial(30)] })).toMatchObject({ ok: false, reason: 'already-true' });
+    expect(adviceOf({ ...fixed, trials: [trial(29)] }).top).toMatchObject({ ok: false, reason: 'top-is-fixed' });
+  });
+
+  it('says what another fill would be, or why there is none', () => {
+    const { reload } = adviceOf(low);
+    if (reload.ok) {
+      expect(Math.abs(reload.value.worstAfter)).toBeLessThan(Math.abs(adviceOf(low).worstNow));
+      expect(reload.value.joins).toBe(2);
+    } else {
+      expect(['past-the-rim', 'cannot-be-true', 'little-to-gain']).toContain(reload.reason);
+    }
+    const allFixed = { ...low, segments: low.segments.map((segment) => ({ ...segment, lengthM: 30 })) };
+    expect(adviceOf(allFixed).reload).toMatchObject({ ok: false, reason: 'no-free-segment' });
+  });
+});
+
+describe('a fleet', () => {
+  const [low, high] = [29, 31].map((reading, index) =>
+    viewOf({ ...woundRig(), id: `r${index}`, name: `Rod ${index}`, trials: [trial(reading)] }),
+  );
+
+  it('says how far its rods lie apart, and what brings each in line', () => {
+    if (!low || !high) throw new Error('two rods expected');
+    const fleet = compareFleet([low, high], 30, 'true');
+    expect(fleet.rods.map((rod) => rod.share < 1)).toEqual([
+      true,
+      fleet.rods[1]?.share !== undefined && fleet.rods[1].share < 1,
+    ]);
+    expect(fleet.spreadBefore).toBeGreaterThan(0.01);
+    expect(fleet.spreadAfter).toBeLessThan(fleet.spreadBefore + 1e-12);
+    expect(fleet.rods[0]?.action.kind).toBe('strip');
+    expect(compareFleet([low, high], 30, 'middle').wantedShare).toBeCloseTo(
+      ((fleet.rods[0]?.share ?? 0) + (fleet.rods[1]?.share ?? 0)) / 2,
+      9,
+    );
+  });
+
+  it('leaves out what has no counter, no load, or not so much line, and says so', () => {
+    const rig = woundRig();
+    const bare = viewOf({ ...rig, reel: { ...rig.reel, counter: null } });
+    const fleet = compareFleet([bare, viewOf(plannedRig()), viewOf(rig)], 5000, 'true');
+    expect(fleet.rods).toEqual([]);
+    expect(fleet.left.map((each) => each.why)).toEqual([
+      'it has no counter',
+      'it is not loaded',
+      'it has not so much line',
+    ]);
+    expect(fleet.spreadBefore).toBe(0);
   });
 });
 

@@ -1,14 +1,12 @@
-import {
-  bestConstantM,
-  correctionTable,
-  type CorrectionOptions,
-  type CounterEvidence,
-} from '../calibration/correctionTable';
+import { correctionTable } from '../calibration/correctionTable';
+import type { FusedCounter } from '../calibration/fuseCounter';
+import { lengthAtCounts } from '../calibration/observations';
 import { median } from '../drag/readPull';
 import type { Figure } from '../provenance/figure';
 import { paidOutAfterTurnsM, spoolStateAt } from '../spool/loadedLine';
 import { weakestWithin, type RigStrength, type StrengthPlace } from '../strength/rigStrength';
-import { correctionOptions, counterEvidence, currentLine, type CurrentLine } from './currentLine';
+import { fusedCounter } from './counterEvidence';
+import { currentLine, type CurrentLine } from './currentLine';
 import type { RigRecord } from './record';
 import { sessionPulls } from './sessionPulls';
 import { strengthOfRig } from './strengthOfRig';
@@ -18,10 +16,8 @@ import { windingOutlook } from './windingOutlook';
 export interface RigView {
   readonly record: RigRecord;
   readonly current: CurrentLine;
-  readonly evidence: CounterEvidence | null;
-  readonly correction: CorrectionOptions | null;
-  /** Best value of the counter's constant (m per turn). */
-  readonly constantM: number | null;
+  /** Everything known of the counter on this line; null without a counter. */
+  readonly counter: FusedCounter | null;
   readonly strength: RigStrength | null;
   /** The drag as it was last set and accepted, or null. */
   readonly setForceN: number | null;
@@ -31,15 +27,11 @@ export interface RigView {
 export function rigView(record: RigRecord): RigView | null {
   const current = lineToShow(record);
   if (!current) return null;
-  const evidence = counterEvidence(record);
-  const correction = correctionOptions(record, current);
-  const constantM = evidence && correction ? bestConstantM(current.line, evidence, correction.unitM) : null;
+  const counter = fusedCounter(record, current);
   return {
     record,
     current,
-    evidence,
-    correction,
-    constantM,
+    counter,
     strength: strengthOfRig(record, current.line),
     setForceN: acceptedForceN(record),
   };
@@ -91,10 +83,7 @@ export function readCursor(view: RigView, lengthOutM: number): CursorReadout {
   const dragFactor = line.fullDiameterM / diameterM;
   const weakest = view.strength ? weakestWithin(view.strength, outM) : null;
   const tipForceN = view.setForceN === null ? null : view.setForceN * dragFactor;
-  const reading =
-    view.evidence && view.correction
-      ? (correctionTable(line, view.evidence, view.correction, [paidOutM])[0] ?? null)
-      : null;
+  const reading = view.counter ? (correctionTable(view.counter, [paidOutM])[0] ?? null) : null;
   return {
     lengthOutM: outM,
     reading,
@@ -143,14 +132,18 @@ export function lengthsAtReadings(
   readings: readonly number[],
 ): readonly { reading: number; lengthOutM: number }[] {
   const { line } = view.current;
+  const { counter } = view;
   return readings.flatMap((reading) => {
-    const turns = reading * turnsPerCount(view);
-    if (turns > line.woundTurns) return [];
-    return [{ reading, lengthOutM: paidOutAfterTurnsM(line, turns) + line.handLinedLengthM }];
+    const paidOutM = counter
+      ? lengthAtCounts(counter.best, reading, counter.counter.unitM)
+      : reading <= line.woundTurns
+        ? paidOutAfterTurnsM(line, reading)
+        : null;
+    return paidOutM === null ? [] : [{ reading, lengthOutM: paidOutM + line.handLinedLengthM }];
   });
 }
 
 /** Spool turns of one count; 1 on a reel without a counter, where turns themselves are counted. */
 export function turnsPerCount(view: RigView): number {
-  return view.constantM !== null && view.correction ? view.correction.unitM / view.constantM : 1;
+  return view.counter ? view.counter.counter.unitM / view.counter.constantM.value : 1;
 }

@@ -3,7 +3,7 @@ import { PLUS_MINUS_SDS } from '../numerics/propagate';
 import type { Figure } from '../provenance/figure';
 import { knownCounter } from './counterOf';
 import type { CurrentLine } from './currentLine';
-import { correctionOptions } from './currentLine';
+import { diameterRelativeSd } from './currentLine';
 import type { LoadRecord, RigRecord } from './record';
 import { isLengthKnown } from './woundSegments';
 
@@ -23,9 +23,7 @@ export function woundLengths(
 ): Readonly<Record<string, Figure>> {
   const constant = knownCounter(record)?.lengthPerTurnM;
   const constantSd = constant ? constant.sd / constant.value : 0;
-  const diameterSd =
-    correctionOptions(record, current)?.diameterRelativeSd ??
-    record.reel.fullDiameterM.sd / record.reel.fullDiameterM.value;
+  const diameterSd = diameterRelativeSd(record, current);
   return Object.fromEntries(
     current.line.segments.map((segment): [string, Figure] => {
       const planned = load.segments.find((candidate) => candidate.segmentId === segment.id);

@@ -5,8 +5,8 @@ const WITHDRAW = {
   winding: `INSERT INTO winding_entries (boat_id, load_id, segment_id, reading, metered_length_m, turns_counted, instrument, length_by_counter, note, corrects_id, withdrawn)
     SELECT boat_id, load_id, segment_id, reading, metered_length_m, turns_counted, instrument, length_by_counter, $3, id, true FROM winding_entries
     WHERE boat_id = $1 AND id = $2 AND NOT withdrawn`,
-  trial: `INSERT INTO counter_trials (boat_id, load_id, true_length_m, reading, stripped_before_m, instrument, corrects_id, withdrawn)
-    SELECT boat_id, load_id, true_length_m, reading, stripped_before_m, instrument, id, true FROM counter_trials
+  trial: `INSERT INTO counter_trials (boat_id, load_id, kind, true_length_m, turns, between_flips, reading, stripped_before_m, instrument, corrects_id, withdrawn)
+    SELECT boat_id, load_id, kind, true_length_m, turns, between_flips, reading, stripped_before_m, instrument, id, true FROM counter_trials
     WHERE boat_id = $1 AND id = $2 AND NOT withdrawn AND $3::text IS NOT NULL`,
   strengthPull: `INSERT INTO strength_pulls (boat_id, strength_test_id, peak_n, break_place, instrument, corrects_id, withdrawn)
     SELECT boat_id, strength_test_id, peak_n, break_place, instrument, id, true FROM strength_pulls

@@ -1,5 +1,6 @@
 import type { Basis } from '../../core/provenance/basis';
 import type { Known } from '../../core/provenance/source';
+import type { AcceptedConstant } from '../../core/rig/learnFromLoads';
 import type { CalibrationRecord, TrialRecord } from '../../core/rig/record';
 import type { Queryable } from '../withTransaction';
 import { standing } from './standing';
@@ -8,20 +9,26 @@ export async function listTrials(db: Queryable, boatId: string, loadId: string):
   const result = await db.query<{
     id: string;
     load_id: string;
-    true_length_m: number;
+    kind: TrialRecord['kind'];
+    true_length_m: number | null;
+    turns: number | null;
+    between_flips: boolean;
     reading: number;
     stripped_before_m: number;
     instrument: string;
     noted_at: string;
   }>(
-    `SELECT id, load_id, true_length_m, reading, stripped_before_m, instrument, noted_at FROM counter_trials
+    `SELECT id, load_id, kind, true_length_m, turns, between_flips, reading, stripped_before_m, instrument, noted_at FROM counter_trials
      WHERE boat_id = $1 AND load_id = $2 AND ${standing('counter_trials')} ORDER BY noted_at`,
     [boatId, loadId],
   );
   return result.rows.map((row) => ({
     id: row.id,
     loadId: row.load_id,
+    kind: row.kind,
     trueLengthM: row.true_length_m,
+    turns: row.turns,
+    betweenFlips: row.between_flips,
     reading: row.reading,
     strippedBeforeM: row.stripped_before_m,
     instrument: row.instrument,
@@ -35,8 +42,8 @@ export async function insertTrial(
   trial: Omit<TrialRecord, 'id' | 'at'> & { readonly correctsId: string | null; readonly withdrawn: boolean },
 ): Promise<void> {
   await db.query(
-    `INSERT INTO counter_trials (boat_id, load_id, true_length_m, reading, stripped_before_m, instrument, corrects_id, withdrawn)
-     VALUES ($1, $2, $3, $4, $5, $6, $7, $8)`,
+    `INSERT INTO counter_trials (boat_id, load_id, true_length_m, reading, stripped_before_m, instrument, corrects_id, withdrawn, kind, turns, between_flips)
+     VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11)`,
     [
       boatId,
       trial.loadId,
@@ -46,6 +53,9 @@ export async function insertTrial(
       trial.instrument,
       trial.correctsId,
       trial.withdrawn,
+      trial.kind,
+      trial.turns,
+      trial.betweenFlips,
     ],
   );
 }
@@ -98,18 +108,28 @@ export async function insertCalibration(
   );
 }
 
-/** The counter constants that the newest accepted test of each rig gave, by the id of its reel. */
-export async function listReelConstants(db: Queryable, boatId: string): Promise<ReadonlyMap<string, Known>> {
-  const result = await db.query<{ reel_id: string; length_per_turn_m: number; length_per_turn_sd_m: number }>(
-    `SELECT DISTINCT ON (rigs.reel_id) rigs.reel_id, length_per_turn_m, length_per_turn_sd_m
-     FROM calibrations JOIN rigs ON rigs.id = calibrations.rig_id AND rigs.boat_id = calibrations.boat_id
-     WHERE calibrations.boat_id = $1 ORDER BY rigs.reel_id, accepted_at DESC`,
+/** The counter constants that accepted tests gave, by the id of the reel: the newest of each load, newest first. */
+export async function listReelConstants(
+  db: Queryable,
+  boatId: string,
+): Promise<ReadonlyMap<string, readonly AcceptedConstant[]>> {
+  const result = await db.query<{
+    reel_id: string;
+    load_id: string;
+    length_per_turn_m: number;
+    length_per_turn_sd_m: number;
+  }>(
+    `SELECT reel_id, load_id, length_per_turn_m, length_per_turn_sd_m FROM (
+       SELECT DISTINCT ON (calibrations.load_id) rigs.reel_id, load_id, length_per_turn_m, length_per_turn_sd_m, accepted_at
+       FROM calibrations JOIN rigs ON rigs.id = calibrations.rig_id AND rigs.boat_id = calibrations.boat_id
+       WHERE calibrations.boat_id = $1 ORDER BY calibrations.load_id, accepted_at DESC
+     ) newest ORDER BY accepted_at DESC`,
     [boatId],
   );
-  return new Map(
-    result.rows.map((row) => [
-      row.reel_id,
-      { value: row.length_per_turn_m, sd: row.length_per_turn_sd_m, source: 'measured' },
-    ]),
-  );
+  const byReel = new Map<string, AcceptedConstant[]>();
+  for (const row of result.rows) {
+    const lengthPerTurnM: Known = { value: row.length_per_turn_m, sd: row.length_per_turn_sd_m, source: 'measured' };
+    byReel.set(row.reel_id, [...(byReel.get(row.reel_id) ?? []), { loadId: row.load_id, lengthPerTurnM }]);
+  }
+  return byReel;
 }

@@ -171,3 +171,18 @@ export async function replaceRatings(
     );
   }
 }
+
+/** Notes how the display of a reel's counter makes whole counts; false when there is no such counter. */
+export async function setDisplay(
+  db: Queryable,
+  boatId: string,
+  reelId: string,
+  display: CounterRecord['display'],
+): Promise<boolean> {
+  const result = await db.query(
+    `UPDATE reels SET counter_display = $3, version = version + 1
+     WHERE boat_id = $1 AND id = $2 AND counter_display IS NOT NULL`,
+    [boatId, reelId, display],
+  );
+  return result.rowCount === 1;
+}

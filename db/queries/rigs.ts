@@ -6,6 +6,7 @@ export interface RigRow {
   readonly reelId: string;
   readonly name: string;
   readonly note: string;
+  readonly hangM: number | null;
   readonly version: number;
 }
 
@@ -14,6 +15,7 @@ interface Row {
   reel_id: string;
   name: string;
   note: string;
+  hang_m: number | null;
   version: number;
 }
 
@@ -22,12 +24,13 @@ const toRig = (row: Row): RigRow => ({
   reelId: row.reel_id,
   name: row.name,
   note: row.note,
+  hangM: row.hang_m,
   version: row.version,
 });
 
 export async function listRigs(db: Queryable, boatId: string): Promise<readonly RigRow[]> {
   const result = await db.query<Row>(
-    'SELECT id, reel_id, name, note, version FROM rigs WHERE boat_id = $1 ORDER BY locker_order, name',
+    'SELECT id, reel_id, name, note, hang_m, version FROM rigs WHERE boat_id = $1 ORDER BY locker_order, name',
     [boatId],
   );
   return result.rows.map(toRig);
@@ -35,7 +38,7 @@ export async function listRigs(db: Queryable, boatId: string): Promise<readonly 
 
 export async function findRig(db: Queryable, boatId: string, rigId: string): Promise<RigRow | null> {
   const result = await db.query<Row>(
-    'SELECT id, reel_id, name, note, version FROM rigs WHERE boat_id = $1 AND id = $2',
+    'SELECT id, reel_id, name, note, hang_m, version FROM rigs WHERE boat_id = $1 AND id = $2',
     [boatId, rigId],
   );
   return result.rows[0] ? toRig(result.rows[0]) : null;
@@ -136,5 +139,11 @@ export async function placeSegment(
       segment.colours,
     ],
   );
+  return result.rowCount === 1;
+}
+
+/** Notes what hangs from the tip when the counter of a rig is zeroed; false when there is no such rig. */
+export async function setHang(db: Queryable, boatId: string, rigId: string, hangM: number): Promise<boolean> {
+  const result = await db.query('UPDATE rigs SET hang_m = $3 WHERE boat_id = $1 AND id = $2', [boatId, rigId, hangM]);
   return result.rowCount === 1;
 }

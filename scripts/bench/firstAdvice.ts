@@ -1,5 +1,6 @@
-import { firstAdvice } from '../../core/calibration/firstAdvice';
-import { withTopStripped, type TapeTrial } from '../../core/calibration/counterConstant';
+import { fuseCounter, type BelievedLoad } from '../../core/calibration/fuseCounter';
+import { TAPE_SD_M, withTopStripped, type LengthObservation } from '../../core/calibration/observations';
+import { topAdjustment } from '../../core/calibration/topAdjustment';
 import { spoolStateAt, type LoadedLine } from '../../core/spool/loadedLine';
 import { solveSegment } from '../../core/spool/solveSegment';
 import { normalDeviate, seededRandom, type Random } from '../../instruments/random';
@@ -21,6 +22,8 @@ interface Rod {
   readonly truth: LoadedLine;
   readonly believed: LoadedLine;
   readonly constantM: number;
+  /** The maker's statement, off by up to 12 %. */
+  readonly statedM: number;
   readonly rimM: number;
   readonly random: Random;
 }
@@ -50,7 +53,7 @@ function makeRod(seed: number): Rod {
     const areaFactor = 1 / (1 + 0.025 * normalDeviate(random));
     const believed = plain(arborM * (knownM / filledM), widthM, knownM, lineDiameterM * Math.sqrt(areaFactor));
     const meanTurnM = full.woundLengthM > WALK_M ? WALK_M / spoolStateAt(full, WALK_M).turns : NaN;
-    return { truth, believed, constantM: meanTurnM * between(0.88, 1.12), rimM, random };
+    return { truth, believed, constantM: meanTurnM * between(0.88, 1.12), statedM: meanTurnM, rimM, random };
   }
 }
 
@@ -67,24 +70,49 @@ interface Result {
   readonly walks: number | null;
 }
 
-/** Follows the advice; null for a rod that would need more line than its rim takes. */
+/** SD of a constant that is off by up to 12 % either way, all alike. */
+const STATED_RELATIVE_SD = 0.12 / Math.sqrt(3);
+
+const NONE = { value: 0, sd: 0 };
+
+/** What the person knows: the diameter to 1 %, what it holds to 2.5 %, and the maker's statement. */
+function believedLoad(rod: Rod, line: LoadedLine): BelievedLoad {
+  const known = (value: number, relativeSd: number) => ({ value, sd: relativeSd * value, source: 'measured' }) as const;
+  return {
+    arborDiameterM: known(line.spool.arborDiameterM, 0.01),
+    widthM: known(line.spool.widthM, 1e-6),
+    fullDiameterM: known(rod.rimM, 1e-6),
+    constantM: known(rod.statedM, STATED_RELATIVE_SD),
+    counter: { unitM: FOOT_M, display: 'rounds' },
+    segments: line.segments.map((each) => ({
+      ...each,
+      lineId: 'plain',
+      areaRelativeSd: 0.025,
+      lengthRelativeSd: 1e-6,
+      windingStrain: NONE,
+    })),
+    joint: null,
+  };
+}
+
+/** Follows the advice, every walk adding to the one estimate; null for a rod that would need more than its rim takes. */
 function byAdvice(rod: Rod): Result | null {
   let { truth, believed } = rod;
+  let walked: readonly LengthObservation[] = [];
   const trueAfter: boolean[] = [];
   let walks: number | null = null;
   for (let made = 1; made <= 4; made += 1) {
     const reading = walk(rod, truth);
     if (reading === 100 && walks === null) walks = made;
-    const trial: TapeTrial = { trueLengthM: WALK_M, reading, strippedBeforeM: 0 };
-    const advice = firstAdvice(believed, FOOT_M, trial, {
-      limitDiameterM: rod.rimM * 1.02,
-      diameterSdM: 0.01 * rod.rimM,
-      areaRelativeSd: 0.05,
-    });
+    const trial = { kind: 'tape', name: 'walk', trueLengthM: WALK_M, lengthSdM: TAPE_SD_M } as const;
+    walked = [...walked, { ...trial, reading, goneSinceM: [0] }];
+    const fused = fuseCounter(believedLoad(rod, believed), walked);
+    const advice = topAdjustment(fused, WALK_M, rod.rimM * 1.02);
     if (!advice.ok && advice.reason !== 'already-true') return null;
     const stripM = advice.ok ? advice.value.stripM.value : 0;
     truth = withTopStripped(truth, stripM);
     believed = withTopStripped(believed, stripM);
+    walked = walked.map((each) => ({ ...each, goneSinceM: [(each.goneSinceM[0] ?? 0) + stripM] }));
     trueAfter.push(isTrue(rod, truth));
   }
   return { trueAfter, walks };

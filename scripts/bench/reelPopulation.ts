@@ -9,6 +9,7 @@ import type { ReelTruth, WoundLine } from '../../instruments/virtual/layReel';
 /** One line of a drawn reel: what its label and this product believe of it, and what it really is. */
 export interface DrawnLine {
   readonly id: string;
+  readonly material: Material;
   readonly lineDiameterM: Known;
   readonly packing: Known;
   readonly truth: { readonly lineDiameterM: number; readonly packing: number; readonly strain: number };
@@ -55,6 +56,7 @@ export function drawReel(seed: number, scatter: number): DrawnReel {
     const packing = DEFAULT_PACKING[material];
     return {
       id,
+      material,
       lineDiameterM: { value: diameterM, sd: relativeSd * diameterM, source: 'label' },
       packing,
       truth: {

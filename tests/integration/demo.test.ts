@@ -62,7 +62,9 @@ describe('the demo boats', () => {
   });
 
   it('have a counter with another constant than its twin', () => {
-    const constants = ['Copper rod, port', 'Copper rod, starboard'].map((name) => rigView(rig(name))?.constantM ?? NaN);
+    const constants = ['Copper rod, port', 'Copper rod, starboard'].map(
+      (name) => rigView(rig(name))?.counter?.constantM.value ?? NaN,
+    );
     expect(Math.abs((constants[0] ?? NaN) / (constants[1] ?? NaN) - 1)).toBeGreaterThan(0.05);
   });
 

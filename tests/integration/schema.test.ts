@@ -27,8 +27,8 @@ const sql = (text: string, values: unknown[] = []) => reader().query(text, value
 describe('migrations', () => {
   it('go down to nothing and up again', async () => {
     const scratch = await freshScratch();
-    expect(await migrate(scratch, 'down', 7)).toBe(7);
-    expect(await migrate(scratch, 'up')).toBe(7);
+    expect(await migrate(scratch, 'down', 8)).toBe(8);
+    expect(await migrate(scratch, 'up')).toBe(8);
     expect(await migrate(scratch, 'up')).toBe(0);
   });
 

@@ -9,6 +9,7 @@ import { finishInput, windingInput } from '../../usecases/load/loadInput';
 import { saveStack } from '../../usecases/load/saveStack';
 import { abandonWinding, beginWinding, finishWinding, noteLevel, noteWinding } from '../../usecases/load/winding';
 import { readLocker, readRigRecord } from '../../usecases/rigs/rigRecord';
+import { noteDisplay, noteHang } from '../../usecases/count/counterFacts';
 import { recordStrengthPull, startStrengthTest } from '../../usecases/strength/testStrength';
 import { closeDatabase, freshDatabase } from './database';
 import { bench, must, REEL, type Bench } from './gear';
@@ -200,7 +201,7 @@ describe('winding', () => {
 
 describe('counting', () => {
   const walk = (loadId: string, reading: number, trueLengthM = 30) =>
-    recordTrial(b.boatId, b.rigId, { loadId, trueLengthM, reading, instrument: 'read by eye' });
+    recordTrial(b.boatId, b.rigId, { kind: 'tape', loadId, trueLengthM, reading, instrument: 'read by eye' });
 
   it('refuses walks that say nothing, with the reason', async () => {
     const loadId = await windAll();
@@ -213,9 +214,42 @@ describe('counting', () => {
     expect(await walk(b.boatId, 31)).toMatchObject({ status: 409, message: expect.stringContaining('wound again') });
   });
 
-  it('accepts only a walk of the line as it is, and goes stale when line is lost', async () => {
+  it('takes spool turns and unwraps what the display started again for', async () => {
     const loadId = await windAll();
-    expect(await acceptCalibration(b.boatId, b.rigId, { loadId, method: 'card' })).toMatchObject({ status: 409 });
+    const turns = (reading: number, count: number) =>
+      recordTrial(b.boatId, b.rigId, {
+        kind: 'turns',
+        loadId,
+        turns: count,
+        betweenFlips: true,
+        reading,
+        instrument: 'read by eye',
+      });
+    must(await turns(53, 300));
+    must(await turns(90, 6266));
+    const { trials } = await record();
+    expect(trials.map((trial) => [trial.kind, trial.turns, trial.reading])).toEqual([
+      ['turns', 300, 53],
+      ['turns', 6266, 1090],
+    ]);
+    expect(await turns(9, 300)).toMatchObject({ status: 422 });
+    const noColours = { kind: 'colour', loadId, segmentId: b.stack.segments[0]?.id ?? '', coloursOut: 1 } as const;
+    expect(
+      await recordTrial(b.boatId, b.rigId, { ...noColours, reading: 30, instrument: 'read by eye' }),
+    ).toMatchObject({ status: 422, message: expect.stringContaining('no colours') });
+  });
+
+  it('knows how the display rounds and what hangs from the tip', async () => {
+    must(await noteDisplay(b.boatId, b.reelId, 'truncates'));
+    must(await noteHang(b.boatId, b.rigId, 0.35));
+    expect(await record()).toMatchObject({ hangM: 0.35, reel: { counter: { display: 'truncates' } } });
+    expect(await noteHang(b.boatId, b.reelId, 0.35)).toMatchObject({ status: 404 });
+    expect(await noteDisplay(b.boatId, b.rigId, 'rounds')).toMatchObject({ status: 404 });
+  });
+
+  it('accepts a logged winding or a walk of the line as it is, and goes stale when line is lost', async () => {
+    const loadId = await windAll();
+    must(await acceptCalibration(b.boatId, b.rigId, { loadId, method: 'card' }));
     must(await walk(loadId, 31));
     must(await acceptCalibration(b.boatId, b.rigId, { loadId, method: 'card' }));
     expect(stationStates(await record()).count.state).toBe('done');

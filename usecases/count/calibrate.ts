@@ -1,20 +1,22 @@
 import 'server-only';
-import { constantFromTape } from '../../core/calibration/counterConstant';
-import { countsPerWrap } from '../../core/counter/counter';
+import type { Counter } from '../../core/counter/counter';
+import { unwrapReading } from '../../core/counter/unwrapReading';
 import { countBasis } from '../../core/rig/bases';
+import { colourPlace } from '../../core/rig/colourPlace';
 import { counterOf } from '../../core/rig/counterOf';
+import { fusedCounter } from '../../core/rig/counterEvidence';
 import { currentLine, validTrial } from '../../core/rig/currentLine';
+import { wasLogged } from '../../core/rig/loadObservations';
+import type { RigRecord } from '../../core/rig/record';
+import type { LoadedLine } from '../../core/spool/loadedLine';
 import { insertCalibration, insertTrial } from '../../db/queries/count';
 import { insertLogEntry } from '../../db/queries/log';
 import { withTransaction } from '../../db/withTransaction';
-import { conflict, done, invalid, notFound, type UseCaseOutcome } from '../outcome';
+import { conflict, done, invalid, notFound, type Refusal, type UseCaseOutcome } from '../outcome';
 import { readRigRecord } from '../rigs/rigRecord';
 import type { AcceptInput, TrialInput } from './countInput';
 
-/** A counter off by more than this factor was not zeroed, or the units differ. */
-const MOST_OFF = 2;
-
-/** Records one walk along a tape. */
+/** Records one test of a counter: a walk along a tape, a colour at the tip, or spool turns. */
 export async function recordTrial(
   boatId: string,
   rigId: string,
@@ -27,33 +29,53 @@ export async function recordTrial(
     const counter = counterOf(record);
     if (!counter) return conflict('This reel has no counter to test.');
     if (load?.id !== input.loadId)
-      return conflict('The line was wound again since this walk: it says nothing about the new load.');
+      return conflict('The line was wound again since this test: it says nothing about the new load.');
     if (load.status !== 'wound') return conflict('Finish winding first.');
     const line = currentLine(record);
     if (!line.ok) return conflict(line.message);
-    if (input.trueLengthM > line.value.line.woundLengthM) {
-      return invalid('trueLengthM', `There are only about ${line.value.line.woundLengthM.toFixed(0)} m on the spool.`);
-    }
-    if (input.reading >= countsPerWrap(counter)) {
-      return invalid(
-        'reading',
-        `This counter has ${counter.digits} digits: it shows at most ${countsPerWrap(counter) - 1}.`,
-      );
-    }
-    const ratio = (input.reading * counter.unitM) / input.trueLengthM;
-    if (!(ratio < MOST_OFF && ratio > 1 / MOST_OFF)) {
-      return invalid(
-        'reading',
-        'That is off by more than a factor of two. Was the counter zeroed before the walk, and is the length in the right unit?',
-      );
-    }
+    const measured = measureOf(record, input, counter, line.value.line);
+    if ('refusal' in measured) return measured.refusal;
+    const reading = unwrapReading(input.reading, measured.expectedCounts, counter);
+    if (!reading.ok) return invalid('reading', reading.message);
     const lastTrialAt = record.trials.at(-1)?.at ?? '';
     const strippedBeforeM = -load.changes
       .filter((change) => change.at > lastTrialAt)
       .reduce((sum, c) => sum + c.changeM, 0);
-    await insertTrial(db, boatId, { ...input, strippedBeforeM, correctsId: null, withdrawn: false });
+    await insertTrial(db, boatId, {
+      loadId: input.loadId,
+      kind: input.kind,
+      trueLengthM: measured.trueLengthM,
+      turns: input.kind === 'turns' ? input.turns : null,
+      betweenFlips: input.kind === 'turns' && input.betweenFlips,
+      reading: reading.value,
+      strippedBeforeM,
+      instrument: input.instrument,
+      correctsId: null,
+      withdrawn: false,
+    });
     return done({ done: true });
   });
+}
+
+/** The true length of a test, and about what the counter should show; or why it cannot be. */
+function measureOf(
+  record: RigRecord,
+  input: TrialInput,
+  counter: Counter,
+  line: LoadedLine,
+): { trueLengthM: number | null; expectedCounts: number } | { refusal: Refusal } {
+  if (input.kind === 'turns') {
+    return { trueLengthM: null, expectedCounts: (input.turns * counter.lengthPerTurnM) / counter.unitM };
+  }
+  if (input.kind === 'colour') {
+    const place = colourPlace(record, line, input.segmentId, input.coloursOut);
+    if (!place.ok) return { refusal: invalid('coloursOut', place.message) };
+    return { trueLengthM: place.value, expectedCounts: place.value / counter.unitM };
+  }
+  if (input.trueLengthM > line.woundLengthM) {
+    return { refusal: invalid('trueLengthM', `There are only about ${line.woundLengthM.toFixed(0)} m on the spool.`) };
+  }
+  return { trueLengthM: input.trueLengthM, expectedCounts: input.trueLengthM / counter.unitM };
 }
 
 /** Accepts the counter as it now is: made true, or left alone with a correction card. */
@@ -66,15 +88,18 @@ export async function acceptCalibration(
     const record = await readRigRecord(boatId, rigId, db);
     if (!record) return notFound('rig');
     if (record.load?.id !== input.loadId) return conflict('The line was wound again since: test the new load first.');
-    const counter = counterOf(record);
-    const trial = validTrial(record);
     const line = currentLine(record);
-    if (!counter || !trial || !line.ok)
-      return conflict('There is no walk of the line as it is now: walk the tape once more, then accept.');
+    const fused = line.ok ? fusedCounter(record, line.value) : null;
+    if (!line.ok || !fused) return conflict('This reel has no counter to accept.');
+    if (!validTrial(record) && !wasLogged(record)) {
+      return conflict(
+        'There is no walk of the line as it is now, and its winding was not logged: walk the tape once, then accept.',
+      );
+    }
     await insertCalibration(db, boatId, rigId, {
       loadId: input.loadId,
       method: input.method,
-      lengthPerTurnM: constantFromTape(line.value.line, counter.unitM, trial),
+      lengthPerTurnM: fused.constantM,
       basis: countBasis(record, line.value.line),
     });
     const words = input.method === 'true' ? 'Counter accepted as true.' : 'Counter left as it is; corrected by card.';

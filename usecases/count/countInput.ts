@@ -1,17 +1,34 @@
 import { z } from 'zod';
 import { idSchema, instrumentSchema, LIMITS, readingSchema, within } from '../limits';
 
-export const trialInput = z.strictObject({
-  loadId: idSchema,
-  trueLengthM: within(LIMITS.walkLengthM, 'The length walked'),
-  reading: readingSchema,
-  instrument: instrumentSchema,
-});
+const common = { loadId: idSchema, reading: readingSchema, instrument: instrumentSchema };
+
+/** A test of a counter: a walk along a tape, a colour at the tip, or spool turns. */
+export const trialInput = z.discriminatedUnion('kind', [
+  z.strictObject({ kind: z.literal('tape'), ...common, trueLengthM: within(LIMITS.walkLengthM, 'The length walked') }),
+  z.strictObject({
+    kind: z.literal('colour'),
+    ...common,
+    segmentId: idSchema,
+    coloursOut: z.int().min(1, 'At least one colour is out.').max(40),
+  }),
+  z.strictObject({
+    kind: z.literal('turns'),
+    ...common,
+    turns: within({ min: 1, max: 10_000 }, 'The number of turns'),
+    betweenFlips: z.boolean(),
+  }),
+]);
 
 export const acceptInput = z.strictObject({
   loadId: idSchema,
   method: z.enum(['true', 'card']),
 });
+
+/** What the quiz found out about the display. */
+export const displayInput = z.strictObject({ display: z.enum(['rounds', 'truncates', 'unknown']) });
+
+export const hangInput = z.strictObject({ hangM: within({ min: 0, max: 20 }, 'What hangs from the tip') });
 
 export type TrialInput = z.output<typeof trialInput>;
 export type AcceptInput = z.output<typeof acceptInput>;

@@ -68,6 +68,7 @@ async function assemble(db: Queryable, gear: BoatGear, rig: RigRow, reel: ReelRe
     name: rig.name,
     readAt: new Date().toISOString(),
     note: rig.note,
+    hangM: rig.hangM,
     version: rig.version,
     reel,
     products: gear.products,

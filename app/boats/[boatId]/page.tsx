@@ -3,7 +3,7 @@ import Link from 'next/link';
 import { notFound } from 'next/navigation';
 import { Locker } from '@/components/locker/Locker';
 import { Header } from '@/components/shell/Header';
-import { boatPath, gearPath, rigPath } from '@/components/shell/places';
+import { boatPath, fleetPath, gearPath, rigPath } from '@/components/shell/places';
 import { isUuid } from '@/usecases/limits';
 import { readLocker } from '@/usecases/rigs/rigRecord';
 
@@ -20,6 +20,7 @@ export default async function LockerPage({ params }: { params: Promise<{ boatId:
         places={[
           ...locker.rigs.map((rig) => ({ label: rig.name, path: rigPath(boatId, rig.id) })),
           { label: 'Reels and lines', path: gearPath(boatId) },
+          { label: 'Fleet', path: fleetPath(boatId) },
           { label: 'All boats', path: '/' },
         ]}
       />
@@ -31,6 +32,12 @@ export default async function LockerPage({ params }: { params: Promise<{ boatId:
               {locker.boat.homeWater} · every line from hook (left) to arbor (right); each to its own scale
             </p>
           </div>
+          <Link
+            href={fleetPath(boatId)}
+            className="ml-auto inline-flex min-h-11 items-center rounded-sm border-2 border-edge-strong bg-card px-4 font-semibold"
+          >
+            Make the rods agree
+          </Link>
           <Link
             href={gearPath(boatId)}
             className="inline-flex min-h-11 items-center rounded-sm border-2 border-edge-strong bg-card px-4 font-semibold"

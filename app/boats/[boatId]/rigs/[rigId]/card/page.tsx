@@ -1,0 +1,5 @@
+import { RodCard } from '@/components/cards/RodCard';
+
+export default function RodCardPage() {
+  return <RodCard />;
+}

@@ -1,0 +1,65 @@
+'use client';
+
+import { ticks } from 'd3-array';
+import { useMemo, useRef } from 'react';
+import { countMarks } from '@/core/rig/countMarks';
+import { fromSi, toSi } from '@/core/units/units';
+import { useRig } from '@/components/rig/RigProvider';
+import { useUnits } from '@/components/units/UnitsProvider';
+import { CardActions } from './CardActions';
+import { CardRows, CardSheet } from './CardSheet';
+
+const HEADS = ['true length out', 'counter', '±', 'mark'] as const;
+
+/** The card that hangs at a rod: true lengths, joins and colours, and what the counter shows then. */
+export function RodCard() {
+  const { record, view, states } = useRig();
+  const { units, format } = useUnits();
+  const sheet = useRef<SVGSVGElement>(null);
+  const marks = useMemo(() => {
+    if (!view?.counter) return [];
+    const end = Math.min(
+      fromSi('length', view.current.line.totalLengthM, units.length),
+      fromSi('length', 120, units.length),
+    );
+    const rounds = ticks(0, end, 10).filter((value) => value > 0);
+    return countMarks(
+      view,
+      rounds.map((value) => toSi('length', value, units.length)),
+    );
+  }, [view, units.length]);
+  if (!view?.counter || marks.length === 0) {
+    return (
+      <p>
+        {record.reel.counter
+          ? 'A card needs a line: plan or load this rod first.'
+          : 'This reel has no counter. Its marks are colours and turns: see the two rulers of the whole line.'}
+      </p>
+    );
+  }
+  const stale = states.count.state === 'done' ? '' : ` Count: ${states.count.state}, ${states.count.why}.`;
+  const rows = marks.map((mark) => ({
+    strong: mark.kind === 'join',
+    cells: [
+      format.length(mark.lengthOutM),
+      String(Math.round(mark.reading.value)),
+      `±${mark.reading.plusMinus.toFixed(mark.reading.plusMinus < 10 ? 1 : 0)}`,
+      mark.name,
+    ],
+  }));
+  const day = record.readAt.slice(0, 10);
+  return (
+    <div className="flex flex-col gap-4">
+      <CardActions sheet={sheet} name={record.name} heads={HEADS} rows={rows.map((row) => row.cells)} />
+      {stale && <p className="no-print text-sm text-warn">Not confirmed:{stale} The card says so too.</p>}
+      <CardSheet
+        ref={sheet}
+        title={record.name}
+        line={`${record.boat.name} · ${record.reel.name}`}
+        label={`Card of ${record.name}: ${rows.map((row) => `${row.cells[0]} reads ${row.cells[1]}`).join('; ')}`}
+      >
+        <CardRows heads={HEADS} at={[5, 34, 49, 59]} rows={rows} foot={`${day}. From the hook; ± 95 %.${stale}`} />
+      </CardSheet>
+    </div>
+  );
+}

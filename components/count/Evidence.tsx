@@ -1,0 +1,81 @@
+'use client';
+
+import { explainResidual } from '@/core/calibration/explainResidual';
+import type { CounterResidual, FusedCounter } from '@/core/calibration/fuseCounter';
+import { PLUS_MINUS_SDS } from '@/core/numerics/propagate';
+import { useRig } from '@/components/rig/RigProvider';
+import { useUnits } from '@/components/units/UnitsProvider';
+
+/** Everything that the estimate rests on, and how each piece sits with the others: a bad one stands out. */
+export function Evidence({ fused }: { fused: FusedCounter }) {
+  const { record } = useRig();
+  const { format } = useUnits();
+  const { constantM } = fused;
+  const stated = record.reel.counter?.lengthPerTurnM;
+  return (
+    <>
+      <p className="text-sm">
+        One turn counts as <b className="figures">{format.small(constantM.value, PLUS_MINUS_SDS * constantM.sd)}</b>
+        {stated && (
+          <>
+            {' '}
+            ({stated.source === 'maker' ? 'the maker says' : 'believed before'} {format.small(stated.value)}). It
+            belongs to the reel, not to the line.
+          </>
+        )}
+      </p>
+      <table className="mt-2 w-full text-sm">
+        <thead>
+          <tr className="border-b border-ink text-left">
+            <th className="py-1 pr-2">seen</th>
+            <th className="py-1 pr-2">it said</th>
+            <th className="py-1 pr-2">all together say</th>
+            <th className="py-1">off by</th>
+          </tr>
+        </thead>
+        <tbody>
+          {fused.residuals.map((residual, index) => (
+            <Row key={index} fused={fused} residual={residual} />
+          ))}
+        </tbody>
+      </table>
+      <p className="mt-2 text-xs text-ink-soft">
+        Beyond 3 of its own SDs a piece does not fit. It is named, and it still counts until somebody takes it back.
+      </p>
+    </>
+  );
+}
+
+function Row({ fused, residual }: { fused: FusedCounter; residual: CounterResidual }) {
+  const { format } = useUnits();
+  const { observation, expected, off, offSds } = residual;
+  const shown = (value: number): string =>
+    observation.kind === 'level' ? format.small(value) : `${value.toFixed(1)} counts`;
+  const explanation = explainResidual(fused, residual);
+  const at =
+    observation.kind === 'tape' || observation.kind === 'colour' ? `, ${format.length(observation.trueLengthM)}` : '';
+  return (
+    <>
+      <tr className="border-b border-edge">
+        <td className="py-1 pr-2">
+          {observation.name}
+          {at}
+        </td>
+        <td className="figures py-1 pr-2">
+          {observation.kind === 'level' ? format.small(expected + off) : observation.reading}
+        </td>
+        <td className="figures py-1 pr-2">{shown(expected)}</td>
+        <td className={`figures py-1 ${explanation ? 'font-bold text-stop' : ''}`}>
+          {offSds.toFixed(1).replace('-', '−')} SD
+        </td>
+      </tr>
+      {explanation && (
+        <tr>
+          <td colSpan={4} className="pb-2 font-semibold text-stop">
+            Does not fit: {explanation.words}
+          </td>
+        </tr>
+      )}
+    </>
+  );
+}

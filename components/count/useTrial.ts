@@ -1,0 +1,66 @@
+'use client';
+
+import { useState } from 'react';
+import type { LoadRecord } from '@/core/rig/record';
+import { USUAL_WALK_M } from '@/core/rig/adviceForRig';
+import { useVirtualReel } from '@/components/bench/useVirtualReel';
+import { useQuantity } from '@/components/fields/QuantityField';
+import { isText, useDraft } from '@/components/fields/useDraft';
+import { useSend } from '@/components/http/useSend';
+import { useRig } from '@/components/rig/RigProvider';
+import { LIMITS } from '@/usecases/limits';
+
+/** What a test of the counter is made by. */
+export type TrialWay = 'tape' | 'colour' | 'turns';
+
+/** Everything that a walk along the tape needs, for the form and for bench mode alike. */
+export function useTrial(load: LoadRecord) {
+  const { record } = useRig();
+  const { sendNow, state, fieldError } = useSend();
+  const bench = useVirtualReel();
+  const length = useQuantity(`walk:${load.id}`, 'length', USUAL_WALK_M, LIMITS.walkLengthM);
+  const [text, setText] = useDraft(`walk-reading:${load.id}`, isText);
+  const [instrument, setInstrument] = useState('read by eye');
+  const typed = (text ?? '').trim();
+  const reading = /^\d+$/.test(typed) ? Number(typed) : null;
+  const path = `/api/boats/${record.boat.id}/rigs/${record.id}`;
+  const storeTrial = async (what: Record<string, unknown>): Promise<boolean> => {
+    const body = { loadId: load.id, reading, instrument, ...what };
+    const result = await sendNow('POST', `${path}/trials`, body, 'Recorded.');
+    if (result.ok) {
+      setText(null);
+      setInstrument('read by eye');
+    }
+    return result.ok;
+  };
+  return {
+    length,
+    reading,
+    text: typed,
+    busy: state.kind === 'sending' || bench.busy,
+    problem: typed !== '' && reading === null ? 'A counter shows whole numbers only.' : fieldError('reading'),
+    fieldError,
+    type(now: string): void {
+      setText(now);
+      setInstrument('read by eye');
+    },
+    store: storeTrial,
+    storeWalk: (): Promise<boolean> => storeTrial({ kind: 'tape', trueLengthM: length.value }),
+    async undo(): Promise<void> {
+      const last = record.trials.at(-1);
+      if (!last) return;
+      const body = { kind: 'trial', id: last.id, rigId: record.id, reason: 'undone at the tape' };
+      await sendNow('POST', `/api/boats/${record.boat.id}/withdrawals`, body, 'Taken back.');
+    },
+    /** Walks with the virtual reel; its reading stands in the field. */
+    async walkVirtually(): Promise<void> {
+      if (length.value === null) return;
+      const shown = await bench.work({ act: 'walk', lengthM: length.value });
+      if (shown?.reading == null) return;
+      setText(String(shown.reading));
+      setInstrument(shown.instrument);
+    },
+  };
+}
+
+export type Trial = ReturnType<typeof useTrial>;

@@ -1,0 +1,142 @@
+import { believedLoad, shownAt, walkOf } from '../../tests/believedLoad';
+import { buildLoadedLine } from '../spool/loadedLine';
+import { correctionTable } from './correctionTable';
+import { explainResidual } from './explainResidual';
+import { fuseCounter } from './fuseCounter';
+import { countsAt, lengthAtCounts, withGone, withTopStripped, type CounterObservation } from './observations';
+
+const LINE = buildLoadedLine({ arborDiameterM: 0.032, widthM: 0.029 }, [
+  { id: 'backing', name: 'Backing', lengthM: 120, lineDiameterM: 0.0004, packing: 0.68, wound: true },
+  { id: 'copper', name: 'Copper', lengthM: 45, lineDiameterM: 0.0007, packing: 0.62, wound: true },
+  { id: 'top', name: 'Top shot', lengthM: 25, lineDiameterM: 0.00035, packing: 0.68, wound: true },
+]);
+const TRUE_CONSTANT_M = 0.187;
+const believed = believedLoad(LINE);
+const shown = (lengthM: number): number => shownAt(LINE, TRUE_CONSTANT_M, lengthM);
+const wound = (segment: number, constantM = TRUE_CONSTANT_M): CounterObservation => ({
+  kind: 'wound',
+  name: `segment ${segment}`,
+  segment,
+  fromShare: 0,
+  toShare: 1,
+  reading: ((LINE.segments[segment]?.turns ?? NaN) * constantM) / 0.3048,
+  goneSinceM: [],
+});
+
+describe('one estimate of a counter', () => {
+  it('is what was believed while nothing is seen', () => {
+    const fused = fuseCounter(believed, []);
+    expect(fused.constantM).toMatchObject({ source: 'maker' });
+    expect(fused.constantM.value).toBeCloseTo(0.18, 12);
+    expect(fused.constantM.sd).toBeCloseTo(0.0072, 6);
+    expect(correctionTable(fused, [30])[0]?.value).toBeCloseTo(shownAt(LINE, 0.18, 30), 8);
+  });
+
+  it('finds the constant from a walk, from turns, from the winding log, and best from all', () => {
+    const turns: CounterObservation = {
+      kind: 'turns',
+      name: 't',
+      turns: 100,
+      reading: (100 * TRUE_CONSTANT_M) / 0.3048,
+      betweenFlips: true,
+    };
+    const sets = [
+      [walkOf(shown(30.48))],
+      [turns],
+      [wound(1), wound(2)],
+      [walkOf(shown(30.48)), turns, wound(1), wound(2)],
+    ];
+    const fits = sets.map((observations) => fuseCounter(believed, observations).constantM);
+    for (const fit of fits) expect(Math.abs(fit.value - TRUE_CONSTANT_M)).toBeLessThan(2 * fit.sd);
+    const [walk, byTurns, logged, all] = fits.map((fit) => fit.sd / fit.value);
+    expect(byTurns).toBeLessThan(0.004);
+    expect(walk).toBeLessThan(0.02);
+    expect(logged).toBeLessThan(0.02);
+    expect(all).toBeLessThan(Math.min(walk ?? 1, byTurns ?? 1, logged ?? 1));
+  });
+
+  it('corrects the whole line: what it says 100 ft further is far surer with the log', () => {
+    const spread = (observations: readonly CounterObservation[]): number => {
+      const [far] = correctionTable(fuseCounter(believed, observations), [140]);
+      expect(Math.abs((far?.value ?? NaN) - shown(140))).toBeLessThan(far?.plusMinus ?? 0);
+      return far?.plusMinus ?? NaN;
+    };
+    const stated = spread([]);
+    const taped = spread([walkOf(shown(30.48))]);
+    const logged = spread([walkOf(shown(30.48)), wound(0), wound(1), wound(2)]);
+    expect(taped).toBeLessThan(stated);
+    expect(logged).toBeLessThan(0.6 * taped);
+  });
+
+  it('uses walks of the line as it was before it was stripped', () => {
+    const stripped = withTopStripped(LINE, 10);
+    const now = believedLoad(stripped);
+    const before = walkOf(shown(30.48), 30.48, [0, 0, 10]);
+    const fused = fuseCounter(now, [before]);
+    expect(fused.residuals[0]?.expected).toBeCloseTo(shown(30.48), 0);
+    expect(withGone(stripped, [0, 0, 10]).fullDiameterM).toBeCloseTo(LINE.fullDiameterM, 12);
+  });
+
+  it('takes half a count more from a display that cuts off', () => {
+    const cut = { ...believed, counter: { unitM: 0.3048, display: 'truncates' as const } };
+    const observed = Math.floor(shown(30.48));
+    expect(fuseCounter(cut, [walkOf(observed)]).constantM.value).toBeGreaterThan(
+      fuseCounter(believed, [walkOf(observed)]).constantM.value,
+    );
+  });
+
+  it('moves segments of one line as one', () => {
+    const twin = buildLoadedLine(
+      LINE.spool,
+      LINE.segments.map((segment) => ({ ...segment, lineDiameterM: 0.0004, packing: 0.66 })),
+    );
+    const one = believedLoad(twin);
+    const same = { ...one, segments: one.segments.map((segment) => ({ ...segment, lineId: 'nylon' })) };
+    expect(fuseCounter(same, []).unknowns.length).toBe(fuseCounter(one, []).unknowns.length - 2);
+  });
+
+  it('has a reading for every length and a length for every reading', () => {
+    const { best } = fuseCounter(believed, [walkOf(shown(30.48))]);
+    for (const lengthM of [0.5, 12, 40, 130]) {
+      expect(lengthAtCounts(best, countsAt(best, lengthM, 0.3048), 0.3048)).toBeCloseTo(lengthM, 3);
+    }
+    expect(lengthAtCounts(best, 1e5, 0.3048)).toBeNull();
+    // Stretched line takes more turns than it is long.
+    expect(countsAt({ ...best, strains: [0, 0, 0.01] }, 20, 1)).toBeCloseTo(1.01 * countsAt(best, 20, 1), 9);
+  });
+});
+
+describe('a piece of evidence that does not fit', () => {
+  it('is named with what it would need, never dropped', () => {
+    const good = [walkOf(shown(30.48)), wound(0), wound(1), wound(2)];
+    const late = walkOf(shown(34.48) - shown(4));
+    const fused = fuseCounter(believed, [...good, walkOf(shown(30.48) * 1.07)]);
+    expect(fused.observations).toHaveLength(5);
+    const bad = fused.residuals[4];
+    if (!bad) throw new Error('five residuals expected');
+    const explanation = explainResidual(fused, bad);
+    expect(explanation?.words).toMatch(
+      /this one would need the spool to be [\d.]+ mm smaller: not zeroed, or [\d.]+ m more/,
+    );
+    expect(explanation?.diameterChangeM).toBeLessThan(-0.002);
+    expect(explainResidual(fuseCounter(believed, [...good, late]), { ...bad, offSds: 1 })).toBeNull();
+  });
+
+  it('is asked about in its own terms', () => {
+    const turns: CounterObservation = { kind: 'turns', name: 't', turns: 100, reading: 40, betweenFlips: false };
+    const level: CounterObservation = {
+      kind: 'level',
+      name: 'l',
+      afterSegment: 2,
+      levelBelowRimM: 0.009,
+      levelSdM: 0.0003,
+      goneSinceM: [],
+    };
+    const fused = fuseCounter(believed, [walkOf(shown(30.48)), wound(0), wound(1), wound(2), turns, level]);
+    const words = fused.residuals
+      .slice(-2)
+      .map((each) => explainResidual(fused, { ...each, offSds: Math.sign(each.off) * 4 })?.words);
+    expect(words[0]).toMatch(/counts too (few|many) for so many turns/);
+    expect(words[1]).toMatch(/mm (higher|lower) than was read/);
+  });
+});

@@ -1,0 +1,195 @@
+import { EigenvalueDecomposition, Matrix } from 'ml-matrix';
+import type { Counter } from '../counter/counter';
+import type { JointErrors } from '../load/planLoad';
+import { fitToEvidence, type EvidenceGroup } from '../numerics/fitToEvidence';
+import type { Known } from '../provenance/source';
+import { requirePositive } from '../result';
+import { buildLoadedLine, type SegmentToLoad } from '../spool/loadedLine';
+import { predicted, sdOf, valueOf, type CounterObservation, type RealisedLoad } from './observations';
+
+/** A load and its counter as they are believed before any of the observations. */
+export interface BelievedLoad {
+  readonly arborDiameterM: Known;
+  readonly widthM: Known;
+  readonly fullDiameterM: Known;
+  /** Length that the counter takes one turn to be (m). */
+  readonly constantM: Known;
+  readonly counter: Pick<Counter, 'unitM' | 'display'>;
+  /** In order from the arbor, as they are now. */
+  readonly segments: readonly BelievedSegment[];
+  /** How the errors of dimensions, constant and lines go together; keys as plans use them. Null: independent. */
+  readonly joint: JointErrors | null;
+}
+
+export interface BelievedSegment extends SegmentToLoad {
+  readonly lineId: string;
+  /** Relative SD of the space that a metre takes, where `joint` does not name the line. */
+  readonly areaRelativeSd: number;
+  /** Relative SD of the length: small where it was measured, large where only counts say. */
+  readonly lengthRelativeSd: number;
+  /** How much it is stretched as it goes on, as a share of its relaxed length. */
+  readonly windingStrain: { readonly value: number; readonly sd: number };
+}
+
+/** How one observation agrees with all the others. */
+export interface CounterResidual {
+  readonly observation: CounterObservation;
+  /** What the estimate makes of it, in counts or metres of level. */
+  readonly expected: number;
+  /** Observed less expected, and the same in SDs of that observation alone. */
+  readonly off: number;
+  readonly offSds: number;
+}
+
+/** Everything known of a counter on one load, as one estimate. */
+export interface FusedCounter {
+  readonly counter: Pick<Counter, 'unitM' | 'display'>;
+  readonly observations: readonly CounterObservation[];
+  readonly constantM: Known;
+  readonly residuals: readonly CounterResidual[];
+  /**
+   * Best values of the unknowns, SDs and correlation of their errors, and what each mostly stands for. Before any
+   * evidence they are independent and 0 ± 1: principal axes of what may be off together.
+   */
+  readonly unknowns: readonly { readonly name: string; readonly value: number; readonly sd: number }[];
+  readonly correlation: readonly (readonly number[])[];
+  /** The load that a set of unknowns means. */
+  realise(unknowns: readonly number[]): RealisedLoad;
+  /** The load as it most likely is. */
+  readonly best: RealisedLoad;
+}
+
+/**
+ * Fuses walks, colours, spool turns, the winding log and levels into one estimate of constant, spool and line, by
+ * least squares weighted with the SD of each, from priors.
+ *
+ * @param believed the load beforehand
+ * @param observations of this very load
+ * @throws RangeError when the solver does not settle, which the priors exclude
+ */
+export function fuseCounter(believed: BelievedLoad, observations: readonly CounterObservation[]): FusedCounter {
+  const { counter } = believed;
+  requirePositive('fuseCounter', { unitM: counter.unitM, constantM: believed.constantM.value });
+  const { keys, names, axes } = axesOf(believed);
+  const realise = (unknowns: readonly number[]): RealisedLoad => {
+    const factor = (key: string): number => {
+      const at = keys.indexOf(key);
+      return Math.exp(axes.reduce((sum, axis, index) => sum + (axis[at] ?? 0) * (unknowns[index] ?? 0), 0));
+    };
+    const spool = {
+      arborDiameterM: believed.arborDiameterM.value * factor('arborDiameterM'),
+      widthM: believed.widthM.value * factor('widthM'),
+    };
+    const segments = believed.segments.map((segment) => ({
+      ...segment,
+      packing: segment.packing / factor(segment.lineId),
+      lengthM: segment.lengthM * factor(lengthKey(segment)),
+    }));
+    return {
+      line: buildLoadedLine(spool, segments),
+      strains: believed.segments.map((segment) => (1 + segment.windingStrain.value) * factor(stretchKey(segment)) - 1),
+      rimDiameterM: believed.fullDiameterM.value * factor('fullDiameterM'),
+      constantM: believed.constantM.value * factor('counter'),
+    };
+  };
+  const group: EvidenceGroup = {
+    dependsOn: axes.map((_, index) => index),
+    observations: observations.map((each) => ({
+      name: each.name,
+      value: valueOf(each, counter.display),
+      sd: sdOf(each, counter.display),
+    })),
+    predict: (unknowns) => {
+      const load = realise(unknowns);
+      return observations.map((each) => predicted(each, load, counter.unitM));
+    },
+  };
+  const fit = fitToEvidence(
+    axes.map(() => 1),
+    observations.length > 0 ? [group] : [],
+  );
+  if (!fit.ok) throw new RangeError(`fuseCounter: ${fit.message}`);
+  const { values, covariance, residuals } = fit.value;
+  const sds = covariance.map((row, index) => Math.sqrt(row[index] ?? NaN));
+  const best = realise(values);
+  const toConstant = axes.map((axis) => axis[keys.indexOf('counter')] ?? 0);
+  const constantVariance = toConstant.reduce(
+    (sum, a, i) => sum + toConstant.reduce((inner, b, j) => inner + a * b * (covariance[i]?.[j] ?? 0), 0),
+    0,
+  );
+  return {
+    counter,
+    observations,
+    constantM: {
+      value: best.constantM,
+      sd: best.constantM * Math.sqrt(Math.max(constantVariance, 0)),
+      source: observations.some((each) => each.kind !== 'level') ? 'measured' : believed.constantM.source,
+    },
+    residuals: observations.map((observation, index) => {
+      const expected = predicted(observation, best, counter.unitM);
+      const off = valueOf(observation, counter.display) - expected;
+      return { observation, expected, off, offSds: residuals[index] ?? NaN };
+    }),
+    unknowns: names.map((name, index) => ({ name, value: values[index] ?? 0, sd: sds[index] ?? NaN })),
+    correlation: covariance.map((row, i) => row.map((each, j) => each / ((sds[i] ?? NaN) * (sds[j] ?? NaN)))),
+    realise,
+    best,
+  };
+}
+
+const stretchKey = (segment: BelievedSegment): string => `stretch of ${segment.lineId}`;
+const lengthKey = (segment: BelievedSegment): string => `length of ${segment.id}`;
+
+/** Below this share of the largest axis, an axis is only the rounding of a correlation. */
+const NOTHING = 1e-10;
+
+/**
+ * The independent ways in which a load can be other than believed: principal axes of the covariance of logarithms.
+ * Segments of one line share its bulk.
+ */
+function axesOf(believed: BelievedLoad) {
+  const { joint, segments } = believed;
+  const sdIn = (key: string, sd: number): number => {
+    const at = joint?.keys.indexOf(key) ?? -1;
+    return at < 0 ? sd : (joint?.relativeSds[at] ?? NaN);
+  };
+  const of = ({ value, sd }: Known): number => sd / value;
+  const rows = new Map<string, { readonly name: string; readonly sd: number }>([
+    ['counter', { name: "the counter's constant", sd: of(believed.constantM) }],
+    ['arborDiameterM', { name: "the spool's arbor", sd: sdIn('arborDiameterM', of(believed.arborDiameterM)) }],
+    ['widthM', { name: "the spool's width", sd: sdIn('widthM', of(believed.widthM)) }],
+    ['fullDiameterM', { name: "the spool's rim", sd: sdIn('fullDiameterM', of(believed.fullDiameterM)) }],
+  ]);
+  for (const segment of segments.filter((each) => each.wound)) {
+    if (!rows.has(segment.lineId)) {
+      rows.set(segment.lineId, {
+        name: `the bulk of ${segment.name}`,
+        sd: sdIn(segment.lineId, segment.areaRelativeSd),
+      });
+    }
+    rows.set(stretchKey(segment), { name: `the stretch of ${segment.name}`, sd: segment.windingStrain.sd });
+    rows.set(lengthKey(segment), { name: `the length of ${segment.name}`, sd: segment.lengthRelativeSd });
+  }
+  const keys = [...rows.keys()];
+  const sds = keys.map((key) => rows.get(key)?.sd ?? 0);
+  const correlation = (a: string, b: string): number => {
+    if (a === b) return 1;
+    const [i, j] = [joint?.keys.indexOf(a) ?? -1, joint?.keys.indexOf(b) ?? -1];
+    return i < 0 || j < 0 ? 0 : (joint?.correlation[i]?.[j] ?? 0);
+  };
+  const covariance = keys.map((a, i) => keys.map((b, j) => (sds[i] ?? 0) * (sds[j] ?? 0) * correlation(a, b)));
+  const { realEigenvalues, eigenvectorMatrix } = new EigenvalueDecomposition(new Matrix(covariance), {
+    assumeSymmetric: true,
+  });
+  const largest = Math.max(...realEigenvalues);
+  const axes = realEigenvalues.flatMap((value, at) =>
+    value > NOTHING * largest ? [eigenvectorMatrix.getColumn(at).map((each) => each * Math.sqrt(value))] : [],
+  );
+  return { keys, axes, names: axes.map((axis) => rows.get(keys[mainOf(axis, sds)] ?? '')?.name ?? '') };
+}
+
+/** The unknown that moves most along an axis, in its own SDs. */
+function mainOf(axis: readonly number[], sds: readonly number[]): number {
+  const share = (index: number): number => Math.abs(axis[index] ?? 0) / Math.max(sds[index] ?? 0, 1e-12);
+  return axis.reduce((best, _, index) => (share(index) > share(best) ? index : best), 0);
+}

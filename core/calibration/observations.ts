@@ -1,0 +1,211 @@
+import type { Counter } from '../counter/counter';
+import { bisect } from '../numerics/bisect';
+import { buildLoadedLine, type LoadedLine } from '../spool/loadedLine';
+
+/**
+ * What was seen of a load and its counter, readings unwrapped:
+ * - tape: a walk along a tape, from zero
+ * - colour: a change of colour of known place at the tip while paying out, from zero
+ * - turns: spool turns by hand, or between two flips of a digit
+ * - wound: counts that a segment, or the colours of it, took while going on. They come off again, whatever packing
+ *   or constant
+ * - level: a level under the rim with the end of a segment just on
+ */
+export type CounterObservation = LengthObservation | TurnsObservation | WoundObservation | LevelObservation;
+
+export interface LengthObservation {
+  readonly kind: 'tape' | 'colour';
+  readonly name: string;
+  /** Wound line off the spool (m), and the SD of its error. */
+  readonly trueLengthM: number;
+  readonly lengthSdM: number;
+  readonly reading: number;
+  /** Line gone from each segment since (m), negative where line was put on; in the order of the segments. */
+  readonly goneSinceM: readonly number[];
+}
+
+export interface TurnsObservation {
+  readonly kind: 'turns';
+  readonly name: string;
+  readonly turns: number;
+  readonly reading: number;
+  /** Counted from a flip of the last digit to another, which leaves out the whole count at both ends. */
+  readonly betweenFlips: boolean;
+}
+
+export interface WoundObservation {
+  readonly kind: 'wound';
+  readonly name: string;
+  readonly segment: number;
+  /** Which part of the segment, as shares of its length from its inner end. */
+  readonly fromShare: number;
+  readonly toShare: number;
+  readonly reading: number;
+  readonly goneSinceM: readonly number[];
+}
+
+export interface LevelObservation {
+  readonly kind: 'level';
+  readonly name: string;
+  readonly afterSegment: number;
+  readonly levelBelowRimM: number;
+  readonly levelSdM: number;
+  readonly goneSinceM: readonly number[];
+}
+
+/** SD of one walk's tape and mark errors together (m): 2 in, common practice, no source. */
+export const TAPE_SD_M = 0.0508;
+
+/** SD of a reading to the whole count, in counts. */
+export const WHOLE_COUNT_SD = Math.sqrt(1 / 12);
+
+/** SD of a digit's flip, in counts, and of a hand's turn, in turns (from memory). */
+const FLIP_SD = 0.08;
+const TURN_SD = 0.02;
+
+/** Counts by which a hand stops off the mark (from memory). */
+const STOP_SD = 0.5;
+
+/** Relative SD by which a segment's turns depart from those of a smooth spool, from the layer by layer simulation. */
+const LAY_RELATIVE_SD = 0.001;
+
+/**
+ * Relative SD by which a reel laid turn by turn departs from a smooth one over a length off it, from the layer by
+ * layer simulation: 0.06 % beyond 30 m, 0.6 % at 3 m.
+ */
+export function layerStepSd(lengthM: number): number {
+  return 0.0006 * Math.max(1, 30 / Math.max(lengthM, 0.3));
+}
+
+/** What an observation says, in counts or, for a level, in metres; a truncating display shows half a count less. */
+export function valueOf(observation: CounterObservation, display: Counter['display']): number {
+  if (observation.kind === 'level') return observation.levelBelowRimM;
+  // Between two zeros, as turns and winding are counted, the half counts cancel.
+  if (observation.kind === 'turns' || observation.kind === 'wound' || display === 'rounds') return observation.reading;
+  return observation.reading + (display === 'truncates' ? 0.5 : 0.25);
+}
+
+/** SD of an observation from its own errors alone, in its own unit. */
+export function sdOf(observation: CounterObservation, display: Counter['display']): number {
+  switch (observation.kind) {
+    case 'level':
+      return observation.levelSdM;
+    case 'turns': {
+      const ends = observation.betweenFlips ? FLIP_SD * Math.SQRT2 : WHOLE_COUNT_SD;
+      return Math.hypot(ends, (observation.reading * TURN_SD) / observation.turns);
+    }
+    case 'wound':
+      return Math.hypot(STOP_SD, WHOLE_COUNT_SD, observation.reading * LAY_RELATIVE_SD);
+    default: {
+      const { trueLengthM, lengthSdM, reading } = observation;
+      const unsure = display === 'unknown' ? 0.25 : 0;
+      return Math.hypot(
+        WHOLE_COUNT_SD,
+        unsure,
+        (lengthSdM * reading) / trueLengthM,
+        reading * layerStepSd(trueLengthM),
+      );
+    }
+  }
+}
+
+/** A load and its counter as a set of unknowns makes them. */
+export interface RealisedLoad {
+  readonly line: LoadedLine;
+  /** How much each segment is stretched as it lies on the spool: it takes so much more turns than it is long. */
+  readonly strains: readonly number[];
+  readonly rimDiameterM: number;
+  /** Length that the counter takes one turn to be (m). */
+  readonly constantM: number;
+}
+
+/** What an observation would have been if the load were as realised, in the unit of `valueOf`. */
+export function predicted(observation: CounterObservation, load: RealisedLoad, unitM: number): number {
+  if (observation.kind === 'turns') return (observation.turns * load.constantM) / unitM;
+  const then = { ...load, line: withGone(load.line, observation.goneSinceM) };
+  if (observation.kind === 'level') {
+    const outerM = then.line.segments[observation.afterSegment]?.outerDiameterM ?? NaN;
+    return (load.rimDiameterM - outerM) / 2;
+  }
+  if (observation.kind === 'wound') {
+    const { segment, fromShare, toShare } = observation;
+    const turns = turnsOfPart(then.line, segment, toShare) - turnsOfPart(then.line, segment, fromShare);
+    return (turns * (1 + (load.strains[segment] ?? 0)) * load.constantM) / unitM;
+  }
+  return countsAt(then, observation.trueLengthM, unitM);
+}
+
+/**
+ * Counts that a length off the spool makes, unwrapped and not rounded. All of the wound line, where more is asked.
+ *
+ * @param load the line with its winding strains, and the counter's constant
+ * @param paidOutM relaxed length off the spool (m)
+ * @param unitM length of one count (m)
+ */
+export function countsAt(
+  load: Pick<RealisedLoad, 'line' | 'strains' | 'constantM'>,
+  paidOutM: number,
+  unitM: number,
+): number {
+  let leftM = paidOutM;
+  let turns = 0;
+  for (let index = load.line.segments.length - 1; index >= 0 && leftM > 0; index -= 1) {
+    const segment = load.line.segments[index];
+    if (!segment?.wound) continue;
+    const part = segment.turns - turnsOfPart(load.line, index, 1 - Math.min(1, leftM / segment.lengthM));
+    turns += part * (1 + (load.strains[index] ?? 0));
+    leftM -= segment.lengthM;
+  }
+  return (turns * load.constantM) / unitM;
+}
+
+/**
+ * The relaxed length off the spool at which the counter shows so many counts (m); null beyond the wound line.
+ *
+ * @param counts unwrapped, from zero
+ */
+export function lengthAtCounts(load: RealisedLoad, counts: number, unitM: number): number | null {
+  const { woundLengthM } = load.line;
+  const root = bisect((lengthM) => countsAt(load, lengthM, unitM) - counts, 0, woundLengthM, 1e-4);
+  return root.ok ? root.value.root : null;
+}
+
+/** Turns of a segment's inner part, a share of its length. */
+function turnsOfPart(line: LoadedLine, index: number, share: number): number {
+  const segment = line.segments[index];
+  if (!segment) return NaN;
+  const innerM = segment.innerDiameterM;
+  const { widthM } = line.spool;
+  const thereM = Math.sqrt(innerM ** 2 + (4 * segment.areaM2 * segment.lengthM * share) / (Math.PI * widthM));
+  return ((thereM - innerM) * widthM) / (2 * segment.areaM2);
+}
+
+/** The line as it was before so much was gone from each segment. */
+export function withGone(line: LoadedLine, goneM: readonly number[]): LoadedLine {
+  if (goneM.every((each) => each === 0)) return line;
+  return buildLoadedLine(
+    line.spool,
+    line.segments.map((segment, index) => ({
+      ...segment,
+      lengthM: Math.max(segment.lengthM + (goneM[index] ?? 0), 0.01),
+    })),
+  );
+}
+
+/**
+ * The line with plain line stripped from (or added to) its outermost wound segment.
+ *
+ * @param line loaded line
+ * @param strippedM length to take off (m), negative to add
+ * @throws RangeError when that would use up the whole segment
+ */
+export function withTopStripped(line: LoadedLine, strippedM: number): LoadedLine {
+  const top = line.segments.findLastIndex((segment) => segment.wound);
+  if ((line.segments[top]?.lengthM ?? 0) - strippedM <= 0) {
+    throw new RangeError(`withTopStripped: ${strippedM} m is more than the outermost wound segment`);
+  }
+  return withGone(
+    line,
+    line.segments.map((_, index) => (index === top ? -strippedM : 0)),
+  );
+}

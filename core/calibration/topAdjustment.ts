@@ -1,0 +1,101 @@
+import { bisect } from '../numerics/bisect';
+import { PLUS_MINUS_SDS, propagate } from '../numerics/propagate';
+import type { Figure } from '../provenance/figure';
+import { failure, requirePositive, success, type Outcome } from '../result';
+import type { FusedCounter } from './fuseCounter';
+import { countsAt, withTopStripped } from './observations';
+
+export interface TopAdjustment {
+  /** Plain line to take off (m); negative means add. */
+  readonly stripM: Figure;
+  /** What the counter should show at the same true length afterwards, in counts. */
+  readonly expectedReading: number;
+}
+
+export type AdviceProblem = 'top-too-short' | 'past-the-rim' | 'already-true';
+
+/** Counts within which a reading cannot be told from true. */
+const TRUE_WITHIN_COUNTS = 0.5;
+
+/**
+ * How much plain line to take off or put on at the top so that the counter tells the truth at a length. Reading low
+ * means that the spool is too full (each turn takes too much): strip. Reading high: add.
+ *
+ * The ± is that of the estimate behind it: with one walk, an error in the spool's size largely cancels and one in
+ * the line's thickness does not; each further walk narrows both.
+ *
+ * @param fused everything known of the counter on the line as it is now
+ * @param lengthM true length at which it is to be true (m off the spool)
+ * @param limitDiameterM wound diameter that must not be passed (m)
+ * @param wantedCounts what it is to read there; the truth unless reels are to agree on something else
+ * @returns the adjustment; or why there is none: 'already-true', 'top-too-short' (the top shot would be lost: use
+ *   the card) or 'past-the-rim' (figures: `mostM`, what can be added, and `readingAtRim`)
+ */
+export function topAdjustment(
+  fused: FusedCounter,
+  lengthM: number,
+  limitDiameterM: number,
+  wantedCounts = lengthM / fused.counter.unitM,
+): Outcome<TopAdjustment, AdviceProblem> {
+  requirePositive('topAdjustment', { lengthM, limitDiameterM, wantedCounts });
+  const { unitM } = fused.counter;
+  if (Math.abs(countsAt(fused.best, lengthM, unitM) - wantedCounts) <= TRUE_WITHIN_COUNTS) {
+    return failure('already-true', 'The counter is true here to within its own whole count.', { wantedCounts });
+  }
+  const solve = (unknowns: readonly number[]): Outcome<number, AdviceProblem> => {
+    const load = fused.realise(unknowns);
+    const { line } = load;
+    const top = line.segments.findLast((segment) => segment.wound);
+    // Stripping may use the top segment up to its last centimetre, but never more than leaves the walk its length;
+    // adding may triple the line.
+    const most = Math.min((top?.lengthM ?? 0) - 0.01, line.woundLengthM - lengthM);
+    const off = (stripM: number): number =>
+      countsAt({ ...load, line: withTopStripped(line, stripM) }, lengthM, unitM) - wantedCounts;
+    const root = bisect(off, -2 * line.woundLengthM, Math.max(most, 0), 1e-4);
+    return root.ok
+      ? success(root.value.root)
+      : failure('top-too-short', 'Even without its whole top line this spool would still read low.', { most });
+  };
+  const answer = solve(fused.unknowns.map((unknown) => unknown.value));
+  if (!answer.ok) return answer;
+  const stripM = answer.value;
+  if (withTopStripped(fused.best.line, stripM).fullDiameterM > limitDiameterM) {
+    return pastTheRim(fused, lengthM, limitDiameterM, stripM);
+  }
+  const spread = propagate(
+    fused.unknowns,
+    (unknowns) => {
+      const outcome = solve(unknowns);
+      return [outcome.ok ? outcome.value : stripM];
+    },
+    fused.correlation,
+  );
+  return success({
+    stripM: {
+      value: stripM,
+      plusMinus: PLUS_MINUS_SDS * (spread.sds[0] ?? NaN),
+      mainlyFrom: spread.largestContributors[0] ?? null,
+    },
+    expectedReading: wantedCounts,
+  });
+}
+
+function pastTheRim(
+  { best, counter }: FusedCounter,
+  lengthM: number,
+  limitDiameterM: number,
+  wantedStripM: number,
+): Outcome<TopAdjustment, AdviceProblem> {
+  const room = bisect(
+    (addM) => withTopStripped(best.line, -addM).fullDiameterM - limitDiameterM,
+    0,
+    Math.max(-wantedStripM, 1e-3),
+    1e-3,
+  );
+  const mostM = room.ok ? room.value.root : 0;
+  return failure('past-the-rim', 'Adding that much line would overfill the spool: leave it and use the card.', {
+    mostM,
+    wantedM: -wantedStripM,
+    readingAtRim: countsAt({ ...best, line: withTopStripped(best.line, -mostM) }, lengthM, counter.unitM),
+  });
+}
