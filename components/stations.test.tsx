@@ -38,10 +38,56 @@ describe('the Count station', () => {
     expect(screen.getByText(/This reel has no counter/)).toBeInTheDocument();
   });
 
-  it('foretells the reading before a walk, from the maker’s word and named as such', () => {
+  it('needs no walk where the winding was logged, and says what it rests on', () => {
     renderRig(woundRig(), <CountStation />);
-    expect(screen.getByText(/expected at a true 30\.5 m/)).toBeInTheDocument();
-    expect(screen.getByText(/the maker's statement of the counter/)).toBeInTheDocument();
+    expect(screen.getAllByText(/at a true 30\.5 m/)[0]).toBeInTheDocument();
+    expect(screen.getByText(/No walk is needed: the winding was logged/)).toBeInTheDocument();
+    expect(screen.getByRole('button', { name: 'Accept, with the table' })).toBeEnabled();
+    const rests = within(screen.getByRole('region', { name: 'What it rests on' }));
+    expect(rests.getByText(/the maker says 174/)).toBeInTheDocument();
+    expect(rests.getByRole('row', { name: /Lead core going on/ })).toBeInTheDocument();
+  });
+
+  it('names a walk that does not fit, and keeps it', () => {
+    renderRig({ ...woundRig(), trials: [trial(31), trial(36, 30, '2026-03-01T12:00:00.000Z')] }, <CountStation />);
+    expect(screen.getAllByText(/Does not fit: this one would need the spool to be/)).toHaveLength(2);
+    expect(screen.getByRole('img', { name: /Tests one after another: 3\.3 %, 20\.0 % off true/ })).toBeInTheDocument();
+  });
+
+  it('asks once how the display rounds, and what hangs from the tip', async () => {
+    const rig = woundRig();
+    const unknown = rig.reel.counter && { ...rig.reel.counter, display: 'unknown' as const };
+    renderRig({ ...rig, reel: { ...rig.reel, counter: unknown } }, <CountStation />);
+    fireEvent.click(screen.getByRole('button', { name: /it cuts off/ }));
+    await waitFor(() => expect(sent.at(-1)).toMatchObject({ body: { display: 'truncates' } }));
+    fireEvent.click(screen.getByRole('button', { name: 'Count it' }));
+    await waitFor(() => expect(sent.at(-1)).toMatchObject({ body: { hangM: 0.34 } }));
+  });
+
+  it('takes colours at the tip and spool turns', async () => {
+    renderRig(woundRig(), <CountStation />);
+    fireEvent.change(screen.getByLabelText('Test it by'), { target: { value: 'colour' } });
+    fireEvent.change(screen.getByLabelText('Counter reads'), { target: { value: '71' } });
+    fireEvent.click(screen.getByRole('button', { name: 'Record this colour' }));
+    await waitFor(() =>
+      expect(sent.at(-1)).toMatchObject({ body: { kind: 'colour', segmentId: 's1', coloursOut: 1 } }),
+    );
+    fireEvent.change(screen.getByLabelText('Test it by'), { target: { value: 'turns' } });
+    fireEvent.change(screen.getByLabelText('Counter moved by'), { target: { value: '17' } });
+    fireEvent.click(screen.getByRole('button', { name: 'Record these turns' }));
+    await waitFor(() => expect(sent.at(-1)).toMatchObject({ body: { kind: 'turns', turns: 100, betweenFlips: true } }));
+  });
+
+  it('is walked at arm’s length: digits, arrows, space, Escape', async () => {
+    renderRig(woundRig(), <CountStation />);
+    fireEvent.click(screen.getByRole('button', { name: 'Bench mode' }));
+    const bench = screen.getByRole('dialog');
+    for (const key of ['2', '9', 'ArrowUp', 'ArrowUp', 'ArrowDown']) fireEvent.keyDown(bench, { key });
+    expect(screen.getByTestId('walk-reading')).toHaveTextContent('030');
+    fireEvent.keyDown(bench, { key: ' ' });
+    await waitFor(() => expect(sent.at(-1)).toMatchObject({ body: { kind: 'tape', reading: 30 } }));
+    fireEvent.keyDown(bench, { key: 'Escape' });
+    expect(screen.queryByRole('dialog')).toBeNull();
   });
 
   it('reads low: too full, strip; the amount has its ± and what to expect next', () => {
@@ -87,6 +133,7 @@ describe('the Count station', () => {
     fireEvent.click(screen.getByRole('button', { name: 'Record this walk' }));
     await waitFor(() => expect(sent).toHaveLength(1));
     expect(sent[0]?.body).toEqual({
+      kind: 'tape',
       loadId: 'load',
       trueLengthM: expect.closeTo(30.48, 9),
       reading: 31,

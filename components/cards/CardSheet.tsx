@@ -67,19 +67,27 @@ export function CardRows({
   at,
   rows,
   foot,
+  headSize = 2.9,
+  boldFrom = 1,
+  boldTo = 1,
 }: {
   heads: readonly string[];
+  /** Size of the heads (mm), and the columns that carry the figures. */
+  headSize?: number;
+  boldFrom?: number;
+  boldTo?: number;
   /** Where each column begins (mm). */
   at: readonly number[];
   rows: readonly CardRow[];
-  foot: string;
+  /** Lines under the table. */
+  foot: readonly string[];
 }) {
   const step = Math.min(7, (BOTTOM - TOP - 4) / Math.max(rows.length, 1));
   const size = Math.min(4.2, step * 0.72);
   return (
     <>
       {heads.map((head, index) => (
-        <text key={head} x={at[index]} y={TOP} fontSize={2.9} fill="#43555d">
+        <text key={head} x={at[index]} y={TOP} fontSize={headSize} fill="#43555d">
           {head}
         </text>
       ))}
@@ -94,7 +102,7 @@ export function CardRows({
                 x={at[column]}
                 y={y}
                 fontSize={column === row.cells.length - 1 ? size * 0.72 : size}
-                fontWeight={row.strong || column === 1 ? 700 : 400}
+                fontWeight={row.strong || (column >= boldFrom && column <= boldTo) ? 700 : 400}
                 fill="#14232b"
               >
                 {cell}
@@ -104,9 +112,11 @@ export function CardRows({
           </g>
         );
       })}
-      <text x={5} y={144} fontSize={2.5} fill="#43555d">
-        {foot}
-      </text>
+      {foot.map((words, index) => (
+        <text key={words} x={5} y={142 + 3.2 * index} fontSize={2.5} fill="#43555d">
+          {words}
+        </text>
+      ))}
     </>
   );
 }

@@ -44,7 +44,7 @@ export function RodCard() {
       format.length(mark.lengthOutM),
       String(Math.round(mark.reading.value)),
       `±${mark.reading.plusMinus.toFixed(mark.reading.plusMinus < 10 ? 1 : 0)}`,
-      mark.name,
+      shortMark(mark.kind, mark.name),
     ],
   }));
   const day = record.readAt.slice(0, 10);
@@ -58,8 +58,27 @@ export function RodCard() {
         line={`${record.boat.name} · ${record.reel.name}`}
         label={`Card of ${record.name}: ${rows.map((row) => `${row.cells[0]} reads ${row.cells[1]}`).join('; ')}`}
       >
-        <CardRows heads={HEADS} at={[5, 34, 49, 59]} rows={rows} foot={`${day}. From the hook; ± 95 %.${stale}`} />
+        <CardRows
+          heads={HEADS}
+          at={[5, 34, 49, 59]}
+          rows={rows}
+          foot={[`${day}. From the hook; ± 95 %.`, ...(stale ? [shortened(`Not confirmed:${stale}`, 72)] : [])]}
+        />
       </CardSheet>
     </div>
   );
+}
+
+/** Letters that fit beside the figures. */
+const MARK_LETTERS = 27;
+
+function shortened(words: string, letters: number): string {
+  return words.length <= letters ? words : `${words.slice(0, letters - 1)}…`;
+}
+
+/** A mark in as few words as a card has room for: what has just left the tip. */
+function shortMark(kind: 'length' | 'join' | 'colour', name: string): string {
+  if (kind === 'length') return '';
+  if (kind === 'join') return shortened(`${name.split(' out,')[0]} out`, MARK_LETTERS);
+  return shortened(name.slice(name.lastIndexOf(':') + 2).replace(' is out', ' out'), MARK_LETTERS);
 }

@@ -66,7 +66,7 @@ function Row({ fused, residual }: { fused: FusedCounter; residual: CounterResidu
         </td>
         <td className="figures py-1 pr-2">{shown(expected)}</td>
         <td className={`figures py-1 ${explanation ? 'font-bold text-stop' : ''}`}>
-          {offSds.toFixed(1).replace('-', '−')} SD
+          {(Math.abs(offSds) < 0.05 ? 0 : offSds).toFixed(1).replace('-', '−')} SD
         </td>
       </tr>
       {explanation && (

@@ -134,7 +134,7 @@ export function FleetPage({
 function actionWords(action: FleetAction, length: (valueM: number, plusMinusM?: number) => string): string {
   switch (action.kind) {
     case 'none':
-      return 'nothing: it is within half a per cent';
+      return 'nothing: it is right to half a count or half a per cent';
     case 'strip':
       return `strip ${length(action.lengthM.value, action.lengthM.plusMinus)}`;
     case 'add':

@@ -37,7 +37,13 @@ export function HelmCard({ boatName, views }: { boatName: string; views: readonl
   }, [rods, units.length, format]);
   if (rods.length === 0) return null;
   const step = 78 / rods.length;
-  const short = (name: string): string => name.split(/[ ,]+/).slice(-2).join(' ').slice(0, 12);
+  // The place of a rod on the boat stands at the end of its name.
+  const letters = Math.floor(step / 1.5);
+  const short = (name: string): string =>
+    name
+      .slice(name.lastIndexOf(',') + 1)
+      .trim()
+      .slice(0, letters);
   const heads = ['true', ...rods.map((view) => short(view.record.name))];
   return (
     <section aria-label="Card for the helm" className="flex flex-col gap-3">
@@ -58,7 +64,12 @@ export function HelmCard({ boatName, views }: { boatName: string; views: readonl
           heads={heads}
           at={[5, ...rods.map((_, index) => 22 + index * step)]}
           rows={rows}
-          foot={`From the hook. The ± stands on each rod's own card.${views.length > MOST_RODS ? ` The first ${MOST_RODS} rods.` : ''}`}
+          headSize={2.4}
+          boldTo={rods.length}
+          foot={[
+            "From the hook. The ± stands on each rod's own card.",
+            ...(views.length > MOST_RODS ? [`The first ${MOST_RODS} of ${views.length} rods.`] : []),
+          ]}
         />
       </CardSheet>
     </section>

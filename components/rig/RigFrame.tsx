@@ -10,7 +10,7 @@ import { lineScale } from '@/components/line/lineScale';
 import { Ribbon } from '@/components/line/Ribbon';
 import { exaggeration } from '@/components/line/RibbonBands';
 import { ribbonBands } from '@/components/line/ribbonBands';
-import { joinsPath, rigPath, STATION_NAMES, stationPath } from '@/components/shell/places';
+import { cardPath, joinsPath, rigPath, STATION_NAMES, stationPath } from '@/components/shell/places';
 import { StateMark } from '@/components/ui/StateMark';
 import { useRig } from './RigProvider';
 
@@ -52,6 +52,7 @@ function StationTabs() {
 /** The line over every station of a rig: tabs, ribbon, cursor. */
 export function RigFrame({ children }: { children: ReactNode }) {
   const { record, view, cursorM, setCursorM } = useRig();
+  const isCard = usePathname() === cardPath(record.boat.id, record.id);
   const cursor = { lengthM: cursorM, moveTo: setCursorM };
   const factor = view ? exaggeration(ribbonBands(view), lineScale(view.current.line, 960)) : 0;
   return (
@@ -65,7 +66,7 @@ export function RigFrame({ children }: { children: ReactNode }) {
           </p>
         </div>
         <StationTabs />
-        {view && (
+        {view && !isCard && (
           <section aria-label="The line" className="my-3">
             <div className="hidden sm:block">
               <Ribbon view={view} orientation="lying" cursor={cursor} />

@@ -1,4 +1,6 @@
 import type { ComputeKind } from '../kind';
+import { calibrate } from './calibrate';
+import { correctionTable } from './correctionTable';
 import { cutList } from './cutList';
 import { dragTarget } from './dragTarget';
 import { loadPlan } from './loadPlan';
@@ -11,6 +13,8 @@ export const COMPUTE_KINDS: readonly ComputeKind[] = [
   payoutTable,
   reelFit,
   cutList,
+  calibrate,
+  correctionTable,
   strengthSummary,
   dragTarget,
 ];

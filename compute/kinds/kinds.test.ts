@@ -211,3 +211,56 @@ describe('cut-list', () => {
     expect(kind('cut-list').run(twice)).toMatchObject({ ok: false, fields: [{ path: 'pieces' }] });
   });
 });
+
+describe('calibrate and correction-table', () => {
+  const COUNTED = kind('calibrate').example as { segments: { lengthM: number }[]; trials: object[] };
+
+  it('find the constant that made the readings, and how the counter runs from there', () => {
+    const turns = { kind: 'turns', turns: 200, reading: (200 * 0.181) / 0.3048, betweenFlips: true };
+    const found = value('calibrate', { ...COUNTED, trials: [turns] }) as unknown as {
+      constantM: { value: number; plusMinus: number };
+      errorAt: { lengthM: number; reading: number; error: number }[];
+      advice: { card: boolean; reload: object };
+    };
+    expect(Math.abs(found.constantM.value - 0.181)).toBeLessThan(found.constantM.plusMinus);
+    expect(found.constantM.plusMinus).toBeLessThan(0.001);
+    // Near the arbor a turn takes far less line, so the counter reads ever higher.
+    expect(found.errorAt.at(-1)?.error).toBeGreaterThan(found.errorAt[2]?.error ?? 0);
+    expect(found.advice.card).toBe(true);
+    const back = value('correction-table', {
+      ...COUNTED,
+      trials: [turns],
+      lengthsM: [40],
+      readings: [found.errorAt[3]?.reading],
+    });
+    expect(back.lengthAt).toMatchObject([{ lengthM: expect.closeTo(found.errorAt[3]?.lengthM ?? 0, 2) as number }]);
+  });
+
+  it('name a contradictory trial, and put stripped line back for those before it', () => {
+    const walk = (reading: number, strippedBeforeM = 0) => ({
+      kind: 'tape',
+      trueLengthM: 30.48,
+      reading,
+      strippedBeforeM,
+    });
+    const { residuals } = value('calibrate', {
+      ...COUNTED,
+      trials: [walk(93), walk(95, 20), walk(120)],
+    }) as unknown as {
+      residuals: { explanation: string | null }[];
+    };
+    expect(residuals.at(-1)?.explanation).toMatch(/this one would need the spool to be/);
+  });
+
+  it('refuse a trial longer than the line, a missing length, a kind without its measure', () => {
+    const fieldOf = (change: object): string | undefined => {
+      const result = kind('calibrate').run({ ...COUNTED, ...change });
+      return result.ok ? undefined : result.fields[0]?.path;
+    };
+    expect(fieldOf({ trials: [{ kind: 'tape', trueLengthM: 900, reading: 90 }] })).toBe('trials[0].trueLengthM');
+    expect(fieldOf({ trials: [{ kind: 'turns', reading: 90 }] })).toBe('trials[0].turns');
+    expect(fieldOf({ segments: COUNTED.segments.map((each) => ({ ...each, lengthM: null })) })).toMatch(
+      /^segments\[\d\]/,
+    );
+  });
+});

@@ -136,7 +136,7 @@ export function predicted(observation: CounterObservation, load: RealisedLoad, u
 }
 
 /**
- * Counts that a length off the spool makes, unwrapped and not rounded. All of the wound line, where more is asked.
+ * Counts that a length off the spool makes, unwrapped and not rounded.
  *
  * @param load the line with its winding strains, and the counter's constant
  * @param paidOutM relaxed length off the spool (m)
@@ -156,6 +156,8 @@ export function countsAt(
     turns += part * (1 + (load.strains[index] ?? 0));
     leftM -= segment.lengthM;
   }
+  // A line that is a little longer than the estimate has it goes on at the last turn's rate.
+  if (leftM > 0) turns += leftM / (Math.PI * load.line.spool.arborDiameterM);
   return (turns * load.constantM) / unitM;
 }
 

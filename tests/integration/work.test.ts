@@ -65,7 +65,7 @@ describe('a stack', () => {
       status: 422,
       fields: [{ path: 'segments', message: expect.stringContaining('would fit with') }],
     });
-    expect(await record()).toEqual(before);
+    expect({ ...(await record()), readAt: '' }).toEqual({ ...before, readAt: '' });
   });
 
   it('is refused when all lengths are given and stand above the rim', async () => {

@@ -1,0 +1,119 @@
+import { z } from 'zod';
+import { fuseCounter, type FusedCounter } from '../core/calibration/fuseCounter';
+import { TAPE_SD_M, type CounterObservation } from '../core/calibration/observations';
+import { LEVEL_SD_M, MEASURED_LENGTH_RELATIVE_SD } from '../core/load/defaults';
+import type { LoadedReelRequest } from './planRequest';
+import { counterSchema, positive, reelSchema, segmentsSchema } from './requestSchemas';
+
+const reading = z.number().positive('a reading is above zero').max(999_999).describe('unwrapped counts, from zero');
+const strippedBeforeM = z
+  .number()
+  .min(-5000)
+  .max(5000)
+  .default(0)
+  .describe('plain line taken off since the trial before');
+const trueLengthM = positive(5000, 'the true length in metres');
+
+export const trialSchema = z.discriminatedUnion('kind', [
+  z.strictObject({ kind: z.literal('tape'), trueLengthM, reading, strippedBeforeM }),
+  z.strictObject({ kind: z.literal('colour'), trueLengthM, reading, strippedBeforeM }),
+  z.strictObject({ kind: z.literal('windingMark'), trueLengthM, reading, strippedBeforeM }),
+  z.strictObject({
+    kind: z.literal('turns'),
+    turns: positive(10_000, 'the number of turns'),
+    reading,
+    betweenFlips: z.boolean().default(false),
+    strippedBeforeM,
+  }),
+]);
+
+/** A loaded reel with a counter, all lengths given, and what was seen of it; the line as it is at the last trial. */
+export const countedShape = {
+  reel: reelSchema,
+  counter: counterSchema,
+  segments: segmentsSchema,
+  levelBelowRimM: z.number().min(-0.02).max(0.2).nullable().default(null).describe('as measured with everything on'),
+  trials: z.array(trialSchema).max(100).default([]),
+};
+
+export interface CountedRequest extends LoadedReelRequest {
+  readonly counter: NonNullable<LoadedReelRequest['counter']>;
+  readonly levelBelowRimM: number | null;
+  readonly trials: readonly z.output<typeof trialSchema>[];
+}
+
+/** Says what is wrong with a counted load beyond its single figures: lengths that are missing or longer than there is. */
+export function refineCounted(request: CountedRequest, context: z.RefinementCtx): void {
+  const issue = (path: (string | number)[], message: string): void =>
+    context.addIssue({ code: 'custom', path, message });
+  request.segments.forEach((segment, index) => {
+    if (segment.lengthM === null)
+      issue(['segments', index, 'lengthM'], 'every length is needed: the line is on the spool');
+  });
+  const woundM = request.segments.reduce((sum, each) => sum + (each.wound ? (each.lengthM ?? 0) : 0), 0);
+  const strippedM = request.trials.reduce((sum, each) => sum + Math.max(0, each.strippedBeforeM), 0);
+  request.trials.forEach((trial, index) => {
+    if (trial.kind !== 'turns' && trial.trueLengthM > woundM + strippedM) {
+      issue(['trials', index, 'trueLengthM'], 'that is more line than is wound');
+    }
+  });
+}
+
+/** Fuses a request's trials into one estimate. */
+export function fuseRequest(request: CountedRequest): FusedCounter {
+  const { reel, counter, segments } = request;
+  const measured = (value: number, sd: number) => ({ value, sd: Math.max(sd, 1e-9), source: 'measured' }) as const;
+  const top = segments.findLastIndex((segment) => segment.wound);
+  const gone = (strippedM: number): readonly number[] => segments.map((_, index) => (index === top ? strippedM : 0));
+  return fuseCounter(
+    {
+      arborDiameterM: measured(reel.arborDiameterM, reel.diameterSdM),
+      widthM: measured(reel.widthM, reel.diameterSdM),
+      fullDiameterM: measured(reel.fullDiameterM, reel.diameterSdM),
+      constantM: { ...measured(counter.lengthPerTurnM, counter.lengthPerTurnSdM), source: 'maker' },
+      counter,
+      joint: null,
+      segments: segments.map((segment, index) => ({
+        ...segment,
+        id: String(index),
+        lineId: `${segment.name} ${segment.lineDiameterM}`,
+        lengthM: segment.lengthM ?? NaN,
+        areaRelativeSd: Math.hypot(
+          2 * ((segment.lineDiameterSdM ?? 0.05 * segment.lineDiameterM) / segment.lineDiameterM),
+          segment.packingSd / segment.packing,
+        ),
+        lengthRelativeSd: MEASURED_LENGTH_RELATIVE_SD,
+        windingStrain: { value: 0, sd: 0.003 },
+      })),
+    },
+    [
+      ...request.trials.map((trial, index): CounterObservation => {
+        const name = `${trial.kind} ${index + 1}`;
+        if (trial.kind === 'turns') return { ...trial, name };
+        const strippedM = request.trials.slice(index + 1).reduce((sum, later) => sum + later.strippedBeforeM, 0);
+        const lengthSdM = trial.kind === 'tape' ? TAPE_SD_M : MEASURED_LENGTH_RELATIVE_SD * trial.trueLengthM;
+        const { trueLengthM: lengthM, reading: counts } = trial;
+        const kind = trial.kind === 'tape' ? 'tape' : 'colour';
+        return { kind, name, trueLengthM: lengthM, lengthSdM, reading: counts, goneSinceM: gone(strippedM) };
+      }),
+      ...(request.levelBelowRimM === null
+        ? []
+        : [
+            {
+              kind: 'level' as const,
+              name: 'level',
+              afterSegment: top,
+              levelBelowRimM: request.levelBelowRimM,
+              levelSdM: LEVEL_SD_M,
+              goneSinceM: gone(0),
+            },
+          ]),
+    ],
+  );
+}
+
+/** Round lengths along a line for a table: twenty from its outer end. */
+export function tableLengths(fused: FusedCounter): readonly number[] {
+  const { woundLengthM } = fused.best.line;
+  return Array.from({ length: 20 }, (_, index) => (woundLengthM * (index + 1)) / 20);
+}
