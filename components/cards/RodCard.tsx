@@ -2,7 +2,8 @@
 
 import { ticks } from 'd3-array';
 import { useMemo, useRef } from 'react';
-import { countMarks } from '@/core/rig/countMarks';
+import { countMarks, type CountMark } from '@/core/rig/countMarks';
+import type { RigView } from '@/core/rig/rigView';
 import { fromSi, toSi } from '@/core/units/units';
 import { useRig } from '@/components/rig/RigProvider';
 import { useUnits } from '@/components/units/UnitsProvider';
@@ -16,18 +17,7 @@ export function RodCard() {
   const { record, view, states } = useRig();
   const { units, format } = useUnits();
   const sheet = useRef<SVGSVGElement>(null);
-  const marks = useMemo(() => {
-    if (!view?.counter) return [];
-    const end = Math.min(
-      fromSi('length', view.current.line.totalLengthM, units.length),
-      fromSi('length', 120, units.length),
-    );
-    const rounds = ticks(0, end, 10).filter((value) => value > 0);
-    return countMarks(
-      view,
-      rounds.map((value) => toSi('length', value, units.length)),
-    );
-  }, [view, units.length]);
+  const marks = useMemo(() => (view?.counter ? cardMarks(view, units.length) : []), [view, units.length]);
   if (!view?.counter || marks.length === 0) {
     return (
       <p>
@@ -67,6 +57,19 @@ export function RodCard() {
       </CardSheet>
     </div>
   );
+}
+
+/** The longest line out of which a card speaks (m): what is fished, not the backing. */
+const CARD_M = 120;
+
+function cardMarks(view: RigView, unit: string): readonly CountMark[] {
+  const end = fromSi('length', Math.min(view.current.line.totalLengthM, CARD_M), unit);
+  const rounds = ticks(0, end, 10).filter((value) => value > 0);
+  const marks = countMarks(
+    view,
+    rounds.map((value) => toSi('length', value, unit)),
+  );
+  return marks.filter((mark) => mark.lengthOutM <= CARD_M * 1.25);
 }
 
 /** Letters that fit beside the figures. */

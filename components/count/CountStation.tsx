@@ -16,6 +16,7 @@ import { DisplayQuiz } from './DisplayQuiz';
 import { Evidence } from './Evidence';
 import { Hang } from './Hang';
 import { MarksTable } from './MarksTable';
+import { Practice } from './Practice';
 import { TrialChart } from './TrialChart';
 import { WalkForm } from './WalkForm';
 
@@ -67,6 +68,7 @@ export function CountStation() {
           </Card>
           <DisplayQuiz />
           <Hang />
+          <Practice />
         </div>
       </div>
       <Card title="True length against reading, over the whole line" aside={<CardLink />}>

@@ -34,7 +34,8 @@ export function explainResidual(fused: FusedCounter, residual: CounterResidual):
       return plain(`${many} for so many turns: was a turn miscounted, or handle turns taken for spool turns?`);
     case 'wound':
       return plain(`${many} while it went on: zeroed late, or not the length that was named?`);
-    default:
+    case 'tape':
+    case 'colour':
       return explainWalk(fused, observation.trueLengthM, expected, expected + off);
   }
 }

@@ -96,7 +96,8 @@ export function sdOf(observation: CounterObservation, display: Counter['display'
     }
     case 'wound':
       return Math.hypot(STOP_SD, WHOLE_COUNT_SD, observation.reading * LAY_RELATIVE_SD);
-    default: {
+    case 'tape':
+    case 'colour': {
       const { trueLengthM, lengthSdM, reading } = observation;
       const unsure = display === 'unknown' ? 0.25 : 0;
       return Math.hypot(

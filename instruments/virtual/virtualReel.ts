@@ -88,6 +88,11 @@ export class VirtualReel implements CounterInstrument {
     return success(this.next({ zeroTurns: 0, turnsOut: turnsOff(reel, Math.max(walkedM, 0)) }));
   }
 
+  /** What the counter would show at a length off the spool if nobody erred and nothing were rounded. */
+  exactCounts(lengthM: number): number {
+    return (turnsOff(layReel(this.truth, this.state.wound), lengthM) * this.truth.lengthPerTurnM) / this.truth.unitM;
+  }
+
   /** The line stays as it is: hands were busy with something beside the reel. */
   handled(): VirtualReel {
     return this.next({});

@@ -34,6 +34,10 @@ for (const [name, options] of [
       await check('boats');
       await openLocker(page, 'Second Thought');
       await check('locker');
+      await page.getByRole('link', { name: 'Make the rods agree' }).click();
+      await page.getByRole('heading', { name: /^Make the rods/ }).waitFor();
+      await check('fleet');
+      await page.goBack();
       await page.getByRole('link', { name: 'Reels, lines, a new rig' }).click();
       await page.getByRole('heading', { name: /Reels and lines of/ }).waitFor();
       await check('reels and lines');
@@ -50,6 +54,12 @@ for (const [name, options] of [
         for (const fold of [/^What else would join/, /^Cadence of/])
           await page.getByRole('button', { name: fold }).click();
         await check(`${rig}, Joins`);
+        await openStation(page, 'Count');
+        await page
+          .getByRole('link', { name: 'Card of this rod' })
+          .or(page.getByText('This reel has no counter'))
+          .click();
+        await check(`${rig}, card`);
       }
       await openRig(page, 'Second Thought', 'Sailfish fly reel');
       await openStation(page, 'Load');

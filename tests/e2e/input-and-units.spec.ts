@@ -121,8 +121,12 @@ test('the server answers bad requests with 4xx and fields, never with its inside
   const body = (await stack.json()) as { error: { fields: { path: string; message: string }[] } };
   expect(body.error.fields.map((field) => field.path)).toContain('segments.0.productId');
 
-  expect((await post(`${rig}/trials`, { loadId: randomUUID(), trueLengthM: 'long', reading: 1.5 })).status()).toBe(422);
-  expect((await post(`${rig}/trials`, { loadId: randomUUID(), trueLengthM: 30, reading: 31 })).status()).toBe(409);
+  expect(
+    (await post(`${rig}/trials`, { kind: 'tape', loadId: randomUUID(), trueLengthM: 'long', reading: 1.5 })).status(),
+  ).toBe(422);
+  expect(
+    (await post(`${rig}/trials`, { kind: 'tape', loadId: randomUUID(), trueLengthM: 30, reading: 31 })).status(),
+  ).toBe(409);
   expect((await post(`/api/boats/${randomUUID()}/rigs`, { name: 'Rig', reelId: randomUUID() })).status()).toBe(404);
   expect((await post(`/api/boats/not-an-id/rigs`, { name: 'Rig', reelId: randomUUID() })).status()).toBe(404);
   expect(

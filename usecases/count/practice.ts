@@ -1,0 +1,199 @@
+import 'server-only';
+import { z } from 'zod';
+import { fuseCounter, type FusedCounter } from '../../core/calibration/fuseCounter';
+import { TAPE_SD_M, type LengthObservation } from '../../core/calibration/observations';
+import { topAdjustment } from '../../core/calibration/topAdjustment';
+import { CALIPER_SD_M, DEFAULT_PACKING, LEVEL_SD_M, windingStrain } from '../../core/load/defaults';
+import { buildLoadedLine } from '../../core/spool/loadedLine';
+import { normalDeviate, seededRandom } from '../../instruments/random';
+import type { ReelTruth } from '../../instruments/virtual/layReel';
+import { EMPTY_REEL, VirtualReel } from '../../instruments/virtual/virtualReel';
+import { done, invalid, type UseCaseOutcome } from '../outcome';
+
+const FOOT_M = 0.3048;
+/** The walk of the game: 100 ft (common practice). */
+const WALK_M = 100 * FOOT_M;
+/** A counter this near to true is right. */
+const RIGHT_WITHIN = 0.01;
+const MOST_WALKS = 12;
+const LINE_M = 0.0004;
+
+/** A game with a reel of which nobody knows the truth: its seed, and what was taken off (or put on) between walks. */
+export const practiceInput = z.strictObject({
+  seed: z.int().min(1).max(2_000_000_000),
+  strippedM: z
+    .array(z.number().min(-500, 'That is more line than anybody puts on.').max(500, 'That is more line than there is.'))
+    .max(MOST_WALKS - 1, 'Twelve walks are enough for anybody.'),
+  /** True once the person calls the counter true: only then is the truth told. */
+  ended: z.boolean().default(false),
+});
+
+export type PracticeInput = z.output<typeof practiceInput>;
+
+/** What a person sees of the game so far, what the advice says now, and how the advice alone would have fared. */
+export interface PracticeShown {
+  readonly fullDiameterM: number;
+  readonly levelBelowRimM: number;
+  readonly statedConstantM: number;
+  readonly woundM: number;
+  /** What the counter showed at each walk; the newest last. */
+  readonly readings: readonly number[];
+  readonly advisedStripM: number | null;
+  readonly advisedPlusMinusM: number | null;
+  /** Told at the end only. */
+  readonly score: PracticeScore | null;
+}
+
+export interface PracticeScore {
+  /** True error at the walk, as a share. */
+  readonly trueError: number;
+  readonly isRight: boolean;
+  /** Walks after which the advice alone, followed to the letter, was right; null where it never was. */
+  readonly adviceWalks: number | null;
+}
+
+interface Game {
+  readonly truth: ReelTruth;
+  readonly reel: VirtualReel;
+  readonly lengthM: number;
+  readonly levelBelowRimM: number;
+  readonly statedConstantM: number;
+}
+
+function deal(seed: number): Game {
+  const random = seededRandom(seed);
+  const between = (low: number, high: number): number => low + (high - low) * random();
+  const rimDiameterM = between(0.055, 0.07);
+  const arborDiameterM = rimDiameterM * between(0.5, 0.62);
+  const widthM = between(0.026, 0.034);
+  const packing = DEFAULT_PACKING.nylon.value * (1 + 0.05 * normalDeviate(random));
+  const levelM = between(0.001, 0.003);
+  const areaM2 = ((Math.PI / 4) * LINE_M ** 2) / packing;
+  const outerM = rimDiameterM - 2 * levelM;
+  const lengthM = ((Math.PI / 4) * widthM * (outerM ** 2 - arborDiameterM ** 2)) / areaM2;
+  const statedConstantM = Math.PI * rimDiameterM * 0.9;
+  const truth: ReelTruth = {
+    arborDiameterM,
+    widthM,
+    rimDiameterM,
+    // Mostly too full for its counter, so that something can come off.
+    lengthPerTurnM: statedConstantM * between(0.86, 1),
+    unitM: FOOT_M,
+    digits: 3,
+    rounds: true,
+    pitchM: widthM / 24,
+    pitchRelativeSd: 0.04,
+    crown: 0.02,
+    packingRelativeSd: 0.02,
+    seed,
+  };
+  const line = { lineDiameterM: LINE_M, packing, strain: between(0.002, 0.01) };
+  const reel = new VirtualReel(truth, EMPTY_REEL).windOnLength(line, lengthM);
+  return { truth, reel, lengthM, levelBelowRimM: reel.levelBelowRimM(), statedConstantM };
+}
+
+/** What is believed of the reel from calipers, its level, the maker and the walks so far. */
+function believe(game: Game, walks: readonly LengthObservation[], strippedM: number): FusedCounter {
+  const { truth, lengthM } = game;
+  const known = (value: number, sd: number) => ({ value, sd, source: 'measured' }) as const;
+  const line = buildLoadedLine({ arborDiameterM: truth.arborDiameterM, widthM: truth.widthM }, [
+    {
+      id: 'line',
+      name: 'the line',
+      lengthM: lengthM - strippedM,
+      lineDiameterM: LINE_M,
+      packing: DEFAULT_PACKING.nylon.value,
+      wound: true,
+    },
+  ]);
+  const level = { kind: 'level', name: 'level', afterSegment: 0, levelSdM: LEVEL_SD_M } as const;
+  return fuseCounter(
+    {
+      arborDiameterM: known(truth.arborDiameterM, CALIPER_SD_M),
+      widthM: known(truth.widthM, CALIPER_SD_M),
+      fullDiameterM: known(truth.rimDiameterM, CALIPER_SD_M),
+      constantM: { value: game.statedConstantM, sd: 0.08 * game.statedConstantM, source: 'maker' },
+      counter: { unitM: FOOT_M, display: 'rounds' },
+      joint: null,
+      segments: line.segments.map((segment) => ({
+        ...segment,
+        lineId: 'line',
+        areaRelativeSd: 0.06,
+        lengthRelativeSd: 0.02,
+        windingStrain: windingStrain('nylon'),
+      })),
+    },
+    [...walks, { ...level, levelBelowRimM: game.levelBelowRimM, goneSinceM: [strippedM] }],
+  );
+}
+
+interface Played {
+  readonly reel: VirtualReel;
+  readonly readings: readonly number[];
+  readonly fused: FusedCounter;
+}
+
+/** Plays walk after walk: strips what the next move says, and walks again. */
+function play(game: Game, moveOf: (fused: FusedCounter, walk: number) => number | null): UseCaseOutcome<Played> {
+  let { reel } = game;
+  let strippedM = 0;
+  let walks: readonly LengthObservation[] = [];
+  for (;;) {
+    const walked = reel.walk(WALK_M);
+    if (!walked.ok) return invalid('strippedM', 'There would be less line left than the walk is long.');
+    reel = walked.value;
+    const walk = { kind: 'tape', name: 'walk', trueLengthM: WALK_M, lengthSdM: TAPE_SD_M } as const;
+    walks = [...walks, { ...walk, reading: Math.max(reel.read(), 1), goneSinceM: [0] }];
+    const fused = believe(game, walks, strippedM);
+    const move = moveOf(fused, walks.length);
+    if (move === null) return done({ reel, readings: walks.map((each) => each.reading), fused });
+    const stripped = reel.strip(move);
+    if (!stripped.ok) return invalid('strippedM', stripped.message);
+    reel = stripped.value;
+    strippedM += move;
+    walks = walks.map((each) => ({ ...each, goneSinceM: [(each.goneSinceM[0] ?? 0) + move] }));
+  }
+}
+
+/** How far the counter really is from true, by a walk that nobody makes: exact, unrounded. */
+function trueError(game: Game, reel: VirtualReel): number {
+  const exact = reel.exactCounts(WALK_M);
+  return (exact * FOOT_M) / WALK_M - 1;
+}
+
+function adviceOf(game: Game, fused: FusedCounter) {
+  return topAdjustment(fused, WALK_M, game.truth.rimDiameterM * 1.03);
+}
+
+/** Plays a game as far as it has gone, and the advice's own game beside it. */
+export function playPractice(input: PracticeInput): UseCaseOutcome<PracticeShown> {
+  const game = deal(input.seed);
+  const mine = play(game, (_, walk) => input.strippedM[walk - 1] ?? null);
+  if (!mine.ok) return mine;
+  const advice = adviceOf(game, mine.value.fused);
+  return done({
+    fullDiameterM: game.truth.rimDiameterM,
+    levelBelowRimM: game.levelBelowRimM,
+    statedConstantM: game.statedConstantM,
+    woundM: game.lengthM,
+    readings: mine.value.readings,
+    advisedStripM: advice.ok ? advice.value.stripM.value : null,
+    advisedPlusMinusM: advice.ok ? advice.value.stripM.plusMinus : null,
+    score: input.ended ? scoreOf(game, mine.value.reel) : null,
+  });
+}
+
+function scoreOf(game: Game, reel: VirtualReel): PracticeScore {
+  const error = trueError(game, reel);
+  return { trueError: error, isRight: Math.abs(error) <= RIGHT_WITHIN, adviceWalks: walksOfAdvice(game) };
+}
+
+/** Walks, the confirming one included, that the advice alone needs; null where it is not right within six. */
+function walksOfAdvice(game: Game): number | null {
+  const its = play(game, (fused, walk) => {
+    const advice = adviceOf(game, fused);
+    return walk >= 6 || !advice.ok ? null : advice.value.stripM.value;
+  });
+  if (!its.ok || Math.abs(trueError(game, its.value.reel)) > RIGHT_WITHIN) return null;
+  return its.value.readings.length;
+}
