@@ -153,6 +153,20 @@ describe('the Strength station', () => {
     expect(card).toHaveTextContent(/With it mended the rig would hold [\d.]+ kg/);
   });
 
+  it('says in a sentence what 95 of 100 pieces hold and what more pulls would buy, and flags a misfit', () => {
+    const rig = {
+      ...woundRig(),
+      strengthTests: [pulls('nylon', [140, 142, 141, 143, 139, 141, 180]), pulls('top', [85, 84, 86])],
+    };
+    renderRig(rig, <StrengthStation />);
+    expect(
+      screen.getAllByText(/95 of 100 such pieces should hold .* kg; 3 more pulls like these would raise that/),
+    ).toHaveLength(2);
+    fireEvent.change(screen.getByLabelText('Line in the grips'), { target: { value: 'nylon' } });
+    expect(screen.getByText(/Pull 7, .* does not fit the others/)).toBeInTheDocument();
+    expect(screen.getByText(/Was another spool in the grips/)).toBeInTheDocument();
+  });
+
   it('does not call two pulls a mean', () => {
     renderRig({ ...woundRig(), strengthTests: [pulls('nylon', [140, 142])] }, <StrengthStation />);
     expect(screen.getByRole('row', { name: /nylon line/ })).toHaveTextContent(/not enough yet/);

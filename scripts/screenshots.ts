@@ -100,7 +100,11 @@ await shot('reel-knowledge');
 await page.getByRole('link', { name: /^Joins/ }).click();
 await page.getByRole('button', { name: /Upper braid to Leader/ }).click();
 await page.getByRole('button', { name: /^What else would join/ }).click();
+const guide = page.getByRole('region', { name: /^Tie: / });
+for (const index of [0, 1, 2]) await guide.getByRole('checkbox').nth(index).check();
 await page.evaluate(() => window.scrollTo(0, 370));
+// A step is laid in under three seconds.
+await page.waitForTimeout(3000);
 await shot('joins');
 await page.setViewportSize(PHONE);
 await openRig('Halyard Lark', 'Five-colour rod, second from port');

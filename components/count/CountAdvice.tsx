@@ -47,6 +47,8 @@ function Answer({ advice }: { advice: CounterAdvice }) {
   const { format } = useUnits();
   const figure = view?.counter ? correctionTable(view.counter, [advice.atM])[0] : undefined;
   const { errorNow } = advice;
+  const unitM = view?.counter?.counter.unitM ?? 1;
+  const isTrueHere = Math.abs(advice.readsNow - advice.atM / unitM) <= 0.5;
   return (
     <div aria-live="polite">
       <p className="figures text-4xl font-bold">
@@ -54,8 +56,8 @@ function Answer({ advice }: { advice: CounterAdvice }) {
         <span className="text-lg">at a true {format.length(advice.atM)}</span>
       </p>
       <p>
-        {Math.abs(errorNow) < 0.005
-          ? 'The counter is true here to within half a per cent.'
+        {isTrueHere
+          ? 'The counter is true here to within its own whole count.'
           : errorNow < 0
             ? `The counter reads ${format.percent(-errorNow)} low: the spool is too full, each turn takes more line than it counts. Line would have to come off.`
             : `The counter reads ${format.percent(errorNow)} high: the spool is not full enough, each turn takes less line than it counts. Line would have to go on.`}

@@ -4,6 +4,7 @@ import { useState } from 'react';
 import type { ForceSample } from '@/core/force/forceSample';
 import type { PullRecord, StrengthTestRecord } from '@/core/rig/record';
 import { productStrength, PULLS_FOR_A_MEAN } from '@/core/rig/strengthOfRig';
+import { grubbsOutlier } from '@/core/strength/grubbs';
 import { readBreak } from '@/core/strength/readBreak';
 import { TracePlot } from '@/components/bench/TracePlot';
 import { UndoButton } from '@/components/bench/UndoButton';
@@ -173,6 +174,7 @@ function Pulls({ test, onNew }: { test: StrengthTestRecord; onNew: () => void })
           {units.force}
         </p>
       )}
+      <Misfit pullsN={test.pulls.map((made) => made.peakN)} />
       <div className="flex flex-wrap gap-2">
         {last && <UndoButton kind="strengthPull" id={last.id} what="pull" reason="undone by the tester" />}
         <Button weight="quiet" onClick={onNew}>
@@ -180,5 +182,23 @@ function Pulls({ test, onNew }: { test: StrengthTestRecord; onNew: () => void })
         </Button>
       </div>
     </div>
+  );
+}
+
+/** The pull that fits least, where it is too far off to be chance: named with likely reasons, never dropped. */
+function Misfit({ pullsN }: { pullsN: readonly number[] }) {
+  const { format } = useUnits();
+  const outlier = grubbsOutlier(pullsN);
+  if (!outlier) return null;
+  return (
+    <p role="note" className="border-l-4 border-warn pl-3 text-sm">
+      <b>
+        Pull {outlier.index + 1}, {format.force(pullsN[outlier.index] ?? 0)}, does not fit the others
+      </b>{' '}
+      (Grubbs {outlier.g.toFixed(2)}, chance allows {outlier.critical.toFixed(2)}).{' '}
+      {outlier.side === 'low'
+        ? 'Did it slip or break at a grip, or was the line nicked? It counts until you take it back.'
+        : 'Was another spool in the grips, or the gauge not zeroed? It counts until you take it back.'}
+    </p>
   );
 }

@@ -11,6 +11,8 @@ import { LensChart } from '@/components/line/LensChart';
 import { useRig } from '@/components/rig/RigProvider';
 import { Card } from '@/components/ui/Card';
 import { useUnits } from '@/components/units/UnitsProvider';
+import { Labels } from './Labels';
+import { Lines } from './Lines';
 import { PullTest } from './PullTest';
 
 /** The Strength station: what the lines, the joins and so the rig hold. */
@@ -43,6 +45,7 @@ export function StrengthStation() {
           <Card title="Lines, label against pulled">
             <Lines ids={ids} />
           </Card>
+          <Labels ids={ids} />
         </div>
         <Card title="Pull test">
           <div className="flex flex-col gap-4">
@@ -78,54 +81,6 @@ function Weakest({ strength }: { strength: RigStrength }) {
           Not tested: {assumed.map((place) => `${place.name} (${place.strengthN.source})`).join('; ')}.
         </p>
       )}
-    </div>
-  );
-}
-
-function Lines({ ids }: { ids: readonly string[] }) {
-  const { record } = useRig();
-  const { format } = useUnits();
-  return (
-    <div className="overflow-x-auto" tabIndex={0} role="region" aria-label="Lines of this rig">
-      <table className="w-full text-sm">
-        <thead>
-          <tr className="border-b-2 border-ink text-left">
-            <th className="py-1 pr-3">line</th>
-            <th className="py-1 pr-3">label</th>
-            <th className="py-1 pr-3">pulls</th>
-            <th className="py-1 pr-3">mean ± 95 %</th>
-            <th className="py-1 pr-3">spread (SD)</th>
-            <th className="py-1">of label</th>
-          </tr>
-        </thead>
-        <tbody>
-          {ids.map((id) => {
-            const { product, summary } = productStrength(record, id);
-            return (
-              <tr key={id} className="border-b border-edge">
-                <td className="py-1.5 pr-3">{product.name}</td>
-                <td className="figures py-1.5 pr-3 whitespace-nowrap">
-                  {product.labelStrengthN === null ? 'none' : format.force(product.labelStrengthN)}
-                </td>
-                <td className="figures py-1.5 pr-3">{summary?.n ?? 0}</td>
-                <td className="figures py-1.5 pr-3 whitespace-nowrap">
-                  {!summary
-                    ? 'not pulled yet'
-                    : summary.n < PULLS_FOR_A_MEAN
-                      ? `not enough yet (${format.force(summary.meanN)})`
-                      : format.force(summary.meanN, summary.meanPlusMinusN ?? 0)}
-                </td>
-                <td className="figures py-1.5 pr-3 whitespace-nowrap">
-                  {summary?.sdN == null ? '' : format.force(summary.sdN)}
-                </td>
-                <td className="figures py-1.5">
-                  {summary?.labelRatio == null ? '' : format.percent(summary.labelRatio)}
-                </td>
-              </tr>
-            );
-          })}
-        </tbody>
-      </table>
     </div>
   );
 }

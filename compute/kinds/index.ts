@@ -6,6 +6,7 @@ import { dragTarget } from './dragTarget';
 import { loadPlan } from './loadPlan';
 import { payoutTable } from './payoutTable';
 import { reelFit } from './reelFit';
+import { sameLine } from './sameLine';
 import { strengthSummary } from './strengthSummary';
 
 export const COMPUTE_KINDS: readonly ComputeKind[] = [
@@ -16,5 +17,6 @@ export const COMPUTE_KINDS: readonly ComputeKind[] = [
   calibrate,
   correctionTable,
   strengthSummary,
+  sameLine,
   dragTarget,
 ];

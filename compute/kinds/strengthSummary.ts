@@ -1,24 +1,40 @@
 import { z } from 'zod';
+import { grubbsOutlier } from '../../core/strength/grubbs';
+import { CONFIDENCE, CONTENT, lowerBound } from '../../core/strength/lowerBound';
 import { summarisePulls } from '../../core/strength/summarisePulls';
 import { defineKind } from '../kind';
 
-const forceN = z
+export const forceN = z
   .number({ error: 'a force must be a number of newtons' })
   .positive('a force must be above zero')
   .max(20_000);
 
+const share = z.number().min(0.5).max(0.9999);
+
 export const strengthSummary = defineKind({
   name: 'strength-summary',
-  summary: 'Mean with its 95 % interval, SD, CV, range and ratio to the label of break tests.',
+  summary: 'Break tests of one line: mean, SD, CV, range, ratio to the label, lower tolerance bound, outliers.',
   schema: z.strictObject({
     labelN: forceN.nullable().default(null),
     pullsN: z.array(forceN).min(1, 'at least one pull is needed').max(10_000),
+    content: share.default(CONTENT).describe('share of pieces that hold the bound'),
+    confidence: share.default(CONFIDENCE).describe('confidence with which that is said'),
+    pooledCv: z.number().positive().max(1).nullable().default(null).describe('scatter lent to one or two pulls'),
   }),
   example: { labelN: 88.3, pullsN: [118.2, 121.9, 116.4, 120.1] },
   compute: (request) => {
     const outcome = summarisePulls(request.pullsN, request.labelN);
-    return outcome.ok
-      ? { ok: true, value: outcome.value }
-      : { ok: false, fields: [{ path: 'pullsN', message: outcome.message }] };
+    if (!outcome.ok) return { ok: false, fields: [{ path: 'pullsN', message: outcome.message }] };
+    const bound = lowerBound(outcome.value, request.pooledCv, request.content, request.confidence);
+    const outlier = grubbsOutlier(request.pullsN);
+    return {
+      ok: true,
+      value: {
+        ...outcome.value,
+        lowerBoundN: bound.ok ? bound.value.boundN : null,
+        ...(bound.ok ? { spread: bound.value.spread } : { reason: bound.reason, message: bound.message }),
+        outliers: outlier ? [outlier] : [],
+      },
+    };
   },
 });

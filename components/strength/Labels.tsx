@@ -1,0 +1,61 @@
+'use client';
+
+import { useMemo } from 'react';
+import { labelsCompared } from '@/core/rig/labelsCompared';
+import { productStrength } from '@/core/rig/strengthOfRig';
+import { fittingClass } from '@/core/strength/lineClass';
+import { useRig } from '@/components/rig/RigProvider';
+import { Fold } from '@/components/ui/Fold';
+import { useUnits } from '@/components/units/UnitsProvider';
+
+/** Spools that hold the same line under two labels, and the class that a tested line fits. */
+export function Labels({ ids }: { ids: readonly string[] }) {
+  const { record } = useRig();
+  const { format } = useUnits();
+  const pairs = useMemo(() => labelsCompared(record), [record]);
+  const found = pairs.filter((pair) => pair.found.verdict === 'same').length;
+  return (
+    <Fold
+      title="Labels and classes"
+      line={`${found === 0 ? 'no two lines of this boat' : `${found} pair${found === 1 ? '' : 's'} of lines`} told to be the same; the class that each line fits`}
+    >
+      {pairs.length === 0 ? (
+        <p className="text-sm">No two tested lines of this boat look alike by their pulls.</p>
+      ) : (
+        <ul className="flex flex-col gap-2 text-sm">
+          {pairs.map(({ first, second, found: same, labelsDiffer }) => (
+            <li key={`${first.id} ${second.id}`} className="border-l-4 border-rule pl-3">
+              <b>
+                {first.name} and {second.name}
+              </b>
+              : {same.verdict === 'same' ? 'the same line by their pulls' : 'not enough pulls to tell'}
+              {labelsDiffer && ', under two labels'}. One holds{' '}
+              <span className="figures">
+                {same.ratio.toFixed(3)} ({same.low.toFixed(3)} to {same.high.toFixed(3)})
+              </span>{' '}
+              times the other.
+              {same.verdict !== 'same' &&
+                ` At this scatter about ${same.pullsNeeded} pulls of each would decide; measure their thickness too.`}
+            </li>
+          ))}
+        </ul>
+      )}
+      <ul className="mt-3 flex flex-col gap-1 text-sm">
+        {ids.map((id) => {
+          const { product, summary } = productStrength(record, id);
+          const fit = summary && fittingClass(summary);
+          if (!fit) return null;
+          return (
+            <li key={id}>
+              <b>{product.name}</b>: its mean is at most {format.force(fit.upperN)} (95 %), so it{' '}
+              {fit.classKg === null ? 'is above the heaviest class, 60 kg' : `stays under the ${fit.classKg} kg class`}.
+            </li>
+          );
+        })}
+      </ul>
+      <p className="mt-2 text-xs text-ink-soft">
+        Classes count for wet line; nylon loses some strength wet. The record body&apos;s own test and its rules decide.
+      </p>
+    </Fold>
+  );
+}

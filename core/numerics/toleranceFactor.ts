@@ -1,0 +1,60 @@
+import gammaln from '@stdlib/math-base-special-gammaln';
+import normalCdf from '@stdlib/stats-base-dists-normal-cdf';
+import normalQuantile from '@stdlib/stats-base-dists-normal-quantile';
+import { bisect } from './bisect';
+
+/** Steps of Simpson's rule over the spread of a sample SD: far finer than four digits ask for. */
+const STEPS = 400;
+
+/**
+ * Distribution function of the noncentral t: T = (Z + δ) / √(χ²_ν / ν). Integrated over the distribution of
+ * s = √(χ²_ν / ν) by Simpson's rule, where P(T ≤ t | s) = Φ(t·s − δ).
+ *
+ * @param t argument
+ * @param degreesOfFreedom ν, above 0
+ * @param noncentrality δ
+ */
+export function noncentralTCdf(t: number, degreesOfFreedom: number, noncentrality: number): number {
+  const nu = degreesOfFreedom;
+  const logScale = Math.log(2) + (nu / 2) * Math.log(nu / 2) - gammaln(nu / 2);
+  const density = (s: number): number => (s <= 0 ? 0 : Math.exp(logScale + (nu - 1) * Math.log(s) - (nu * s * s) / 2));
+  // Ten SDs of s on either side of 1 hold all but the last digits of a double; s is never below 0.
+  const halfWidth = 10 / Math.sqrt(2 * nu);
+  const from = Math.max(0, 1 - halfWidth);
+  const step = (1 + halfWidth - from) / STEPS;
+  let sum = 0;
+  for (let index = 0; index <= STEPS; index += 1) {
+    const s = from + index * step;
+    const weight = index === 0 || index === STEPS ? 1 : index % 2 === 1 ? 4 : 2;
+    sum += weight * density(s) * normalCdf(t * s - noncentrality, 0, 1);
+  }
+  return (sum * step) / 3;
+}
+
+const known = new Map<string, number>();
+
+/**
+ * Factor k of a one-sided normal tolerance bound: mean − k·SD lies below a share of all pieces, with a confidence.
+ * k = t'(confidence; n − 1, z·√n) / √n with the noncentral t. Source: NIST/SEMATECH e-Handbook, section 7.2.6.3;
+ * Owen's tables, against which the tests hold it.
+ *
+ * @param n pulls, at least 2
+ * @param content share of pieces that hold more, such as 0.95
+ * @param confidence such as 0.95
+ * @throws RangeError when an argument is out of range
+ */
+export function toleranceFactor(n: number, content = 0.95, confidence = 0.95): number {
+  if (!(Number.isInteger(n) && n >= 2)) throw new RangeError('toleranceFactor: n must be a whole number, at least 2');
+  if (!(content > 0 && content < 1 && confidence > 0 && confidence < 1)) {
+    throw new RangeError('toleranceFactor: content and confidence lie between 0 and 1');
+  }
+  const key = `${n} ${content} ${confidence}`;
+  const before = known.get(key);
+  if (before !== undefined) return before;
+  const delta = normalQuantile(content, 0, 1) * Math.sqrt(n);
+  const root = bisect((t) => noncentralTCdf(t, n - 1, delta) - confidence, -50, 400, 1e-7);
+  if (!root.ok) throw new RangeError('toleranceFactor: no factor in reach');
+  const factor = root.value.root / Math.sqrt(n);
+  known.set(key, factor);
+  return factor;
+}
