@@ -11,6 +11,7 @@ import { UndoButton } from '@/components/bench/UndoButton';
 import { Card } from '@/components/ui/Card';
 import { useUnits } from '@/components/units/UnitsProvider';
 import { CadenceTrainer } from './CadenceTrainer';
+import { JoinBreaks } from './JoinBreaks';
 import { JoinChooser } from './JoinChooser';
 import { joinsInOrder, kindWords, placeWords } from './joinLines';
 import { TieGuide } from './TieGuide';
@@ -69,6 +70,7 @@ export function JoinsStation({
       </div>
       <div className="flex min-w-0 flex-col gap-4">
         <TieGuide key={`tie-${join.id}`} join={join} people={people} />
+        <JoinBreaks key={`break-${join.id}`} join={join} />
         {join.innerSegmentId === null && <SlipCheck key={`slip-${join.id}`} join={join} />}
         <CadenceTrainer people={people} drills={drills} />
       </div>

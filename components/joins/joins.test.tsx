@@ -99,6 +99,23 @@ describe('the joins of a rig', () => {
     expect(guide().getAllByRole('checkbox')[0]).toBeChecked();
   });
 
+  it('pulled to the break say what share they keep, against a default until then', async () => {
+    show();
+    pick(/Lead core to Top shot/);
+    const card = within(screen.getByRole('region', { name: /^Pulled to the break: Lead core/ }));
+    expect(card.getByText(/by 3 breaks/)).toHaveTextContent(/90 % ± \d+ %/);
+    pick(/Backing to Lead core/);
+    const other = within(screen.getByRole('region', { name: /^Pulled to the break: Backing/ }));
+    expect(other.getByText(/a default until 3 more samples of it are broken/)).toBeInTheDocument();
+    fireEvent.change(other.getByLabelText('Broke at a force of'), { target: { value: '60 N' } });
+    fireEvent.click(other.getByRole('button', { name: 'Record this break' }));
+    await waitFor(() => expect(sent).toHaveLength(1));
+    expect(sent[0]).toMatchObject({
+      url: '/api/boats/boat/rigs/rig/joins/j1/pulls',
+      body: { peakN: 60, brokeAt: 'join' },
+    });
+  });
+
   it('can be another kind, with reasons for and against', async () => {
     show();
     pick(/Lead core to Top shot/);

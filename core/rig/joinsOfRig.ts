@@ -1,6 +1,8 @@
 import { joinStanding } from '../joins/joinState';
 import type { JoinRecord, RigRecord } from './record';
 import type { StationState } from './stationStates';
+import { productStrength } from './strengthOfRig';
+import { productIdNow } from './woundSegments';
 
 /** True where a join bears the leader. */
 export function isAtLeader(record: RigRecord, join: JoinRecord): boolean {
@@ -19,4 +21,13 @@ export function joinsState(record: RigRecord): StationState {
   if (count['not pulled'] > 0)
     return { state: 'due', why: `${count['not pulled']} of ${record.joins.length} never pull-tested` };
   return { state: 'done', why: 'all tied and pulled' };
+}
+
+/** What the weaker of the two lines of a join holds (N), as far as it is known; null while neither is. */
+export function weakerLineN(record: RigRecord, join: JoinRecord): number | null {
+  const strengths = [join.innerSegmentId, join.outerSegmentId].flatMap((id) => {
+    const known = id === null ? null : productStrength(record, productIdNow(record, id)).strengthN;
+    return known ? [known.value] : [];
+  });
+  return strengths.length === 0 ? null : Math.min(...strengths);
 }

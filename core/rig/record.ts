@@ -1,5 +1,6 @@
 import type { DragBasis } from '../drag/dragTarget';
 import type { LearnedReel } from '../gear/learned';
+import type { JoinPull } from '../joins/joinEfficiency';
 import type { FittedEvidence } from '../gear/gearFit';
 import type { CapacityRating, MeasuredDimensions } from '../gear/reelShape';
 import type { JoinKind } from '../joins/joinKinds';
@@ -122,13 +123,20 @@ export interface JoinRecord {
   readonly innerSegmentId: string | null;
   readonly outerSegmentId: string;
   readonly kind: JoinKind;
-  /** Tested share of the weaker line's strength; null until tested. */
-  readonly testedEfficiency: number | null;
+  /** Pulls of this join to the break, oldest first. */
+  readonly breaks: readonly JoinBreakRecord[];
   readonly pullTested: boolean;
   /** How it was last tied, or null while nobody has said. */
   readonly lastTie: TieRecord | null;
   /** The newest look at the mark across spool and line since it was tied, or null; of the arbor's join only. */
   readonly lastSlip: SlipCheckRecord | null;
+}
+
+export interface JoinBreakRecord extends JoinPull {
+  readonly id: string;
+  readonly school: string | null;
+  readonly instrument: string;
+  readonly at: string;
 }
 
 export interface SlipCheckRecord {

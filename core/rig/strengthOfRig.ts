@@ -1,4 +1,5 @@
-import { DEFAULT_EFFICIENCY_SD, JOIN_KINDS } from '../joins/joinKinds';
+import { joinEfficiencyOf } from '../joins/joinEfficiency';
+import { JOIN_KINDS } from '../joins/joinKinds';
 import type { Known } from '../provenance/source';
 import { rigStrength, type RigStrength } from '../strength/rigStrength';
 import { sdFromPlusMinus, summarisePulls, type PullSummary } from '../strength/summarisePulls';
@@ -15,9 +16,6 @@ export const PULLS_FOR_A_MEAN = 3;
  * a half, mostly on the low side).
  */
 const LABEL_STRENGTH_RELATIVE_SD = 0.2;
-
-/** Relative SD of a tested efficiency without its own pulls on record. */
-const TESTED_EFFICIENCY_SD = 0.04;
 
 export interface ProductStrength {
   readonly product: LineProductRecord;
@@ -45,11 +43,9 @@ export function productStrength(record: RigRecord, productId: string): ProductSt
   };
 }
 
-/** A join's share of the weaker line: tested, or the default of its kind. */
+/** A join's share of the weaker line: by its own pulls, or the default of its kind. */
 export function joinEfficiency(join: JoinRecord): Known {
-  return join.testedEfficiency === null
-    ? known(JOIN_KINDS[join.kind].efficiency, DEFAULT_EFFICIENCY_SD, 'default')
-    : known(join.testedEfficiency, TESTED_EFFICIENCY_SD, 'measured');
+  return joinEfficiencyOf(join.kind, join.breaks);
 }
 
 /**
@@ -80,7 +76,7 @@ export function strengthOfRig(
       name: joinName(join, known),
       innerSegmentId: join.innerSegmentId,
       outerSegmentId: join.outerSegmentId,
-      efficiency: basis === 'label' ? joinEfficiency({ ...join, testedEfficiency: null }) : joinEfficiency(join),
+      efficiency: basis === 'label' ? joinEfficiency({ ...join, breaks: [] }) : joinEfficiency(join),
     }));
   return rigStrength(known, joins);
 }

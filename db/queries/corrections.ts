@@ -23,6 +23,9 @@ const WITHDRAW = {
   tie: `INSERT INTO join_ties (boat_id, join_id, person_id, school, seated_n, pull_tested, note, corrects_id, withdrawn)
     SELECT boat_id, join_id, person_id, school, seated_n, pull_tested, $3, id, true FROM join_ties
     WHERE boat_id = $1 AND id = $2 AND NOT withdrawn`,
+  joinPull: `INSERT INTO join_pulls (boat_id, join_id, school, peak_n, weaker_n, broke_at, instrument, corrects_id, withdrawn)
+    SELECT boat_id, join_id, school, peak_n, weaker_n, broke_at, instrument, id, true FROM join_pulls
+    WHERE boat_id = $1 AND id = $2 AND NOT withdrawn AND $3::text IS NOT NULL`,
 } as const;
 
 export type MeasurementKind = keyof typeof WITHDRAW;

@@ -1,6 +1,8 @@
+import { PULLS_FOR_EFFICIENCY } from '../../core/joins/joinEfficiency';
 import type { JoinKind } from '../../core/joins/joinKinds';
 import type { JoinRecord } from '../../core/rig/record';
 import type { Queryable } from '../withTransaction';
+import { listJoinBreaks } from './joinChecks';
 import { standing } from './standing';
 
 interface JoinRow {
@@ -8,7 +10,6 @@ interface JoinRow {
   inner_segment_id: string | null;
   outer_segment_id: string;
   kind: JoinKind;
-  tested_efficiency: number | null;
   pull_tested: boolean;
   tie_id: string | null;
   school: string | null;
@@ -26,8 +27,9 @@ interface JoinRow {
 
 /** The joins of a rig's present stack, each with how it was last tied. */
 export async function listJoins(db: Queryable, boatId: string, rigId: string): Promise<readonly JoinRecord[]> {
+  const breaks = await listJoinBreaks(db, boatId, rigId);
   const result = await db.query<JoinRow>(
-    `SELECT joins.id, inner_segment_id, outer_segment_id, kind, tested_efficiency, joins.pull_tested,
+    `SELECT joins.id, inner_segment_id, outer_segment_id, kind, joins.pull_tested,
        tie.id AS tie_id, tie.school, tie.seated_n, tie.pull_tested AS tie_tested, tie.note, tie.noted_at AS tied_at,
        people.name AS person, EXISTS (SELECT FROM tie_photos WHERE tie_id = tie.id) AS has_photo,
        slip.id AS slip_id, slip.moved_m, slip.pulled_n, slip.noted_at AS slip_at
@@ -48,7 +50,7 @@ export async function listJoins(db: Queryable, boatId: string, rigId: string): P
     innerSegmentId: row.inner_segment_id,
     outerSegmentId: row.outer_segment_id,
     kind: row.kind,
-    testedEfficiency: row.tested_efficiency,
+    breaks: breaks.filter((each) => each.joinId === row.id),
     // A join tied anew has not been pulled, whatever the one before it held.
     pullTested: row.tie_tested ?? row.pull_tested,
     lastTie:
@@ -128,8 +130,10 @@ export async function listTestedEfficiencies(
   boatId: string,
 ): Promise<readonly { readonly kind: JoinKind; readonly efficiency: number }[]> {
   const result = await db.query<{ kind: JoinKind; efficiency: number }>(
-    `SELECT kind, avg(tested_efficiency) AS efficiency FROM joins
-     WHERE boat_id = $1 AND tested_efficiency IS NOT NULL GROUP BY kind`,
+    `SELECT kind, avg(peak_n / weaker_n) AS efficiency FROM join_pulls
+     JOIN joins ON joins.id = join_pulls.join_id AND joins.boat_id = join_pulls.boat_id
+     WHERE join_pulls.boat_id = $1 AND broke_at <> 'grip' AND ${standing('join_pulls')}
+     GROUP BY kind HAVING count(*) >= ${PULLS_FOR_EFFICIENCY}`,
     [boatId],
   );
   return result.rows;

@@ -20,6 +20,16 @@ test('a join is tied with drawing, figures and the scale; a ready leader is swap
   await guide.getByRole('button', { name: 'Note it as tied' }).click();
   await expect(page.getByRole('button', { name: /Class top shot to Wind-on leader.*seated with/ })).toBeVisible();
 
+  const breaks = page.getByRole('region', { name: /^Pulled to the break: Class top shot/ });
+  await expect(breaks.getByText(/a default until 3 more samples/)).toBeVisible();
+  for (let sample = 1; sample <= 3; sample += 1) {
+    await breaks.getByRole('button', { name: 'Break a sample on the virtual gauge' }).click();
+    await expect(breaks.getByLabel('Broke at a force of')).not.toHaveValue('');
+    await breaks.getByRole('button', { name: 'Record this break' }).click();
+    await expect(breaks.getByLabel('Broke at a force of')).toHaveValue('');
+  }
+  await expect(breaks.getByText(/by 3 breaks/)).toBeVisible();
+
   const leaders = page.getByRole('region', { name: 'Ready leaders, loop to loop' });
   const thin = leaders.getByRole('listitem').filter({ hasText: 'Thin, white whipping' });
   await thin.getByRole('button', { name: 'Swap it on' }).click();

@@ -1,6 +1,7 @@
 import { schoolsOf } from '../../core/joins/schools';
+import { joinEfficiency } from '../../core/rig/strengthOfRig';
 import { withdraw } from '../../usecases/corrections/withdraw';
-import { checkSlip, keepTiePhoto, readTiePhoto } from '../../usecases/joins/joinChecks';
+import { checkSlip, keepTiePhoto, readTiePhoto, recordJoinBreak } from '../../usecases/joins/joinChecks';
 import { drillInput, photoInput, tieInput, type TieInput } from '../../usecases/joins/joinInput';
 import { addPerson, changeJoinKind, readJoinsBench, recordDrill, tieJoin } from '../../usecases/joins/joins';
 import { readRigRecord } from '../../usecases/rigs/rigRecord';
@@ -106,6 +107,38 @@ describe('the arbor', () => {
   it('alone is marked', async () => {
     const { id } = await copperJoin();
     expect(await checkSlip(b.boatId, b.rigId, id, { movedM: 0, pulledN: null })).toMatchObject({ status: 409 });
+  });
+});
+
+describe('a join pulled to the break', () => {
+  const breakAt = async (share: number, brokeAt: 'join' | 'grip' = 'join') => {
+    const { id } = await copperJoin();
+    const input = { peakN: 100 * share, brokeAt, school: SWIVEL?.id ?? null, instrument: 'read by eye' };
+    return recordJoinBreak(b.boatId, b.rigId, id, input);
+  };
+
+  it('has a default until three samples were broken, then its own figure, for Strength and the chooser', async () => {
+    expect(joinEfficiency(await copperJoin()).source).toBe('default');
+    for (const share of [0.8, 0.84, 0.82]) must(await breakAt(share));
+    must(await breakAt(0.5, 'grip'));
+    const join = await copperJoin();
+    expect(join.breaks).toHaveLength(4);
+    expect(joinEfficiency(join)).toMatchObject({ source: 'measured' });
+    expect(joinEfficiency(join).value).toBeCloseTo(0.82, 9);
+    const [tested] = (await readJoinsBench(b.boatId)).tested;
+    expect(tested).toMatchObject({ kind: 'small-swivel' });
+    expect(tested?.efficiency).toBeCloseTo(0.82, 9);
+    must(
+      await withdraw(b.boatId, { kind: 'joinPull', id: join.breaks[0]?.id ?? '', rigId: b.rigId, reason: 'slipped' }),
+    );
+    expect(joinEfficiency(await copperJoin()).source).toBe('default');
+  });
+
+  it('refuses more than the line can hold, and another boat', async () => {
+    expect(await breakAt(2.5)).toMatchObject({ status: 422 });
+    const { id } = await copperJoin();
+    const input = { peakN: 80, brokeAt: 'join', school: null, instrument: 'read by eye' } as const;
+    expect(await recordJoinBreak(other.boatId, other.rigId, id, input)).toMatchObject({ status: 404 });
   });
 });
 

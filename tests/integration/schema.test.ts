@@ -27,8 +27,8 @@ const sql = (text: string, values: unknown[] = []) => reader().query(text, value
 describe('migrations', () => {
   it('go down to nothing and up again', async () => {
     const scratch = await freshScratch();
-    expect(await migrate(scratch, 'down', 8)).toBe(8);
-    expect(await migrate(scratch, 'up')).toBe(8);
+    expect(await migrate(scratch, 'down', 9)).toBe(9);
+    expect(await migrate(scratch, 'up')).toBe(9);
     expect(await migrate(scratch, 'up')).toBe(0);
   });
 
@@ -75,6 +75,7 @@ describe('measurements', () => {
     'cadence_drills',
     'slip_checks',
     'tie_photos',
+    'join_pulls',
   ];
 
   it('cannot be changed or deleted, whoever asks', async () => {

@@ -14,6 +14,8 @@ export const benchInput = z.discriminatedUnion('act', [
   }),
   /** Draws a join up by hand, with a scale between. */
   z.strictObject({ act: z.literal('seat-join'), joinId: idSchema, aimN: within(LIMITS.forceN, 'The pull') }),
+  /** Pulls a tied join to the break on the force gauge. */
+  z.strictObject({ act: z.literal('break-join'), joinId: idSchema }),
   /** Holds the braid taut for a plait, with a scale between. */
   z.strictObject({ act: z.literal('hold-braid'), aimN: within(LIMITS.forceN, 'The tension') }),
   z.strictObject({ act: z.literal('turn-drag'), clicks: z.int().min(-60).max(60) }),

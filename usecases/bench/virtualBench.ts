@@ -69,6 +69,8 @@ export async function workVirtualReel(
       }
       case 'seat-join':
         return seatJoin(db, record, virtual, input.joinId, input.aimN, (samples) => keep(reel.handled(), samples));
+      case 'break-join':
+        return breakJoin(db, record, virtual, input.joinId, (shown) => keep(reel.handled(), shown));
       case 'hold-braid': {
         const hand = new VirtualHand(input.aimN, 0, UNSTEADY, handSeed(virtual));
         return keep(reel.handled(), { samples: hand.readPull(), instrument: hand.label.name });
@@ -140,18 +142,42 @@ async function seatJoin(
   aimN: number,
   keep: (shown: Partial<BenchReading>) => Promise<UseCaseOutcome<BenchReading>>,
 ): Promise<UseCaseOutcome<BenchReading>> {
+  const weakerN = await weakerTruthN(db, record, joinId);
+  if (!weakerN.ok) return weakerN;
+  const seed = handSeed(virtual);
+  // The same join beds at the same pull, however often it is tried.
+  const place = record.joins.findIndex((candidate) => candidate.id === joinId);
+  const share = 0.2 + 0.2 * seededRandom(virtual.truth.seed + 31 * place)();
+  const hand = new VirtualHand(aimN, share * weakerN.value, UNSTEADY / 2, seed);
+  return keep({ samples: hand.readPull(), instrument: hand.label.name });
+}
+
+/** What the weaker line of a join really holds (N). */
+async function weakerTruthN(db: Queryable, record: RigRecord, joinId: string): Promise<UseCaseOutcome<number>> {
   const join = record.joins.find((candidate) => candidate.id === joinId);
   if (!join) return notFound('join');
   const ids = [join.innerSegmentId, join.outerSegmentId].filter((id) => id !== null);
   const lines = await Promise.all(ids.map((id) => findVirtualLine(db, record.boat.id, productIdNow(record, id))));
   const strengths = lines.filter((line) => line !== null).map((line) => line.strengthTruth.meanStrengthN);
   if (strengths.length < ids.length) return conflict('The virtual bench has no spool of one of these lines.');
-  const seed = handSeed(virtual);
-  // The same join beds at the same pull, however often it is tried.
+  return done(Math.min(...strengths));
+}
+
+/** A join on the force gauge: it keeps a share of its weaker line that is its own, and scatters as hands tie. */
+async function breakJoin(
+  db: Queryable,
+  record: RigRecord,
+  virtual: VirtualReelRow,
+  joinId: string,
+  keep: (shown: Partial<BenchReading>) => Promise<UseCaseOutcome<BenchReading>>,
+): Promise<UseCaseOutcome<BenchReading>> {
+  const weakerN = await weakerTruthN(db, record, joinId);
+  if (!weakerN.ok) return weakerN;
   const place = record.joins.findIndex((candidate) => candidate.id === joinId);
-  const share = 0.2 + 0.2 * seededRandom(virtual.truth.seed + 31 * place)();
-  const hand = new VirtualHand(aimN, share * Math.min(...strengths), UNSTEADY / 2, seed);
-  return keep({ samples: hand.readPull(), instrument: hand.label.name });
+  const share = 0.68 + 0.27 * seededRandom(virtual.truth.seed + 97 * place)();
+  const truth = { meanStrengthN: share * weakerN.value, cv: 0.05, stretchAtBreak: 0.1 };
+  const gauge = new VirtualForceGauge(truth, handSeed(virtual));
+  return keep({ samples: gauge.readPull(), instrument: gauge.label.name, breakPlace: 'knot' });
 }
 
 /** The counter on the way, with so many colours on. Nothing is kept: the segment goes on as a whole. */

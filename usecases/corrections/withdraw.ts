@@ -10,6 +10,7 @@ const WORDS = {
   colour: ['load', 'A noted colour change'],
   reverseFill: ['load', 'A reverse fill'],
   tie: ['join', 'A tied join'],
+  joinPull: ['join', 'A join pulled to the break'],
   trial: ['count', 'A walk along the tape'],
   strengthPull: ['strength', 'A strength pull'],
   dragPull: ['drag', 'A drag pull'],

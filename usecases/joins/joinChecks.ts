@@ -1,11 +1,13 @@
 import 'server-only';
 import { readSlip } from '../../core/joins/slipCheck';
-import { findTiePhoto, insertSlipCheck, insertTiePhoto } from '../../db/queries/joinChecks';
+import { weakerLineN } from '../../core/rig/joinsOfRig';
+import { findTiePhoto, insertJoinBreak, insertSlipCheck, insertTiePhoto } from '../../db/queries/joinChecks';
 import { listJoins } from '../../db/queries/joins';
 import { insertLogEntry } from '../../db/queries/log';
 import { reader, withTransaction } from '../../db/withTransaction';
 import { conflict, done, invalid, notFound, type UseCaseOutcome } from '../outcome';
-import type { PhotoInput, SlipInput } from './joinInput';
+import { readRigRecord } from '../rigs/rigRecord';
+import type { JoinPullInput, PhotoInput, SlipInput } from './joinInput';
 
 /** Keeps a look at the mark across spool and line. */
 export async function checkSlip(
@@ -23,6 +25,37 @@ export async function checkSlip(
     return done({ done: true });
   });
 }
+
+/** Keeps a join pulled to the break, beside what its weaker line is taken to hold today. */
+export async function recordJoinBreak(
+  boatId: string,
+  rigId: string,
+  joinId: string,
+  input: JoinPullInput,
+): Promise<UseCaseOutcome<{ done: true }>> {
+  return withTransaction(async (db) => {
+    const record = await readRigRecord(boatId, rigId, db);
+    const join = record?.joins.find((candidate) => candidate.id === joinId);
+    if (!record || !join) return notFound('join');
+    const weakerN = weakerLineN(record, join);
+    if (weakerN === null) {
+      return conflict('Neither line of this join has been pulled or has a label: there is nothing to hold it against.');
+    }
+    if (input.peakN > MOST_OF_LINE * weakerN) {
+      return invalid(
+        'peakN',
+        'That is far more than the weaker line holds. Was the right line in the grips, in the right unit?',
+      );
+    }
+    await insertJoinBreak(db, boatId, joinId, { ...input, weakerN });
+    const share = Math.round((100 * input.peakN) / weakerN);
+    await insertLogEntry(db, boatId, rigId, 'join', `Join pulled to the break: ${share} % of the weaker line.`);
+    return done({ done: true });
+  });
+}
+
+/** No join holds more than its line; labels are low by half at most. */
+const MOST_OF_LINE = 2;
 
 const JPEG_HEAD = Buffer.from([0xff, 0xd8, 0xff]);
 

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { JOIN_KIND_NAMES } from '../../core/joins/joinKinds';
 import { SCHOOLS } from '../../core/joins/schools';
-import { idSchema, LIMITS, nameSchema, noteSchema, within } from '../limits';
+import { idSchema, instrumentSchema, LIMITS, nameSchema, noteSchema, within } from '../limits';
 
 const schoolSchema = z.string().refine((id) => SCHOOLS.some((school) => school.id === id), 'Choose a school.');
 
@@ -37,6 +37,13 @@ export const slipInput = z.strictObject({
   pulledN: within(LIMITS.forceN, 'The pull').nullable(),
 });
 
+export const joinPullInput = z.strictObject({
+  peakN: within(LIMITS.forceN, 'The peak force'),
+  brokeAt: z.enum(['join', 'line', 'grip']),
+  school: schoolSchema.nullable(),
+  instrument: instrumentSchema,
+});
+
 /** A picture as the browser has shrunk it: well under what one request may hold. */
 export const photoInput = z.strictObject({
   jpegBase64: z
@@ -45,6 +52,7 @@ export const photoInput = z.strictObject({
     .max(200_000, 'The picture is too large.'),
 });
 
+export type JoinPullInput = z.output<typeof joinPullInput>;
 export type SlipInput = z.output<typeof slipInput>;
 export type PhotoInput = z.output<typeof photoInput>;
 export type TieInput = z.output<typeof tieInput>;

@@ -8,7 +8,7 @@ export function plannedRecord(record: RigRecord, draft: StackDraft): RigRecord |
   const joins = draftJoins(draft).map((join) => ({
     ...join,
     id: `draft-${join.outerSegmentId}`,
-    testedEfficiency: null,
+    breaks: [],
     lastTie: null,
     lastSlip: null,
     pullTested: record.joins.some(

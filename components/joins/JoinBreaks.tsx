@@ -1,0 +1,136 @@
+'use client';
+
+import { useState } from 'react';
+import type { ForceSample } from '@/core/force/forceSample';
+import { PULLS_FOR_EFFICIENCY, type JoinPull } from '@/core/joins/joinEfficiency';
+import { PLUS_MINUS_SDS } from '@/core/numerics/propagate';
+import { weakerLineN } from '@/core/rig/joinsOfRig';
+import type { JoinRecord } from '@/core/rig/record';
+import { joinEfficiency } from '@/core/rig/strengthOfRig';
+import { readBreak } from '@/core/strength/readBreak';
+import { TracePlot } from '@/components/bench/TracePlot';
+import { UndoButton } from '@/components/bench/UndoButton';
+import { useVirtualReel } from '@/components/bench/useVirtualReel';
+import { VirtualBench } from '@/components/bench/VirtualMark';
+import { QuantityField, useQuantity } from '@/components/fields/QuantityField';
+import { ChoiceField } from '@/components/fields/TextField';
+import { useSend } from '@/components/http/useSend';
+import { useRig } from '@/components/rig/RigProvider';
+import { Button } from '@/components/ui/Button';
+import { Card, Caution } from '@/components/ui/Card';
+import { useUnits } from '@/components/units/UnitsProvider';
+import { LIMITS } from '@/usecases/limits';
+import { placeWords } from './joinLines';
+
+const PLACES: readonly { value: JoinPull['brokeAt']; text: string }[] = [
+  { value: 'join', text: 'at the join' },
+  { value: 'line', text: 'in the plain line' },
+  { value: 'grip', text: 'at a grip' },
+];
+
+/** Samples of a join pulled to the break: the share of the weaker line that it keeps, which Strength then uses. */
+export function JoinBreaks({ join }: { join: JoinRecord }) {
+  const { record } = useRig();
+  const { format } = useUnits();
+  const { sendNow, state, fieldError } = useSend();
+  const bench = useVirtualReel();
+  const peak = useQuantity(`join-peak:${join.id}`, 'force', null, LIMITS.forceN);
+  const [brokeAt, setBrokeAt] = useState<JoinPull['brokeAt']>('join');
+  const [instrument, setInstrument] = useState('read by eye');
+  const [samples, setSamples] = useState<readonly ForceSample[]>([]);
+  const [unread, setUnread] = useState<string | null>(null);
+  const weakerN = weakerLineN(record, join);
+  const last = join.breaks.at(-1);
+  const busy = state.kind === 'sending' || bench.busy;
+  const store = async (): Promise<void> => {
+    const path = `/api/boats/${record.boat.id}/rigs/${record.id}/joins/${join.id}/pulls`;
+    const body = { peakN: peak.value, brokeAt, school: join.lastTie?.school ?? null, instrument };
+    const result = await sendNow('POST', path, body, 'On record. Strength and drag follow.');
+    if (!result.ok) return;
+    peak.forget();
+    setSamples([]);
+    setInstrument('read by eye');
+  };
+  const pull = async (): Promise<void> => {
+    const shown = await bench.work({ act: 'break-join', joinId: join.id });
+    if (!shown) return;
+    setSamples(shown.samples);
+    const read = readBreak(shown.samples);
+    setUnread(read.ok ? null : read.message);
+    if (!read.ok) return;
+    peak.set({ text: read.value.toFixed(1), unit: 'N' });
+    setBrokeAt('join');
+    setInstrument(shown.instrument);
+  };
+  return (
+    <Card title={`Pulled to the break: ${placeWords(record, join)}`}>
+      <Efficiency join={join} />
+      <Caution>
+        Tie samples of it for this, never the join that fishes. Eye protection on, stand out of line, snap-back zone
+        clear, gloves, anchor strong.
+      </Caution>
+      <div className="mt-3 flex flex-wrap items-end gap-3">
+        <div className="w-40">
+          <QuantityField label="Broke at a force of" {...peak.field} error={fieldError('peakN')} />
+        </div>
+        <ChoiceField label="It broke" value={brokeAt} options={PLACES} onChange={setBrokeAt} />
+        <Button disabled={busy || peak.value === null || weakerN === null} onClick={() => void store()}>
+          Record this break
+        </Button>
+      </div>
+      {peak.value !== null && weakerN !== null && (
+        <p className="mt-2 text-sm">
+          That is {format.percent(peak.value / weakerN)} of the weaker line, {format.force(weakerN)}.
+        </p>
+      )}
+      {record.hasVirtualReel && (
+        <div className="mt-3">
+          <VirtualBench instrument="force gauge with a sample of this join">
+            <Button disabled={busy} onClick={() => void pull()}>
+              Break a sample on the virtual gauge
+            </Button>
+            <TracePlot samples={samples} label="The join pulled" />
+            {unread && (
+              <p role="alert" className="font-semibold text-stop">
+                {unread}
+              </p>
+            )}
+          </VirtualBench>
+        </div>
+      )}
+      {last && <UndoButton kind="joinPull" id={last.id} what="break" reason="undone by the tester" />}
+    </Card>
+  );
+}
+
+function Efficiency({ join }: { join: JoinRecord }) {
+  const { format } = useUnits();
+  const efficiency = joinEfficiency(join);
+  const usable = join.breaks.filter((each) => each.brokeAt !== 'grip');
+  const missing = PULLS_FOR_EFFICIENCY - usable.length;
+  return (
+    <div className="mb-3">
+      <p>
+        Keeps{' '}
+        <b className="figures">
+          {format.percent(efficiency.value)} ± {(100 * PLUS_MINUS_SDS * efficiency.sd).toFixed(0)} %
+        </b>{' '}
+        of the weaker line,{' '}
+        {efficiency.source === 'measured'
+          ? `by ${usable.length} breaks.`
+          : `a default until ${missing} more sample${missing === 1 ? '' : 's'} of it ${missing === 1 ? 'is' : 'are'} broken.`}
+      </p>
+      {join.breaks.length > 0 && (
+        <p className="figures text-sm">
+          So far:{' '}
+          {join.breaks
+            .map(
+              (each) =>
+                `${format.percent(each.peakN / each.weakerN)}${each.brokeAt === 'grip' ? ' (at a grip, left out)' : ''}`,
+            )
+            .join(', ')}
+        </p>
+      )}
+    </div>
+  );
+}

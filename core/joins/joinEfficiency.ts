@@ -1,0 +1,38 @@
+import { studentQuantile } from '../numerics/studentQuantile';
+import type { Known } from '../provenance/source';
+import { DEFAULT_EFFICIENCY_SD, JOIN_KINDS, type JoinKind } from './joinKinds';
+
+/** One join pulled to the break: its peak, and what the weaker line was taken to hold (N). */
+export interface JoinPull {
+  readonly peakN: number;
+  readonly weakerN: number;
+  /** At a grip it says only that the join holds at least so much. */
+  readonly brokeAt: 'join' | 'line' | 'grip';
+}
+
+/** Pulls from which a join's own figure stands instead of its default. */
+export const PULLS_FOR_EFFICIENCY = 3;
+
+/**
+ * Share of the weaker line's strength that a join keeps: the mean of its pulls from three on, else the default of its
+ * kind, said to be one. A break of the plain line means that the join held: it counts as that share all the same.
+ *
+ * @param kind of join
+ * @param pulls to the break, in any order; those that broke at a grip are left out
+ * @returns value with the SD of its mean
+ */
+export function joinEfficiencyOf(kind: JoinKind, pulls: readonly JoinPull[]): Known {
+  const shares = pulls.filter((pull) => pull.brokeAt !== 'grip').map((pull) => pull.peakN / pull.weakerN);
+  const n = shares.length;
+  if (n < PULLS_FOR_EFFICIENCY) {
+    return { value: JOIN_KINDS[kind].efficiency, sd: DEFAULT_EFFICIENCY_SD, source: 'default' };
+  }
+  const mean = shares.reduce((sum, share) => sum + share, 0) / n;
+  const sd = Math.sqrt(shares.reduce((sum, share) => sum + (share - mean) ** 2, 0) / (n - 1));
+  // Half of the 95 % interval of a small sample's mean, as the SD that stands for it.
+  return {
+    value: mean,
+    sd: Math.max((studentQuantile(0.975, n - 1) * sd) / Math.sqrt(n) / 1.96, 0.005),
+    source: 'measured',
+  };
+}
