@@ -36,6 +36,18 @@ export const countedShape = {
   trials: z.array(trialSchema).max(100).default([]),
 };
 
+/** A counted load for the kinds that take one. */
+export const COUNTED_EXAMPLE = {
+  reel: { arborDiameterM: 0.0314, widthM: 0.0286, fullDiameterM: 0.0618 },
+  counter: { lengthPerTurnM: 0.174, lengthPerTurnSdM: 0.007, unitM: 0.3048, digits: 3 },
+  segments: [
+    { name: 'backing', lineDiameterM: 0.0004, packing: 0.68, lengthM: 120 },
+    { name: 'copper', lineDiameterM: 0.0007, packing: 0.62, lengthM: 45 },
+    { name: 'top shot', lineDiameterM: 0.00035, packing: 0.68, lengthM: 40 },
+  ],
+  trials: [{ kind: 'tape' as const, trueLengthM: 30.48, reading: 96 }],
+};
+
 export interface CountedRequest extends LoadedReelRequest {
   readonly counter: NonNullable<LoadedReelRequest['counter']>;
   readonly levelBelowRimM: number | null;

@@ -4,6 +4,7 @@ import { Dialog } from 'radix-ui';
 import type { KeyboardEvent } from 'react';
 import { correctionTable } from '@/core/calibration/correctionTable';
 import { useRig } from '@/components/rig/RigProvider';
+import { BenchFooter } from '@/components/bench/BenchFooter';
 import { BenchSheet } from '@/components/bench/BenchSheet';
 import { Button } from '@/components/ui/Button';
 import { useUnits } from '@/components/units/UnitsProvider';
@@ -83,16 +84,7 @@ export function WalkBench({ trial, onLeave }: { trial: Trial; onLeave: () => voi
         <Button weight="main" className="min-h-24 text-2xl" disabled={!canStore} onClick={() => void trial.storeWalk()}>
           Record this walk <kbd className="figures text-base">space</kbd>
         </Button>
-        <div className="grid grid-cols-2 gap-3">
-          <Button className="min-h-16 text-lg" disabled={trial.busy || !last} onClick={() => void trial.undo()}>
-            Undo <kbd className="figures text-sm">U</kbd>
-          </Button>
-          <Dialog.Close asChild>
-            <Button className="min-h-16 text-lg">
-              Leave <kbd className="figures text-sm">Esc</kbd>
-            </Button>
-          </Dialog.Close>
-        </div>
+        <BenchFooter back="Undo" disabled={trial.busy || !last} onBack={() => void trial.undo()} />
       </div>
     </BenchSheet>
   );

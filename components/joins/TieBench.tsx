@@ -3,6 +3,7 @@
 import { Dialog } from 'radix-ui';
 import type { KeyboardEvent } from 'react';
 import { CAUTIONS, type GuideStep, type School } from '@/core/joins/schools';
+import { BenchFooter } from '@/components/bench/BenchFooter';
 import { BenchSheet } from '@/components/bench/BenchSheet';
 import { Button } from '@/components/ui/Button';
 import { Caution } from '@/components/ui/Card';
@@ -57,16 +58,7 @@ export function TieBench({
         <Button weight="main" className="min-h-24 text-2xl" disabled={!step} onClick={forth}>
           {step?.kind === 'seat' ? 'Seated' : 'Done, next'} <kbd className="figures text-base">space</kbd>
         </Button>
-        <div className="grid grid-cols-2 gap-3">
-          <Button className="min-h-16 text-lg" disabled={done.length === 0} onClick={back}>
-            Back <kbd className="figures text-sm">U</kbd>
-          </Button>
-          <Dialog.Close asChild>
-            <Button className="min-h-16 text-lg">
-              Leave <kbd className="figures text-sm">Esc</kbd>
-            </Button>
-          </Dialog.Close>
-        </div>
+        <BenchFooter back="Back" disabled={done.length === 0} onBack={back} />
       </div>
     </BenchSheet>
   );

@@ -6,7 +6,14 @@ import { topAdjustment } from '../../core/calibration/topAdjustment';
 import { levelOfTarget } from '../../core/load/fillTarget';
 import { PLUS_MINUS_SDS } from '../../core/numerics/propagate';
 import { solveSegment } from '../../core/spool/solveSegment';
-import { countedShape, fuseRequest, refineCounted, tableLengths, type CountedRequest } from '../counterRequest';
+import {
+  COUNTED_EXAMPLE,
+  countedShape,
+  fuseRequest,
+  refineCounted,
+  tableLengths,
+  type CountedRequest,
+} from '../counterRequest';
 import { defineKind } from '../kind';
 import { positive } from '../requestSchemas';
 
@@ -21,16 +28,7 @@ export const calibrate = defineKind({
       workingRangeM: z.tuple([z.number().positive(), z.number().positive()]).default([18.288, 76.2]),
     })
     .superRefine(refineCounted),
-  example: {
-    reel: { arborDiameterM: 0.0314, widthM: 0.0286, fullDiameterM: 0.0618 },
-    counter: { lengthPerTurnM: 0.174, lengthPerTurnSdM: 0.007, unitM: 0.3048, digits: 3 },
-    segments: [
-      { name: 'backing', lineDiameterM: 0.0004, packing: 0.68, lengthM: 120 },
-      { name: 'copper', lineDiameterM: 0.0007, packing: 0.62, lengthM: 45 },
-      { name: 'top shot', lineDiameterM: 0.00035, packing: 0.68, lengthM: 40 },
-    ],
-    trials: [{ kind: 'tape', trueLengthM: 30.48, reading: 96 }],
-  },
+  example: COUNTED_EXAMPLE,
   compute: (request) => {
     const fused = fuseRequest(request);
     const { unitM } = fused.counter;

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { correctionTable as tableOf } from '../../core/calibration/correctionTable';
 import { lengthAtCounts } from '../../core/calibration/observations';
-import { countedShape, fuseRequest, refineCounted, tableLengths } from '../counterRequest';
+import { COUNTED_EXAMPLE, countedShape, fuseRequest, refineCounted, tableLengths } from '../counterRequest';
 import { defineKind } from '../kind';
 
 /** A tested counter in; true length against reading and back out. */
@@ -19,18 +19,7 @@ export const correctionTable = defineKind({
       readings: z.array(z.number().positive().max(999_999)).max(500).default([]).describe('readings to turn back'),
     })
     .superRefine(refineCounted),
-  example: {
-    reel: { arborDiameterM: 0.0314, widthM: 0.0286, fullDiameterM: 0.0618 },
-    counter: { lengthPerTurnM: 0.174, lengthPerTurnSdM: 0.007, unitM: 0.3048, digits: 3 },
-    segments: [
-      { name: 'backing', lineDiameterM: 0.0004, packing: 0.68, lengthM: 120 },
-      { name: 'copper', lineDiameterM: 0.0007, packing: 0.62, lengthM: 45 },
-      { name: 'top shot', lineDiameterM: 0.00035, packing: 0.68, lengthM: 40 },
-    ],
-    trials: [{ kind: 'tape', trueLengthM: 30.48, reading: 96 }],
-    lengthsM: [36.576],
-    readings: [100],
-  },
+  example: { ...COUNTED_EXAMPLE, lengthsM: [36.576], readings: [100] },
   compute: (request) => {
     const fused = fuseRequest(request);
     const lengthsM = request.lengthsM.length > 0 ? request.lengthsM : tableLengths(fused);

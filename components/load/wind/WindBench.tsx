@@ -4,6 +4,7 @@ import { Dialog } from 'radix-ui';
 import type { KeyboardEvent } from 'react';
 import type { LoadRecord } from '@/core/rig/record';
 import { useRig } from '@/components/rig/RigProvider';
+import { BenchFooter } from '@/components/bench/BenchFooter';
 import { BenchSheet } from '@/components/bench/BenchSheet';
 import { Button } from '@/components/ui/Button';
 import { useUnits } from '@/components/units/UnitsProvider';
@@ -49,19 +50,12 @@ export function WindBench({ load, winding, onLeave }: { load: LoadRecord; windin
       ) : (
         <Dialog.Title className="lettered text-4xl">All on. Leave bench mode and measure the level.</Dialog.Title>
       )}
-      <div className="mt-4 grid grid-cols-2 gap-3">
-        <Button
-          className="min-h-16 text-lg"
+      <div className="mt-4">
+        <BenchFooter
+          back="Undo"
           disabled={winding.busy || load.winding.length === 0}
-          onClick={() => void winding.undo()}
-        >
-          Undo <kbd className="figures text-sm">U</kbd>
-        </Button>
-        <Dialog.Close asChild>
-          <Button className="min-h-16 text-lg">
-            Leave <kbd className="figures text-sm">Esc</kbd>
-          </Button>
-        </Dialog.Close>
+          onBack={() => void winding.undo()}
+        />
       </div>
     </BenchSheet>
   );
