@@ -1,3 +1,5 @@
+import { joinEfficiencyOf, type JoinPull } from './joinEfficiency';
+import { DEFAULT_EFFICIENCY_SD, JOIN_KINDS } from './joinKinds';
 import { prepFigure } from './prepFigures';
 import { judgeTension, readSeatingPull } from './readSeating';
 import { readSlip } from './slipCheck';
@@ -72,5 +74,40 @@ describe('a splice', () => {
       // Schools of the trade say 8 to 12 in (common practice, no source).
       expect(bury?.least).toBeGreaterThanOrEqual(0.2);
     }
+  });
+});
+
+describe('what a join keeps', () => {
+  const at = (share: number, brokeAt: JoinPull['brokeAt'] = 'join'): JoinPull => ({
+    peakN: 200 * share,
+    weakerN: 200,
+    brokeAt,
+  });
+
+  it('is the default of its kind, named as one, until three samples were broken', () => {
+    const byDefault = { value: JOIN_KINDS['loop-splice'].efficiency, sd: DEFAULT_EFFICIENCY_SD, source: 'default' };
+    expect(joinEfficiencyOf('loop-splice', [])).toEqual(byDefault);
+    expect(joinEfficiencyOf('loop-splice', [at(0.5), at(0.52)])).toEqual(byDefault);
+    // A break at a grip says only that the join holds so much.
+    expect(joinEfficiencyOf('loop-splice', [at(0.5), at(0.52), at(0.3, 'grip')])).toEqual(byDefault);
+  });
+
+  it('is then the mean of its breaks, surer with every one', () => {
+    const three = joinEfficiencyOf('loop-splice', [at(0.8), at(0.84), at(0.82)]);
+    expect(three).toMatchObject({ source: 'measured' });
+    expect(three.value).toBeCloseTo(0.82, 12);
+    // t(0.975; 2) = 4.303 (e-Handbook, 1.3.6.7.2), SD 0.02, three breaks.
+    expect(1.96 * three.sd).toBeCloseTo((4.303 * 0.02) / Math.sqrt(3), 4);
+    const six = joinEfficiencyOf(
+      'loop-splice',
+      [0.8, 0.84, 0.82, 0.8, 0.84, 0.82].map((share) => at(share)),
+    );
+    expect(six.sd).toBeLessThan(three.sd);
+    // The plain line gave first: the join held all the same.
+    expect(joinEfficiencyOf('loop-splice', [at(1, 'line'), at(0.99, 'line'), at(1.01)]).value).toBeCloseTo(1, 9);
+  });
+
+  it('is never surer than a gauge can be, however alike its breaks', () => {
+    expect(joinEfficiencyOf('small-swivel', [at(0.8), at(0.8), at(0.8)]).sd).toBeGreaterThan(0);
   });
 });
