@@ -3,6 +3,7 @@
 import type { ReactNode } from 'react';
 import type { CounterAdvice } from '@/core/rig/adviceForRig';
 import type { LoadRecord } from '@/core/rig/record';
+import { WORKING_RANGE } from '@/core/rig/workingRange';
 import { useSend } from '@/components/http/useSend';
 import { useRig } from '@/components/rig/RigProvider';
 import { Button } from '@/components/ui/Button';
@@ -17,8 +18,9 @@ export function AdviceWays({ load, advice }: { load: LoadRecord; advice: Counter
       <Reload advice={advice} />
       <Way title="Leave it, use the table" left={null}>
         <p className="text-sm">
-          Costs nothing. The counter itself is off by up to {format.percent(Math.abs(advice.worstNow))} between 60 and
-          250 ft; by the corrected readings below it is right over the whole line, to their ±.
+          Costs nothing. The counter itself is off by up to {format.percent(Math.abs(advice.worstNow))} between{' '}
+          {format.length(WORKING_RANGE.fromM)} and {format.length(WORKING_RANGE.toM)}; by the corrected readings below
+          it is right over the whole line, to their ±.
         </p>
       </Way>
     </div>
@@ -33,7 +35,8 @@ function Way({ title, left, children }: { title: string; left: number | null; ch
       {children}
       {left !== null && (
         <p className="mt-1 text-xs text-ink-soft">
-          Left then, at most between 60 and 250 ft: {format.percent(Math.abs(left))} {left > 0 ? 'high' : 'low'}.
+          Left then, at most between {format.length(WORKING_RANGE.fromM)} and {format.length(WORKING_RANGE.toM)}:{' '}
+          {format.percent(Math.abs(left))} {left > 0 ? 'high' : 'low'}.
         </p>
       )}
     </section>

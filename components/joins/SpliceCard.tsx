@@ -4,6 +4,7 @@ import { useState } from 'react';
 import { guessedDiameter } from '@/core/gear/lineDiameter';
 import type { LinesToJoin } from '@/core/joins/prepFigures';
 import type { PrepFigureName } from '@/core/joins/schools';
+import { PLUS_MINUS_SDS } from '@/core/numerics/propagate';
 import { QuantityField, useQuantity } from '@/components/fields/QuantityField';
 import { ChoiceField } from '@/components/fields/TextField';
 import { useRig } from '@/components/rig/RigProvider';
@@ -57,7 +58,7 @@ export function SpliceCard() {
       {lines && diameter ? (
         <ul className="mt-3 flex flex-col gap-1 text-sm">
           <li>
-            Thickness {format.small(diameter.value, 2 * diameter.sd)}
+            Thickness {format.small(diameter.value, PLUS_MINUS_SDS * diameter.sd)}
             {product ? '' : ', a guess from its strength: wrap it round a rod to know'}
           </li>
           {FIGURES.map((name) => {

@@ -1,5 +1,5 @@
 import { fuseCounter, type BelievedLoad, type FusedCounter } from '../calibration/fuseCounter';
-import type { CounterObservation, LevelObservation } from '../calibration/observations';
+import type { LevelObservation } from '../calibration/observations';
 import { DEFAULT_LEVEL_BELOW_RIM_M, LEVEL_SD_M, MEASURED_LENGTH_RELATIVE_SD, windingStrain } from '../load/defaults';
 import { knownCounter } from './counterOf';
 import { areaRelativeSd, type CurrentLine } from './currentLine';
@@ -103,9 +103,4 @@ function believedSegment(
     lengthRelativeSd,
     windingStrain: windingStrain(productOf(record, lineId).material),
   };
-}
-
-/** Observations of a counter that a person could doubt: everything but what a plan stands for. */
-export function seenOf(fused: FusedCounter): readonly CounterObservation[] {
-  return fused.observations.filter((each) => each.name !== 'the level as planned');
 }

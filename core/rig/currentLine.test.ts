@@ -1,5 +1,5 @@
 import { plannedRig, trial, woundRig } from '../../tests/rigFixture';
-import { fusedCounter, seenOf } from './counterEvidence';
+import { fusedCounter } from './counterEvidence';
 import { currentLine, validTrial } from './currentLine';
 import { wasLogged } from './loadObservations';
 import type { RigRecord } from './record';
@@ -79,9 +79,9 @@ describe('what is known of the counter', () => {
   });
 
   it('is the maker’s word on a plan, and the winding log, levels and walks once it is wound', () => {
-    expect(seenOf(fused(plannedRig()))).toEqual([]);
+    expect(fused(plannedRig()).observations.map((each) => each.name)).toEqual(['the level as planned']);
     expect(fused(plannedRig()).constantM.source).toBe('maker');
-    const kinds = (rig: RigRecord): readonly string[] => seenOf(fused(rig)).map((each) => each.kind);
+    const kinds = (rig: RigRecord): readonly string[] => fused(rig).observations.map((each) => each.kind);
     expect(kinds(woundRig())).toEqual(['wound', 'wound', 'wound', 'level']);
     expect(kinds({ ...woundRig(), trials: [trial(31)] })).toEqual(['wound', 'wound', 'wound', 'level', 'tape']);
   });

@@ -1,4 +1,5 @@
 import { correctionTable } from '../calibration/correctionTable';
+import { countsAt } from '../calibration/observations';
 import { topAdjustment } from '../calibration/topAdjustment';
 import { median } from '../drag/readPull';
 import type { Figure } from '../provenance/figure';
@@ -24,7 +25,7 @@ export interface FleetRod {
 export type FleetAction =
   | { readonly kind: 'none' }
   | { readonly kind: 'strip' | 'add'; readonly lengthM: Figure }
-  | { readonly kind: 'reload'; readonly segmentName: string; readonly lengthM: Figure }
+  | { readonly kind: 'reload'; readonly segmentName: string; readonly lengthM: Figure; readonly shareAfter: number }
   | { readonly kind: 'card'; readonly why: string };
 
 export interface Fleet {
@@ -74,8 +75,7 @@ export function compareFleet(views: readonly RigView[], lengthOutM: number, goal
   const rods = seen.map(({ view, counter, paidOutM, unitM, reading, share }): FleetRod => {
     const base = { rigId: view.record.id, name: view.record.name, unitM, reading, share };
     const action = actionFor(view, counter, paidOutM, share, wantedShare);
-    const mended = action.kind === 'strip' || action.kind === 'add' || action.kind === 'reload';
-    return { ...base, action, shareAfter: mended ? wantedShare : share };
+    return { ...base, action, shareAfter: shareAfter(action, share, wantedShare) };
   });
   return {
     atM: lengthOutM,
@@ -85,6 +85,12 @@ export function compareFleet(views: readonly RigView[], lengthOutM: number, goal
     spreadBefore: spread(rods.map((rod) => rod.share)),
     spreadAfter: spread(rods.map((rod) => rod.shareAfter)),
   };
+}
+
+/** Stripping or adding is worked out for this very length; a reload is true on average, and here only nearly. */
+function shareAfter(action: FleetAction, share: number, wantedShare: number): number {
+  if (action.kind === 'reload') return action.shareAfter;
+  return action.kind === 'strip' || action.kind === 'add' ? wantedShare : share;
 }
 
 function spread(shares: readonly number[]): number {
@@ -111,8 +117,10 @@ function actionFor(
   // A reload makes a counter true, not anything that one may want.
   const reload = wantedShare === 1 ? reloadAdvice(record, counter, view.current.line) : null;
   if (reload?.ok) {
-    const { segmentName, thenM, plusMinusM } = reload.value;
-    return { kind: 'reload', segmentName, lengthM: { value: thenM, plusMinus: plusMinusM, mainlyFrom: null } };
+    const { segmentName, thenM, plusMinusM, after } = reload.value;
+    const { unitM } = counter.counter;
+    const lengthM = { value: thenM, plusMinus: plusMinusM, mainlyFrom: null };
+    return { kind: 'reload', segmentName, lengthM, shareAfter: (countsAt(after, paidOutM, unitM) * unitM) / paidOutM };
   }
   if (outcome.ok) return { kind: 'card', why: `its ${top?.name ?? 'top'} is a fixed length` };
   return {

@@ -1,4 +1,5 @@
 import type { FusedCounter } from '../calibration/fuseCounter';
+import type { RealisedLoad } from '../calibration/observations';
 import { levelOfTarget } from '../load/fillTarget';
 import { failure, success, type Outcome } from '../result';
 import type { LoadedLine } from '../spool/loadedLine';
@@ -16,6 +17,8 @@ export interface ReloadAdvice {
   readonly plusMinusM: number;
   readonly levelBelowRimM: number;
   readonly worstAfter: number;
+  /** The load as it would then lie, for what its counter shows anywhere. */
+  readonly after: Pick<RealisedLoad, 'line' | 'strains' | 'constantM'>;
   /** Joins that the segment touches: they are tied anew. */
   readonly joins: number;
 }
@@ -66,8 +69,8 @@ export function reloadAdvice(
   const plan = planForRig(record, level.value);
   if (!plan.ok) return failure('cannot-be-true', plan.message);
   const then = plan.value.segments.find((segment) => segment.id === free.id)?.lengthM;
-  const strains = fused.best.strains;
-  const worstAfter = worstError(fused, { line: plan.value.line, strains, constantM: fused.constantM.value });
+  const after = { line: plan.value.line, strains: fused.best.strains, constantM: fused.constantM.value };
+  const worstAfter = worstError(fused, after);
   const worstNow = worstError(fused, fused.best);
   if (!then || Math.abs(worstNow) - Math.abs(worstAfter) < WORTH_IT) {
     return failure('little-to-gain', 'Another fill would hardly be truer than this one over the working range.');
@@ -79,6 +82,7 @@ export function reloadAdvice(
     plusMinusM: then.plusMinus,
     levelBelowRimM: level.value,
     worstAfter,
+    after,
     joins: record.joins.filter((join) => join.innerSegmentId === free.id || join.outerSegmentId === free.id).length,
   });
 }
