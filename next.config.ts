@@ -5,6 +5,8 @@ const config: NextConfig = {
   reactStrictMode: true,
   devIndicators: false,
   serverExternalPackages: ['pg'],
+  // Every page's title comes with the page and not after it: a screen reader announces it, and a tab has a name at once.
+  htmlLimitedBots: /.*/,
 };
 
 export default config;

@@ -66,6 +66,7 @@ export interface DemoRig {
     readonly drag?: number;
     readonly lostM?: number;
     readonly pullTested?: boolean;
+    readonly marks?: readonly { readonly kind: 'tied' | 'inked'; readonly looks: string; readonly atM: number }[];
     readonly log?: readonly string[];
   };
 }

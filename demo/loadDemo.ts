@@ -15,6 +15,7 @@ import { insertVirtualLine, insertVirtualReel } from '../db/queries/virtualBench
 import { reader } from '../db/withTransaction';
 import { EMPTY_REEL } from '../instruments/virtual/virtualReel';
 import { breakOnVirtualGauge, workVirtualReel } from '../usecases/bench/virtualBench';
+import { markLine } from '../usecases/count/counterFacts';
 import { acceptCalibration, recordTrial } from '../usecases/count/calibrate';
 import { acceptSetting, recordDragPull, startDragSetting } from '../usecases/drag/setDrag';
 import { createLine, createReel, createRig } from '../usecases/gear/gear';
@@ -128,7 +129,7 @@ async function loadRig(boatId: string, rig: DemoRig, idOf: (key: string) => stri
       widthM: reel.widthMm / 1000,
       fullDiameterM: reel.fullMm / 1000,
       ratings: reel.ratings.map(({ label, lineMm, lengthM }) => ({ label, lineDiameterM: lineMm / 1000, lengthM })),
-      counter: reel.counter && { ...reel.counter, digits: 3, source: 'maker', display: 'rounds' },
+      counter: reel.counter && { ...reel.counter, drive: 'spool', digits: 3, source: 'maker', display: 'rounds' },
       windHand: reel.windHand ?? 'right',
       dragKind: reel.dragKind,
       dragLimitN: reel.dragLimitKg === null ? null : toSi('force', reel.dragLimitKg, 'kg'),
@@ -224,6 +225,9 @@ async function workThrough(boatId: string, rigId: string, rig: DemoRig, walkM: n
   must(
     await finishWinding(boatId, rigId, loadId, finishInput.parse({ version: 1, levelBelowRimM: level.levelBelowRimM })),
   );
+  for (const { kind, looks, atM } of rig.done.marks ?? []) {
+    must(await markLine(boatId, rigId, { loadId, kind, looks, lengthOutM: atM }));
+  }
   if (rig.done.calibrate) await calibrate(boatId, rigId, loadId, walkM, rig.done.calibrate);
   if (rig.done.drag) await setDrag(boatId, rigId, loadId, rig.done.drag);
   if (rig.done.lostM) {

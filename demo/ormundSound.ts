@@ -280,7 +280,14 @@ export const ormundSound: DemoBoat = {
           join: 'plaited-braid-to-leader',
         },
       ],
-      done: { wound: true, levelBelowRimMm: 1.5 },
+      done: {
+        wound: true,
+        levelBelowRimMm: 1.5,
+        marks: [
+          { kind: 'inked', looks: 'one black band', atM: 23 },
+          { kind: 'tied', looks: 'green thread', atM: 41 },
+        ],
+      },
     },
   ],
 };

@@ -30,7 +30,7 @@ export function believedLoad(
 
 /** What a counter of a true constant shows, unrounded. */
 export function shownAt(line: LoadedLine, constantM: number, lengthM: number, unitM = 0.3048): number {
-  const truth: RealisedLoad = { line, strains: [], rimDiameterM: 1, constantM };
+  const truth: RealisedLoad = { line, strains: [], rimDiameterM: 1, constantM, drive: 'spool' };
   return countsAt(truth, lengthM, unitM);
 }
 

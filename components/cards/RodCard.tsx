@@ -11,23 +11,18 @@ import { CardActions } from './CardActions';
 import { CardRows, CardSheet } from './CardSheet';
 
 const HEADS = ['true length out', 'counter', '±', 'mark'] as const;
+const TURN_HEADS = ['true length out', 'turns', '±', 'mark'] as const;
 
 /** The card that hangs at a rod: true lengths, joins and colours, and what the counter shows then. */
 export function RodCard() {
   const { record, view, states } = useRig();
   const { units, format } = useUnits();
   const sheet = useRef<SVGSVGElement>(null);
-  const marks = useMemo(() => (view?.counter ? cardMarks(view, units.length) : []), [view, units.length]);
-  if (!view?.counter || marks.length === 0) {
-    return (
-      <p>
-        {record.reel.counter
-          ? 'A card needs a line: plan or load this rod first.'
-          : 'This reel has no counter. Its marks are colours and turns: see the two rulers of the whole line.'}
-      </p>
-    );
-  }
-  const stale = states.count.state === 'done' ? '' : ` Count: ${states.count.state}, ${states.count.why}.`;
+  const marks = useMemo(() => (view ? cardMarks(view, units.length) : []), [view, units.length]);
+  if (!view || marks.length === 0) return <p>A card needs a line: plan or load this rod first.</p>;
+  const heads = view.counter ? HEADS : TURN_HEADS;
+  const isConfirmed = !view.counter || states.count.state === 'done';
+  const stale = isConfirmed ? '' : ` Count: ${states.count.state}, ${states.count.why}.`;
   const rows = marks.map((mark) => ({
     strong: mark.kind === 'join',
     cells: [
@@ -40,16 +35,16 @@ export function RodCard() {
   const day = record.readAt.slice(0, 10);
   return (
     <div className="flex flex-col gap-4">
-      <CardActions sheet={sheet} name={record.name} heads={HEADS} rows={rows.map((row) => row.cells)} />
+      <CardActions sheet={sheet} name={record.name} heads={heads} rows={rows.map((row) => row.cells)} />
       {stale && <p className="no-print text-sm text-warn">Not confirmed:{stale} The card says so too.</p>}
       <CardSheet
         ref={sheet}
         title={record.name}
         line={`${record.boat.name} · ${record.reel.name}`}
-        label={`Card of ${record.name}: ${rows.map((row) => `${row.cells[0]} reads ${row.cells[1]}`).join('; ')}`}
+        label={`Card of ${record.name}: ${rows.map((row) => `${row.cells[0]} ${view.counter ? 'reads' : 'is'} ${row.cells[1]}${view.counter ? '' : ' turns'}`).join('; ')}`}
       >
         <CardRows
-          heads={HEADS}
+          heads={heads}
           at={[5, 34, 49, 59]}
           rows={rows}
           foot={[`${day}. From the hook; ± 95 %.`, ...(stale ? [shortened(`Not confirmed:${stale}`, 72)] : [])]}
@@ -80,8 +75,9 @@ function shortened(words: string, letters: number): string {
 }
 
 /** A mark in as few words as a card has room for: what has just left the tip. */
-function shortMark(kind: 'length' | 'join' | 'colour', name: string): string {
+function shortMark(kind: CountMark['kind'], name: string): string {
   if (kind === 'length') return '';
+  if (kind === 'mark') return shortened(name, MARK_LETTERS);
   if (kind === 'join') return shortened(`${name.split(' out,')[0]} out`, MARK_LETTERS);
   return shortened(name.slice(name.lastIndexOf(':') + 2).replace(' is out', ' out'), MARK_LETTERS);
 }

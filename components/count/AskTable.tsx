@@ -15,7 +15,7 @@ export function AskTable({ view }: { view: RigView }) {
   const { line } = view.current;
   const paidOutM = wanted.value === null ? null : wanted.value - line.handLinedLengthM - (record.hangM ?? 0);
   const isThere = paidOutM !== null && paidOutM >= 0 && paidOutM <= line.woundLengthM;
-  const [figure] = view.counter && isThere ? correctionTable(view.counter, [paidOutM]) : [];
+  const [figure] = isThere ? correctionTable(view.ruler, [paidOutM]) : [];
   return (
     <div className="mb-3 flex flex-wrap items-end gap-x-4 gap-y-2">
       <div className="w-44">
@@ -24,7 +24,9 @@ export function AskTable({ view }: { view: RigView }) {
       <p className="min-h-11 content-center text-2xl" aria-live="polite">
         {figure ? (
           <>
-            read <b className="figures">{format.counts(figure.value, figure.plusMinus)}</b>
+            {view.counter ? 'read ' : 'let out '}
+            <b className="figures">{format.counts(figure.value, figure.plusMinus)}</b>
+            {!view.counter && ' turns of the spool'}
           </>
         ) : (
           <span className="text-base text-ink-soft">

@@ -3,6 +3,7 @@
 import Link from 'next/link';
 import { useMemo } from 'react';
 import { correctionTable } from '@/core/calibration/correctionTable';
+import type { LoadRecord } from '@/core/rig/record';
 import type { RigView } from '@/core/rig/rigView';
 import { fromSi } from '@/core/units/units';
 import { LensChart, type LensPoint } from '@/components/line/LensChart';
@@ -15,6 +16,7 @@ import { CardLink } from './CardLink';
 import { DisplayQuiz } from './DisplayQuiz';
 import { Evidence } from './Evidence';
 import { Hang } from './Hang';
+import { LineMarks } from './LineMarks';
 import { MarksTable } from './MarksTable';
 import { Practice } from './Practice';
 import { TrialChart } from './TrialChart';
@@ -24,16 +26,6 @@ import { WalkForm } from './WalkForm';
 export function CountStation() {
   const { record, view } = useRig();
   const { load } = record;
-  if (!record.reel.counter) {
-    return (
-      <Card title="No counter">
-        <p>
-          This reel has no counter: the lower ruler of the line shows spool turns instead, and lead core&apos;s own
-          colours or inked marks tell what is out.
-        </p>
-      </Card>
-    );
-  }
   if (!view || load?.status !== 'wound') {
     return (
       <Card title="Nothing to test yet">
@@ -47,6 +39,7 @@ export function CountStation() {
       </Card>
     );
   }
+  if (!view.counter) return <WithoutCounter view={view} load={load} />;
   return (
     <div className="flex flex-col gap-4">
       <DriftLens view={view} />
@@ -68,12 +61,43 @@ export function CountStation() {
           </Card>
           <DisplayQuiz />
           <Hang />
+          <LineMarks view={view} load={load} />
           <Practice />
         </div>
       </div>
       <Card title="True length against reading, over the whole line" aside={<CardLink />}>
         <MarksTable view={view} />
       </Card>
+    </div>
+  );
+}
+
+/** A reel without a counter: turns of the spool, colours, and marks on the line itself tell what is out. */
+function WithoutCounter({ view, load }: { view: RigView; load: LoadRecord }) {
+  const { record } = useRig();
+  return (
+    <div className="grid gap-4 lg:grid-cols-[3fr_2fr]">
+      <Card title="Turns of the spool against true length" aside={<CardLink />}>
+        <p className="mb-3">
+          This reel has no counter. Count the turns of the spool, watch the colours, or tie and ink marks on the line:
+          this is what each of them says.
+        </p>
+        <MarksTable view={view} />
+      </Card>
+      <div className="flex min-w-0 flex-col gap-4">
+        <Card title="Marks on the line">
+          <LineMarks view={view} load={load} />
+        </Card>
+        <Card title="Test it">
+          <WalkForm load={load} />
+        </Card>
+        {record.trials.length > 0 && (
+          <Card title="What it rests on">
+            <Evidence fused={view.ruler} />
+          </Card>
+        )}
+        <Hang />
+      </div>
     </div>
   );
 }

@@ -2,6 +2,7 @@
 
 import { explainResidual } from '@/core/calibration/explainResidual';
 import type { CounterResidual, FusedCounter } from '@/core/calibration/fuseCounter';
+import type { CounterRecord } from '@/core/rig/record';
 import { PLUS_MINUS_SDS } from '@/core/numerics/propagate';
 import { useRig } from '@/components/rig/RigProvider';
 import { useUnits } from '@/components/units/UnitsProvider';
@@ -9,21 +10,9 @@ import { useUnits } from '@/components/units/UnitsProvider';
 /** Everything that the estimate rests on, and how each piece sits with the others: a bad one stands out. */
 export function Evidence({ fused }: { fused: FusedCounter }) {
   const { record } = useRig();
-  const { format } = useUnits();
-  const { constantM } = fused;
-  const stated = record.reel.counter?.lengthPerTurnM;
   return (
     <>
-      <p className="text-sm">
-        One turn counts as <b className="figures">{format.small(constantM.value, PLUS_MINUS_SDS * constantM.sd)}</b>
-        {stated && (
-          <>
-            {' '}
-            ({stated.source === 'maker' ? 'the maker says' : 'believed before'} {format.small(stated.value)}). It
-            belongs to the reel, not to the line.
-          </>
-        )}
-      </p>
+      {record.reel.counter && <Constant fused={fused} counter={record.reel.counter} />}
       <table className="mt-2 w-full text-sm">
         <thead>
           <tr className="border-b border-ink text-left">
@@ -46,11 +35,30 @@ export function Evidence({ fused }: { fused: FusedCounter }) {
   );
 }
 
+/** What one turn counts as, or what a roller shows of the line that passes it. */
+function Constant({ fused, counter }: { fused: FusedCounter; counter: CounterRecord }) {
+  const { format } = useUnits();
+  const { value, sd } = fused.constantM;
+  const stated = counter.lengthPerTurnM;
+  const byRoller = counter.drive === 'roller';
+  const before = byRoller ? format.percent(stated.value) : format.small(stated.value);
+  const said = `${stated.source === 'maker' ? 'the maker says' : 'believed before'} ${before}`;
+  const now = byRoller ? format.percent(value, PLUS_MINUS_SDS * sd) : format.small(value, PLUS_MINUS_SDS * sd);
+  return (
+    <p className="text-sm">
+      {byRoller ? 'The roller shows ' : 'One turn counts as '}
+      <b className="figures">{now}</b>
+      {byRoller ? ' of what passes it' : ''} ({said}). It belongs to the reel, not to the line.
+    </p>
+  );
+}
+
 function Row({ fused, residual }: { fused: FusedCounter; residual: CounterResidual }) {
   const { format } = useUnits();
+  const isTurns = useRig().record.reel.counter === null;
   const { observation, expected, off, offSds } = residual;
   const shown = (value: number): string =>
-    observation.kind === 'level' ? format.small(value) : `${value.toFixed(1)} counts`;
+    observation.kind === 'level' ? format.small(value) : `${value.toFixed(1)}${isTurns ? ' turns' : ' counts'}`;
   const explanation = explainResidual(fused, residual);
   const at =
     observation.kind === 'tape' || observation.kind === 'colour' ? `, ${format.length(observation.trueLengthM)}` : '';

@@ -20,16 +20,17 @@ export function MarksTable({ view }: { view: RigView }) {
       rounds.map((value) => toSi('length', value, units.length)),
     );
   }, [view, units.length]);
-  const unitM = view.counter?.counter.unitM ?? 1;
+  const unitM = view.counter?.counter.unitM ?? null;
   const { record, states } = useRig();
   const stale = states.count;
   return (
     <>
       <p className="mb-2 text-sm text-ink-soft">
-        True length is from the hook; the counter is zeroed with all wound line on
+        True length is from the hook;{' '}
+        {unitM === null ? 'turns of the spool are counted from' : 'the counter is zeroed with'} all wound line on
         {view.current.line.handLinedLengthM > 0 && ' and what is let out by hand already out'}
-        {record.hangM ? `, with ${format.length(record.hangM)} below the tip` : ''}. The winding log gives a second,
-        independent figure at each join.{' '}
+        {record.hangM ? `, with ${format.length(record.hangM)} below the tip` : ''}.{' '}
+        {unitM !== null && 'The winding log gives a second, independent figure at each join. '}
         {stale.state === 'stale' && <b className="text-warn">Recomputed, and not confirmed since: {stale.why}.</b>}
       </p>
       <AskTable view={view} />
@@ -38,9 +39,9 @@ export function MarksTable({ view }: { view: RigView }) {
           <thead>
             <tr className="border-b-2 border-ink text-left">
               <th className="py-1 pr-3">true length out</th>
-              <th className="py-1 pr-3">counter shows</th>
-              <th className="py-1 pr-3">by the winding log</th>
-              <th className="py-1 pr-3">error</th>
+              <th className="py-1 pr-3">{unitM === null ? 'spool turns' : 'counter shows'}</th>
+              {unitM !== null && <th className="py-1 pr-3">by the winding log</th>}
+              {unitM !== null && <th className="py-1 pr-3">error</th>}
               <th className="py-1">mark</th>
             </tr>
           </thead>
@@ -56,14 +57,18 @@ export function MarksTable({ view }: { view: RigView }) {
                   <td className="figures py-1 pr-3 whitespace-nowrap">
                     {format.counts(mark.reading.value, mark.reading.plusMinus)}
                   </td>
-                  <td className="figures py-1 pr-3">
-                    {mark.loggedReading === null ? '' : format.counts(mark.loggedReading)}
-                  </td>
-                  <td className="figures py-1 pr-3">
-                    {paidOutM > 1
-                      ? `${((100 * mark.reading.value * unitM) / paidOutM - 100).toFixed(1).replace('-', '−')} %`
-                      : ''}
-                  </td>
+                  {unitM !== null && (
+                    <>
+                      <td className="figures py-1 pr-3">
+                        {mark.loggedReading === null ? '' : format.counts(mark.loggedReading)}
+                      </td>
+                      <td className="figures py-1 pr-3">
+                        {paidOutM > 1
+                          ? `${((100 * mark.reading.value * unitM) / paidOutM - 100).toFixed(1).replace('-', '−')} %`
+                          : ''}
+                      </td>
+                    </>
+                  )}
                   <td className="py-1">{mark.name}</td>
                 </tr>
               );

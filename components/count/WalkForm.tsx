@@ -26,25 +26,33 @@ export function WalkForm({ load }: { load: LoadRecord }) {
   const [onBench, setOnBench] = useState(false);
   const hasColours = load.segments.some((segment) => segment.wound && segment.colours.length > 1);
   const last = record.trials.at(-1);
+  const { counter } = record.reel;
+  const turnsTest = counter?.drive === 'spool';
   return (
     <div className="flex flex-col gap-4">
       <ChoiceField
         label="Test it by"
         value={way}
-        options={WAYS.filter((each) => each.value !== 'colour' || hasColours)}
+        options={WAYS.filter(
+          (each) => (each.value !== 'colour' || hasColours) && (each.value !== 'turns' || turnsTest),
+        )}
         onChange={setWay}
       />
       {way === 'tape' ? (
         <>
           <ol className="list-decimal space-y-1 pl-5 text-sm">
             <li>Stake the tape down and clip the line&apos;s end at its zero, with a forearm of line below the tip.</li>
-            <li>Zero the counter, free spool, and walk.</li>
-            <li>Read where the same point of the tip stands at the mark.</li>
+            <li>
+              {counter
+                ? 'Zero the counter, free spool, and walk.'
+                : 'Walk while a helper counts the turns of the spool.'}
+            </li>
+            <li>{counter ? 'Read' : 'Stop counting'} where the same point of the tip stands at the mark.</li>
           </ol>
           <div className="grid grid-cols-2 gap-2">
             <QuantityField label="True length walked" {...trial.length.field} error={trial.fieldError('trueLengthM')} />
             <TextField
-              label="Counter reads"
+              label={counter ? 'Counter reads' : 'Spool turns counted'}
               inputMode="numeric"
               figures
               value={trial.text}
@@ -60,9 +68,9 @@ export function WalkForm({ load }: { load: LoadRecord }) {
             >
               Record this walk
             </Button>
-            <Button onClick={() => setOnBench(true)}>Bench mode</Button>
+            {counter && <Button onClick={() => setOnBench(true)}>Bench mode</Button>}
           </div>
-          {record.hasVirtualReel && (
+          {record.hasVirtualReel && counter && (
             <VirtualBench instrument="counter reel">
               <Button disabled={trial.busy || trial.length.value === null} onClick={() => void trial.walkVirtually()}>
                 Walk the tape with the virtual reel

@@ -3,7 +3,7 @@
 import { useRouter } from 'next/navigation';
 import { useState, type ReactNode } from 'react';
 import { PLUS_MINUS_SDS } from '@/core/numerics/propagate';
-import type { LineProductRecord, ReelRecord, SupplySpoolRecord } from '@/core/rig/record';
+import type { CounterRecord, LineProductRecord, ReelRecord, SupplySpoolRecord } from '@/core/rig/record';
 import type { WantedLine } from '@/core/rig/wantedLine';
 import { ChoiceField, TextField } from '@/components/fields/TextField';
 import { isText, useDraft } from '@/components/fields/useDraft';
@@ -148,9 +148,7 @@ function Reels({ boatId, reels }: { boatId: string; reels: readonly ReelRecord[]
                   (known) =>
                     `${format.small(known.value, PLUS_MINUS_SDS * known.sd)}${known.source === 'default' ? ' (a guess)' : ''}`,
                 ),
-                row.counter
-                  ? format.small(row.counter.lengthPerTurnM.value, PLUS_MINUS_SDS * row.counter.lengthPerTurnM.sd)
-                  : 'no counter',
+                counterWords(row.counter, format),
                 row.dragLimitN === null ? 'not known' : format.force(row.dragLimitN),
               ]}
             />
@@ -205,4 +203,12 @@ function Lines({ boatId, lines }: { boatId: string; lines: readonly LineProductR
       />
     </Card>
   );
+}
+
+/** What the reel counts, and by what. */
+function counterWords(counter: CounterRecord | null, format: ReturnType<typeof useUnits>['format']): string {
+  if (!counter) return 'no counter';
+  const { value, sd } = counter.lengthPerTurnM;
+  if (counter.drive === 'spool') return format.small(value, PLUS_MINUS_SDS * sd);
+  return `roller, ${format.percent(value, PLUS_MINUS_SDS * sd)} of what passes`;
 }

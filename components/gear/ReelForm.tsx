@@ -1,6 +1,7 @@
 'use client';
 
 import { useState } from 'react';
+import type { CounterDrive } from '@/core/counter/counter';
 import { DRAG_KINDS, REEL_KINDS, type ReelRecord } from '@/core/rig/record';
 import { QuantityField, useQuantity } from '@/components/fields/QuantityField';
 import { ChoiceField, TextField } from '@/components/fields/TextField';
@@ -18,6 +19,11 @@ const UNITS = [
 ] as const;
 
 type CounterUnit = (typeof UNITS)[number]['value'];
+
+const DRIVES = [
+  { value: 'spool', text: 'the spool or its level wind' },
+  { value: 'roller', text: 'a roller on the line' },
+] as const;
 
 const DISPLAYS = [
   { value: 'unknown', text: 'not known' },
@@ -75,11 +81,17 @@ export function ReelForm({ boatId, reel, onDone }: { boatId: string; reel: ReelR
   const [unit, setUnit] = useState<CounterUnit>(unitOf(reel));
   const [digits, setDigits] = useState(String(reel?.counter?.digits ?? 3));
   const [display, setDisplay] = useState<(typeof DISPLAYS)[number]['value']>(reel?.counter?.display ?? 'unknown');
+  const [drive, setDrive] = useState<CounterDrive>(reel?.counter?.drive ?? 'spool');
   const kept = reel?.counter?.lengthPerTurnM.source;
   const [source, setSource] = useState<(typeof SOURCES)[number]['value']>(
     kept === 'measured' || kept === 'default' ? kept : 'maker',
   );
   const error = (path: string): string | undefined => fieldError(path) ?? fieldError(`reel.${path}`);
+  const changeDrive = (to: CounterDrive): void => {
+    setDrive(to);
+    // A roller counts what passes it until somebody finds out otherwise.
+    if (to === 'roller') perTurn.set({ text: '1000', unit: 'mm' });
+  };
   const store = async (): Promise<void> => {
     const body = {
       name: typedName ?? reel?.name ?? '',
@@ -94,7 +106,7 @@ export function ReelForm({ boatId, reel, onDone }: { boatId: string; reel: ReelR
       counter:
         unit === 'none'
           ? null
-          : { unitM: Number(unit), digits: Number(digits), lengthPerTurnM: perTurn.value, source, display },
+          : { drive, unitM: Number(unit), digits: Number(digits), lengthPerTurnM: perTurn.value, source, display },
     };
     const result = reel
       ? await sendNow(
@@ -166,11 +178,14 @@ export function ReelForm({ boatId, reel, onDone }: { boatId: string; reel: ReelR
               onChange={setDigits}
               error={error('counter.digits')}
             />
+            <ChoiceField label="Driven by" value={drive} options={DRIVES} onChange={changeDrive} />
             <QuantityField
-              label="Length it counts a turn"
+              label={drive === 'roller' ? 'Shows for each metre' : 'Length it counts a turn'}
               {...perTurn.field}
               error={error('counter.lengthPerTurnM')}
-              hint="a hundred turns by hand tell it"
+              hint={
+                drive === 'roller' ? 'a whole metre until a walk shows otherwise' : 'a hundred turns by hand tell it'
+              }
             />
             <ChoiceField label="That figure is" value={source} options={SOURCES} onChange={setSource} />
             <ChoiceField label="Its display" value={display} options={DISPLAYS} onChange={setDisplay} />

@@ -2,6 +2,7 @@
 
 import { useMemo, type KeyboardEvent, type PointerEvent } from 'react';
 import { fromSi, toSi } from '@/core/units/units';
+import { marksOfView } from '@/core/rig/lineMarks';
 import { readCursor, type RigView } from '@/core/rig/rigView';
 import { useUnits } from '@/components/units/UnitsProvider';
 import { lineScale } from './lineScale';
@@ -36,6 +37,9 @@ export function Ribbon({ view, orientation, cursor, withRulers = true, uprightPx
   const loaded = view.current.line;
   const scale = useMemo(() => lineScale(loaded, Math.max(lengthPx, 100)), [loaded, lengthPx]);
   const bands = useMemo(() => ribbonBands(view), [view]);
+  const marks = marksOfView(view).flatMap(({ mark, lengthOutM }) =>
+    lengthOutM === null ? [] : [{ id: mark.id, atM: lengthOutM, looks: `${mark.looks}, ${mark.kind}` }],
+  );
   const plane = new Plane(orientation, margin);
   const line = withRulers ? ACROSS.line : 22;
   const across = withRulers ? ACROSS.end : 46;
@@ -90,6 +94,7 @@ export function Ribbon({ view, orientation, cursor, withRulers = true, uprightPx
         scale={scale}
         bands={bands}
         joins={view.record.joins}
+        marks={marks}
         across={line}
         format={format}
         named={withRulers}

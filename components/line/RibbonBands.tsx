@@ -20,13 +20,15 @@ interface Props {
   readonly scale: LineScale;
   readonly bands: readonly RibbonBand[];
   readonly joins: readonly JoinRecord[];
+  /** Where marks are tied or inked (m from the hook), and how they look. */
+  readonly marks: readonly { readonly id: string; readonly atM: number; readonly looks: string }[];
   readonly across: number;
   readonly format: { length(m: number): string };
   readonly named: boolean;
 }
 
 /** The line as bands as thick as it is, lead core in its own colours, joins as lettered rings. */
-export function RibbonBands({ plane, scale, bands, joins, across, format, named }: Props) {
+export function RibbonBands({ plane, scale, bands, joins, marks, across, format, named }: Props) {
   const thickestM = Math.max(...bands.map((band) => band.lineDiameterM));
   const breakPx = scale.breakAtM === null ? null : scale.toPx(scale.breakAtM);
   return (
@@ -44,6 +46,16 @@ export function RibbonBands({ plane, scale, bands, joins, across, format, named 
           join && <JoinMark key={join.id} join={join} plane={plane} along={scale.toPx(band.toM)} across={across} />
         );
       })}
+      {marks.map((mark) => (
+        <line
+          key={mark.id}
+          {...plane.acrossLine(scale.toPx(mark.atM), across - 15, across + 15)}
+          className="stroke-chalk"
+          strokeWidth={3}
+        >
+          <title>{mark.looks}</title>
+        </line>
+      ))}
       {named &&
         bands.map((band) => (
           <BandName key={band.segmentId} band={band} plane={plane} scale={scale} across={across} format={format} />

@@ -1,7 +1,6 @@
 import { ticks } from 'd3-array';
 import { fromSi, toSi, type LengthUnit } from '@/core/units/units';
-import { spoolStateAt } from '@/core/spool/loadedLine';
-import { lengthsAtReadings, turnsPerCount, type RigView } from '@/core/rig/rigView';
+import { lengthsAtReadings, countsAtLength, type RigView } from '@/core/rig/rigView';
 import type { LineScale } from './lineScale';
 import type { Plane } from './plane';
 
@@ -153,11 +152,8 @@ export function CounterRuler({
   thickness: number;
 }) {
   const { line } = view.current;
-  const end = line.woundTurns / turnsPerCount(view);
-  const denseEnd =
-    scale.breakAtM === null
-      ? null
-      : spoolStateAt(line, scale.breakAtM - line.handLinedLengthM).turns / turnsPerCount(view);
+  const end = countsAtLength(view, line.woundLengthM);
+  const denseEnd = scale.breakAtM === null ? null : countsAtLength(view, scale.breakAtM - line.handLinedLengthM);
   const { major, minor } = rulerValues(end, denseEnd, scale.toPx(scale.breakAtM ?? scale.totalM));
   const name = plane.orientation === 'upright' ? '' : view.counter ? ' counter' : ' turns';
   const marks = lengthsAtReadings(view, major).map(({ reading, lengthOutM }) => ({

@@ -43,7 +43,7 @@ export interface Formatter {
   thickness(valueM: number): string;
   force(valueN: number, plusMinusN?: number): string;
   counts(value: number, plusMinus?: number): string;
-  percent(share: number): string;
+  percent(share: number, plusMinusShare?: number): string;
 }
 
 /** A formatter for the units that a person has chosen. */
@@ -63,6 +63,10 @@ export function formatterFor(units: UnitChoice): Formatter {
       plusMinus === undefined
         ? formatNumber(value, 0)
         : `${formatNumber(value, 0)} ± ${formatNumber(plusMinus, plusMinus < 9.5 ? 1 : 0)}`,
-    percent: (share) => `${formatNumber(100 * share, 0)} %`,
+    percent: (share, plusMinusShare) => {
+      if (plusMinusShare === undefined) return `${formatNumber(100 * share, 0)} %`;
+      const decimals = decimalsForPlusMinus(100 * plusMinusShare);
+      return `${formatNumber(100 * share, decimals)} ± ${formatNumber(100 * plusMinusShare, decimals)} %`;
+    },
   };
 }

@@ -12,6 +12,8 @@ import { countsAt, layerStepSd, WHOLE_COUNT_SD } from './observations';
  * @returns unwrapped counts for each length
  */
 export function correctionTable(fused: FusedCounter, paidOutsM: readonly number[]): readonly Figure[] {
+  // Over a roller no layer steps.
+  const stepsSd = fused.counter.drive === 'roller' ? () => 0 : layerStepSd;
   const spread = propagate(
     fused.unknowns,
     (unknowns) => {
@@ -23,8 +25,7 @@ export function correctionTable(fused: FusedCounter, paidOutsM: readonly number[
   return spread.values.map((value, index) => ({
     value,
     plusMinus:
-      PLUS_MINUS_SDS *
-      Math.hypot(spread.sds[index] ?? NaN, value * layerStepSd(paidOutsM[index] ?? NaN), WHOLE_COUNT_SD),
+      PLUS_MINUS_SDS * Math.hypot(spread.sds[index] ?? NaN, value * stepsSd(paidOutsM[index] ?? NaN), WHOLE_COUNT_SD),
     mainlyFrom: spread.largestContributors[index] ?? null,
   }));
 }

@@ -140,3 +140,37 @@ describe('a piece of evidence that does not fit', () => {
     expect(words[1]).toMatch(/mm (higher|lower) than was read/);
   });
 });
+
+describe('a counter that a roller drives', () => {
+  const roller = {
+    ...believed,
+    constantM: { value: 1, sd: 0.04, source: 'maker' as const },
+    counter: { unitM: 0.3048, display: 'rounds' as const, drive: 'roller' as const },
+  };
+
+  it('shows a share of what passes, however full the spool', () => {
+    const fused = fuseCounter(roller, [walkOf(97)]);
+    expect(fused.constantM.value).toBeCloseTo(0.97, 2);
+    const [near, far] = correctionTable(fused, [30.48, 150]);
+    expect((far?.value ?? 0) / (near?.value ?? 1)).toBeCloseTo(150 / 30.48, 9);
+    const emptier = { ...fused.best, line: withTopStripped(fused.best.line, 10) };
+    expect(countsAt(emptier, 30.48, 0.3048)).toBeCloseTo(countsAt(fused.best, 30.48, 0.3048), 9);
+    expect(lengthAtCounts(fused.best, 97, 0.3048)).toBeCloseTo(30.48, 0);
+  });
+
+  it('learns from segments of known length going on, and trusts slip less than turns', () => {
+    const onIn = (constantM: number): CounterObservation => ({
+      kind: 'wound',
+      name: 'copper going on',
+      segment: 1,
+      fromShare: 0,
+      toShare: 1,
+      reading: (45 * constantM) / 0.3048,
+      goneSinceM: [],
+    });
+    const fused = fuseCounter(roller, [onIn(1.02)]);
+    expect(fused.constantM.value).toBeCloseTo(1.02, 2);
+    // Half a per cent of slip that differs going on and coming off stays open.
+    expect(fused.constantM.sd / fused.constantM.value).toBeGreaterThan(0.004);
+  });
+});

@@ -14,7 +14,7 @@ export interface BelievedLoad {
   readonly fullDiameterM: Known;
   /** Length that the counter takes one turn to be (m). */
   readonly constantM: Known;
-  readonly counter: Pick<Counter, 'unitM' | 'display'>;
+  readonly counter: Pick<Counter, 'unitM' | 'display' | 'drive'>;
   /** In order from the arbor, as they are now. */
   readonly segments: readonly BelievedSegment[];
   /** How the errors of dimensions, constant and lines go together; keys as plans use them. Null: independent. */
@@ -43,7 +43,7 @@ export interface CounterResidual {
 
 /** Everything known of a counter on one load, as one estimate. */
 export interface FusedCounter {
-  readonly counter: Pick<Counter, 'unitM' | 'display'>;
+  readonly counter: Pick<Counter, 'unitM' | 'display' | 'drive'>;
   readonly observations: readonly CounterObservation[];
   readonly constantM: Known;
   readonly residuals: readonly CounterResidual[];
@@ -90,6 +90,7 @@ export function fuseCounter(believed: BelievedLoad, observations: readonly Count
       strains: believed.segments.map((segment) => (1 + segment.windingStrain.value) * factor(stretchKey(segment)) - 1),
       rimDiameterM: believed.fullDiameterM.value * factor('fullDiameterM'),
       constantM: believed.constantM.value * factor('counter'),
+      drive: counter.drive ?? 'spool',
     };
   };
   const group: EvidenceGroup = {
@@ -97,7 +98,7 @@ export function fuseCounter(believed: BelievedLoad, observations: readonly Count
     observations: observations.map((each) => ({
       name: each.name,
       value: valueOf(each, counter.display),
-      sd: sdOf(each, counter.display),
+      sd: sdOf(each, counter),
     })),
     predict: (unknowns) => {
       const load = realise(unknowns);

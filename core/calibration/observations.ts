@@ -1,4 +1,4 @@
-import type { Counter } from '../counter/counter';
+import { countsForLine, type Counter, type CounterDrive, type PassingLine } from '../counter/counter';
 import { bisect } from '../numerics/bisect';
 import { buildLoadedLine, type LoadedLine } from '../spool/loadedLine';
 
@@ -69,6 +69,9 @@ const STOP_SD = 0.5;
 /** Relative SD by which a segment's turns depart from those of a smooth spool, from the layer by layer simulation. */
 const LAY_RELATIVE_SD = 0.001;
 
+/** Relative SD by which line slips on a roller otherwise when wound on than when let out (from memory). */
+const ROLLER_SLIP_RELATIVE_SD = 0.005;
+
 /**
  * Relative SD by which a reel laid turn by turn departs from a smooth one over a length off it, from the layer by
  * layer simulation: 0.06 % beyond 30 m, 0.6 % at 3 m.
@@ -86,7 +89,9 @@ export function valueOf(observation: CounterObservation, display: Counter['displ
 }
 
 /** SD of an observation from its own errors alone, in its own unit. */
-export function sdOf(observation: CounterObservation, display: Counter['display']): number {
+export function sdOf(observation: CounterObservation, counter: Pick<Counter, 'display' | 'drive'>): number {
+  const { display } = counter;
+  const byRoller = counter.drive === 'roller';
   switch (observation.kind) {
     case 'level':
       return observation.levelSdM;
@@ -95,7 +100,11 @@ export function sdOf(observation: CounterObservation, display: Counter['display'
       return Math.hypot(ends, (observation.reading * TURN_SD) / observation.turns);
     }
     case 'wound':
-      return Math.hypot(STOP_SD, WHOLE_COUNT_SD, observation.reading * LAY_RELATIVE_SD);
+      return Math.hypot(
+        STOP_SD,
+        WHOLE_COUNT_SD,
+        observation.reading * (byRoller ? ROLLER_SLIP_RELATIVE_SD : LAY_RELATIVE_SD),
+      );
     case 'tape':
     case 'colour': {
       const { trueLengthM, lengthSdM, reading } = observation;
@@ -104,7 +113,7 @@ export function sdOf(observation: CounterObservation, display: Counter['display'
         WHOLE_COUNT_SD,
         unsure,
         (lengthSdM * reading) / trueLengthM,
-        reading * layerStepSd(trueLengthM),
+        reading * (byRoller ? 0 : layerStepSd(trueLengthM)),
       );
     }
   }
@@ -116,8 +125,9 @@ export interface RealisedLoad {
   /** How much each segment is stretched as it lies on the spool: it takes so much more turns than it is long. */
   readonly strains: readonly number[];
   readonly rimDiameterM: number;
-  /** Length that the counter takes one turn to be (m). */
+  /** Length that the counter takes one turn to be (m), and whose turn: see Counter. */
   readonly constantM: number;
+  readonly drive: CounterDrive;
 }
 
 /** What an observation would have been if the load were as realised, in the unit of `valueOf`. */
@@ -130,8 +140,9 @@ export function predicted(observation: CounterObservation, load: RealisedLoad, u
   }
   if (observation.kind === 'wound') {
     const { segment, fromShare, toShare } = observation;
+    const lengthM = (then.line.segments[segment]?.lengthM ?? NaN) * (toShare - fromShare);
     const turns = turnsOfPart(then.line, segment, toShare) - turnsOfPart(then.line, segment, fromShare);
-    return (turns * (1 + (load.strains[segment] ?? 0)) * load.constantM) / unitM;
+    return countsOf(load, { turns: turns * (1 + (load.strains[segment] ?? 0)), lengthM }, unitM);
   }
   return countsAt(then, observation.trueLengthM, unitM);
 }
@@ -144,7 +155,7 @@ export function predicted(observation: CounterObservation, load: RealisedLoad, u
  * @param unitM length of one count (m)
  */
 export function countsAt(
-  load: Pick<RealisedLoad, 'line' | 'strains' | 'constantM'>,
+  load: Pick<RealisedLoad, 'line' | 'strains' | 'constantM' | 'drive'>,
   paidOutM: number,
   unitM: number,
 ): number {
@@ -159,7 +170,11 @@ export function countsAt(
   }
   // A line that is a little longer than the estimate has it goes on at the last turn's rate.
   if (leftM > 0) turns += leftM / (Math.PI * load.line.spool.arborDiameterM);
-  return (turns * load.constantM) / unitM;
+  return countsOf(load, { turns, lengthM: paidOutM }, unitM);
+}
+
+function countsOf(load: Pick<RealisedLoad, 'constantM' | 'drive'>, line: PassingLine, unitM: number): number {
+  return countsForLine(line, { drive: load.drive, lengthPerTurnM: load.constantM, unitM });
 }
 
 /**

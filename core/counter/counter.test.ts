@@ -1,5 +1,5 @@
 import {
-  countsForTurns,
+  countsForLine,
   countsWoundOn,
   naiveStopReading,
   shownReading,
@@ -7,6 +7,8 @@ import {
   turnsForCounts,
   type Counter,
 } from './counter';
+
+const turns = (count: number) => ({ turns: count, lengthM: NaN });
 
 const FEET: Counter = { lengthPerTurnM: 0.2, unitM: 0.3048, digits: 3, display: 'rounds' };
 
@@ -23,8 +25,15 @@ describe('the figure that people subtract in their head', () => {
 
 describe('a counter', () => {
   it('turns counts into turns and back', () => {
-    expect(countsForTurns(1000, FEET)).toBeCloseTo(656.168, 3);
-    expect(turnsForCounts(countsForTurns(123.4, FEET), FEET)).toBeCloseTo(123.4, 10);
+    expect(countsForLine(turns(1000), FEET)).toBeCloseTo(656.168, 3);
+    expect(turnsForCounts(countsForLine(turns(123.4), FEET), FEET)).toBeCloseTo(123.4, 10);
+  });
+
+  it('is driven by length where a roller drives it, whatever the spool’s turns', () => {
+    const roller: Counter = { ...FEET, drive: 'roller', lengthPerTurnM: 1.03 };
+    expect(countsForLine({ lengthM: 30.48, turns: 777 }, roller)).toBeCloseTo(103, 9);
+    expect(stopReading({ lengthM: 30.48, turns: 777 }, roller)).toBe(897);
+    expect(turnsForCounts(103, roller)).toBeCloseTo(30.48, 9);
   });
 
   it('rolls through zero both ways, and stops where the turns are', () => {
@@ -32,8 +41,8 @@ describe('a counter', () => {
     expect(shownReading(-1, FEET)).toBe(999);
     expect(shownReading(1003.2, FEET)).toBe(3);
     expect(shownReading(-2001, FEET)).toBe(999);
-    expect(stopReading(1000, FEET)).toBe(1000 - 656);
-    expect(stopReading(0, FEET)).toBe(0);
+    expect(stopReading(turns(1000), FEET)).toBe(1000 - 656);
+    expect(stopReading(turns(0), FEET)).toBe(0);
   });
 
   it('rounds or cuts off, as its display does', () => {
@@ -52,7 +61,7 @@ describe('a counter', () => {
   });
 
   it('throws without a constant', () => {
-    expect(() => countsForTurns(1, { lengthPerTurnM: 0, unitM: 1 })).toThrow(/countsForTurns/);
+    expect(() => countsForLine(turns(1), { lengthPerTurnM: 0, unitM: 1 })).toThrow(/countsForLine/);
     expect(() => turnsForCounts(1, { lengthPerTurnM: 1, unitM: NaN })).toThrow(/turnsForCounts/);
   });
 });

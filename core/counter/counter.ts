@@ -1,8 +1,18 @@
 import { requirePositive } from '../result';
 
-/** A counter driven by the spool: it counts turns and calls them length. */
+export const COUNTER_DRIVES = ['spool', 'roller'] as const;
+
+/** What drives a counter: the spool or its level wind, or a roller on the line, whatever the spool's diameter. */
+export type CounterDrive = (typeof COUNTER_DRIVES)[number];
+
+/** A counter: it counts turns and calls them length. */
 export interface Counter {
-  /** Length that the counter takes one spool turn to be, k (m). Belongs to the reel, not to the line. */
+  /** Left out: the spool. */
+  readonly drive?: CounterDrive;
+  /**
+   * Length that the counter takes one turn to be, k (m): one turn of the spool, or of a roller one metre round, which
+   * line turns without slip. Belongs to the reel, not to the line.
+   */
   readonly lengthPerTurnM: number;
   /** Length of one count (m): 0.3048 for a counter in feet. */
   readonly unitM: number;
@@ -17,18 +27,27 @@ export function countsPerWrap(counter: Pick<Counter, 'digits'>): number {
   return 10 ** counter.digits;
 }
 
-/**
- * Counts that a number of spool turns make, neither wrapped nor rounded.
- *
- * @param turns spool turns since the counter was zeroed, positive paying out
- */
-export function countsForTurns(turns: number, counter: Pick<Counter, 'lengthPerTurnM' | 'unitM'>): number {
-  requirePositive('countsForTurns', { lengthPerTurnM: counter.lengthPerTurnM, unitM: counter.unitM });
-  return (turns * counter.lengthPerTurnM) / counter.unitM;
+/** Line that passes: how long it is (m), and the spool turns that it takes. */
+export interface PassingLine {
+  readonly lengthM: number;
+  readonly turns: number;
 }
 
-/** Spool turns behind a number of unwrapped counts. */
-export function turnsForCounts(counts: number, counter: Pick<Counter, 'lengthPerTurnM' | 'unitM'>): number {
+type Ratio = Pick<Counter, 'drive' | 'lengthPerTurnM' | 'unitM'>;
+
+/**
+ * Counts that passing line makes, neither wrapped nor rounded: by its turns on the spool, or by its length over a
+ * roller.
+ *
+ * @param line positive paying out
+ */
+export function countsForLine(line: PassingLine, counter: Ratio): number {
+  requirePositive('countsForLine', { lengthPerTurnM: counter.lengthPerTurnM, unitM: counter.unitM });
+  return ((counter.drive === 'roller' ? line.lengthM : line.turns) * counter.lengthPerTurnM) / counter.unitM;
+}
+
+/** Turns behind a number of unwrapped counts: of the spool, or of a roller one metre round, that is metres of line. */
+export function turnsForCounts(counts: number, counter: Ratio): number {
   requirePositive('turnsForCounts', { lengthPerTurnM: counter.lengthPerTurnM, unitM: counter.unitM });
   return (counts * counter.unitM) / counter.lengthPerTurnM;
 }
@@ -58,11 +77,11 @@ export function countsWoundOn(reading: number, counter: Pick<Counter, 'digits'>,
 }
 
 /**
- * The reading at which to stop winding a segment of N turns, from zero at its start: what the
- * display shows at −k·N counts.
+ * The reading at which to stop winding a segment, from zero at its start: what the display shows at
+ * as many counts below zero.
  */
-export function stopReading(turns: number, counter: Counter): number {
-  return shownReading(-countsForTurns(turns, counter), counter);
+export function stopReading(line: PassingLine, counter: Counter): number {
+  return shownReading(-countsForLine(line, counter), counter);
 }
 
 /**

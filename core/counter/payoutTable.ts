@@ -1,6 +1,6 @@
 import type { LoadedLine } from '../spool/loadedLine';
 import { spoolStateAt } from '../spool/loadedLine';
-import { countsForTurns, type Counter } from './counter';
+import { countsForLine, type Counter } from './counter';
 
 export interface PayoutRow {
   readonly trueLengthM: number;
@@ -29,7 +29,7 @@ export function payoutTable(
     return {
       trueLengthM,
       turns: state.turns,
-      reading: counter ? countsForTurns(state.turns, counter) : null,
+      reading: counter ? countsForLine({ turns: state.turns, lengthM: trueLengthM }, counter) : null,
       diameterM: state.diameterM,
       dragFactor: line.fullDiameterM / state.diameterM,
     };

@@ -1,4 +1,4 @@
-import { countsForTurns, naiveStopReading, stopReading, type Counter } from '../counter/counter';
+import { countsForLine, naiveStopReading, stopReading, type Counter } from '../counter/counter';
 import { PLUS_MINUS_SDS, propagate, type UncertainInput } from '../numerics/propagate';
 import type { Figure } from '../provenance/figure';
 import type { Known } from '../provenance/source';
@@ -176,7 +176,9 @@ export function planLoad(
     const { lengthPerTurnM, fullDiameterM } = read(values);
     const perSegment = line.segments.flatMap((segment, index) => {
       const turns = named.segments[index]?.turns ?? NaN;
-      const counts = counter && lengthPerTurnM !== null ? (turns * lengthPerTurnM) / counter.unitM : 0;
+      const lengthM = named.segments[index]?.lengthM ?? NaN;
+      const counts =
+        counter && lengthPerTurnM !== null ? countsForLine({ turns, lengthM }, { ...counter, lengthPerTurnM }) : 0;
       return [segment.lengthM, segment.outerDiameterM, turns, counts];
     });
     return [...perSegment, (fullDiameterM - named.fullDiameterM) / 2];
@@ -190,7 +192,7 @@ export function planLoad(
   const nominal = counter ? { ...counter, lengthPerTurnM: counter.lengthPerTurnM.value } : null;
   const planned = centre.value.segments.map((segment, row): PlannedSegment => {
     const layerSd = segment.turns * LAYER_STEP_RELATIVE_SD;
-    const counts = nominal ? countsForTurns(segment.turns, nominal) : 0;
+    const counts = nominal ? countsForLine(segment, nominal) : 0;
     return {
       id: segment.id,
       name: segment.name,
@@ -199,7 +201,7 @@ export function planLoad(
       turns: figure(4 * row + 2, layerSd),
       // A whole-count display adds 1/√12 of a count.
       counts: nominal ? figure(4 * row + 3, Math.hypot(counts * LAYER_STEP_RELATIVE_SD, Math.sqrt(1 / 12))) : null,
-      stopReading: nominal && segment.wound ? stopReading(segment.turns, nominal) : null,
+      stopReading: nominal && segment.wound ? stopReading(segment, nominal) : null,
       naiveStopReading: nominal && segment.wound ? naiveStopReading(segment.lengthM, nominal) : null,
     };
   });

@@ -8,7 +8,7 @@ import type { RigRecord } from './record';
 import type { RigView } from './rigView';
 import { worstError } from './workingRange';
 
-export type TopProblem = AdviceProblem | 'top-is-fixed' | 'nothing-wound';
+export type TopProblem = AdviceProblem | 'top-is-fixed' | 'nothing-wound' | 'roller-driven';
 
 /** True length at which a counter is usually made true: the tape of 100 ft (common practice). */
 export const USUAL_WALK_M = 30.48;
@@ -50,6 +50,12 @@ export function adviceForRig(view: RigView): CounterAdvice | null {
 }
 
 function adviceAtTop(record: RigRecord, counter: FusedCounter, line: LoadedLine, atM: number): CounterAdvice['top'] {
+  if (counter.counter.drive === 'roller') {
+    return failure(
+      'roller-driven',
+      'A roller counts the line itself: how full the spool is changes nothing, so neither stripping nor adding helps.',
+    );
+  }
   const top = line.segments.findLast((segment) => segment.wound);
   const planned = record.load?.segments.find((segment) => segment.segmentId === top?.id);
   if (!top || !planned) return failure('nothing-wound', 'Nothing is wound on this spool.');

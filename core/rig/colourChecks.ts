@@ -1,7 +1,7 @@
-import { countsWoundOn, shownReading } from '../counter/counter';
+import { countsForLine, countsWoundOn, shownReading } from '../counter/counter';
 import { PLUS_MINUS_SDS } from '../numerics/propagate';
 import type { Known } from '../provenance/source';
-import { turnsPayingOut } from '../spool/turns';
+import { turnsWindingOn } from '../spool/turns';
 import type { LoadedLine } from '../spool/loadedLine';
 import { colouredLengthsM } from '../load/colours';
 import { counterOf, knownCounter } from './counterOf';
@@ -40,9 +40,8 @@ export function colourChecks(record: RigRecord, segment: LoadSegmentRecord, line
   const colours = colouredLengthsM(segment.colours, wound.lengthM);
   return colours.slice(0, -1).map((each, index): ColourCheck => {
     const { areaM2 } = wound;
-    const outerM = Math.sqrt(wound.innerDiameterM ** 2 + (4 * areaM2 * each.toM) / (Math.PI * line.spool.widthM));
-    const counts =
-      (turnsPayingOut(each.toM, outerM, areaM2, line.spool.widthM) * counter.lengthPerTurnM) / counter.unitM;
+    const turns = turnsWindingOn(each.toM, wound.innerDiameterM, areaM2, line.spool.widthM);
+    const counts = countsForLine({ turns, lengthM: each.toM }, counter);
     const read = record.load?.colourReadings.findLast(
       (reading) => reading.segmentId === segment.segmentId && reading.coloursOn === index + 1,
     );

@@ -4,6 +4,7 @@ import { failure, success, type Outcome } from '../result';
 import { spoolVolumeM3 } from '../spool/spoolGeometry';
 import { spoolStateAt, type LoadedLine } from '../spool/loadedLine';
 import type { StrengthPlace } from '../strength/rigStrength';
+import { countsForLine } from '../counter/counter';
 import { counterOf } from './counterOf';
 import { fillOfRig } from './fillOfRig';
 import { planForRig } from './planForRig';
@@ -72,7 +73,8 @@ function counterErrorOver(
   if (!counter || range.toM > line.woundLengthM) return null;
   const errors = Array.from({ length: STATIONS }, (_, index) => {
     const lengthM = range.fromM + ((range.toM - range.fromM) * index) / (STATIONS - 1);
-    return (spoolStateAt(line, lengthM).turns * counter.lengthPerTurnM) / lengthM - 1;
+    const counts = countsForLine({ turns: spoolStateAt(line, lengthM).turns, lengthM }, counter);
+    return (counts * counter.unitM) / lengthM - 1;
   });
   return { least: Math.min(...errors), greatest: Math.max(...errors) };
 }

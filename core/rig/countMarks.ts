@@ -2,15 +2,16 @@ import { correctionTable } from '../calibration/correctionTable';
 import type { Figure } from '../provenance/figure';
 import { counterOf } from './counterOf';
 import { notedCounts } from './woundSegments';
+import { marksOfView } from './lineMarks';
 import { coloursOf, type RigView } from './rigView';
 
 /** A place on the line worth knowing the reading of. */
 export interface CountMark {
-  readonly kind: 'length' | 'join' | 'colour';
+  readonly kind: 'length' | 'join' | 'colour' | 'mark';
   readonly name: string;
   /** Length from the hook when the place is at the tip (m). */
   readonly lengthOutM: number;
-  /** What the counter shows then, by the model. */
+  /** What the counter shows then, by the model; turns of the spool on a reel without one. */
   readonly reading: Figure;
   /** What the winding log says of the same place (counts), where it was noted: turns are conserved. */
   readonly loggedReading: number | null;
@@ -25,16 +26,14 @@ export interface CountMark {
  */
 export function countMarks(view: RigView, roundLengthsM: readonly number[]): readonly CountMark[] {
   const { line } = view.current;
-  const { counter } = view;
-  if (!counter) return [];
-  const places = [...lengthPlaces(view, roundLengthsM), ...joinPlaces(view)].toSorted(
+  const places = [...lengthPlaces(view, roundLengthsM), ...joinPlaces(view), ...tiedPlaces(view)].toSorted(
     (a, b) => a.lengthOutM - b.lengthOutM,
   );
   const hangM = view.record.hangM ?? 0;
   const paidOutsM = places.map((place) =>
     Math.min(Math.max(place.lengthOutM - line.handLinedLengthM - hangM, 0), line.woundLengthM),
   );
-  const readings = correctionTable(counter, paidOutsM);
+  const readings = correctionTable(view.ruler, paidOutsM);
   return places.flatMap((place, index) => {
     const reading = readings[index];
     return reading ? [{ ...place, reading }] : [];
@@ -47,6 +46,13 @@ function lengthPlaces(view: RigView, roundLengthsM: readonly number[]): readonly
   return roundLengthsM
     .filter((lengthOutM) => lengthOutM <= view.current.line.totalLengthM)
     .map((lengthOutM) => ({ kind: 'length', name: '', lengthOutM, loggedReading: null }));
+}
+
+function tiedPlaces(view: RigView): readonly Place[] {
+  return marksOfView(view).flatMap(({ mark, lengthOutM }) => {
+    const name = `${mark.looks}, ${mark.kind}`;
+    return lengthOutM === null ? [] : [{ kind: 'mark', name, lengthOutM, loggedReading: null }];
+  });
 }
 
 function joinPlaces(view: RigView): readonly Place[] {

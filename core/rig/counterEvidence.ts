@@ -1,20 +1,19 @@
 import { fuseCounter, type BelievedLoad, type FusedCounter } from '../calibration/fuseCounter';
 import type { LevelObservation } from '../calibration/observations';
 import { DEFAULT_LEVEL_BELOW_RIM_M, LEVEL_SD_M, MEASURED_LENGTH_RELATIVE_SD, windingStrain } from '../load/defaults';
-import { knownCounter } from './counterOf';
+import { rulerOf } from './counterOf';
 import { areaRelativeSd, type CurrentLine } from './currentLine';
 import { loadObservations } from './loadObservations';
 import { productOf } from './planForRig';
-import type { LoadRecord, RigRecord } from './record';
+import type { CounterRecord, LoadRecord, RigRecord } from './record';
 import { isLengthKnown, productIdNow } from './woundSegments';
 
 /** Relative SD of a length that only counts or a plan tell, before they are looked at. */
 const UNKNOWN_LENGTH_RELATIVE_SD = 0.15;
 
-/** Everything known of the rig's counter on the line as it is now, or as planned; null without a counter. */
-export function fusedCounter(record: RigRecord, current: CurrentLine): FusedCounter | null {
-  const counter = knownCounter(record);
-  if (!counter) return null;
+/** Everything known of the rig's counter, or of its spool turns, on the line as it is now or as planned. */
+export function fusedCounter(record: RigRecord, current: CurrentLine): FusedCounter {
+  const counter = rulerOf(record);
   const { load, knowledge } = record;
   if (current.state === 'planned' || load?.status !== 'wound') {
     return fuseCounter(plannedBelief(record, current, counter), [plannedLevel(record, current)]);
@@ -38,11 +37,7 @@ function plannedLevel(record: RigRecord, current: CurrentLine): LevelObservation
   };
 }
 
-function plannedBelief(
-  record: RigRecord,
-  current: CurrentLine,
-  counter: NonNullable<ReturnType<typeof knownCounter>>,
-): BelievedLoad {
+function plannedBelief(record: RigRecord, current: CurrentLine, counter: CounterRecord): BelievedLoad {
   const { reel, knowledge } = record;
   return {
     arborDiameterM: reel.arborDiameterM,

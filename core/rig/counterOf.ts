@@ -1,6 +1,15 @@
 import type { Counter } from '../counter/counter';
 import type { CounterRecord, RigRecord } from './record';
 
+/** What counts on a reel without a counter: the person, one by one, the turns of the spool. */
+export const TURNS_BY_HAND: CounterRecord = {
+  drive: 'spool',
+  unitM: 1,
+  digits: 6,
+  display: 'rounds',
+  lengthPerTurnM: { value: 1, sd: 0, source: 'measured' },
+};
+
 /**
  * The reel's counter with the best knowledge of its constant: the one that an accepted test gave,
  * since the constant belongs to the reel and not to the line, else the one that winding logs show, else the
@@ -14,6 +23,17 @@ export function knownCounter(record: RigRecord): CounterRecord | null {
       lengthPerTurnM: record.calibration?.lengthPerTurnM ?? record.knowledge.lengthPerTurnM ?? counter.lengthPerTurnM,
     }
   );
+}
+
+/** The reel's counter where the spool drives it: only then does the fill change what it counts. */
+export function spoolCounterOf(record: RigRecord): Counter | null {
+  const counter = counterOf(record);
+  return counter?.drive === 'roller' ? null : counter;
+}
+
+/** What counts length on this reel: its counter, or turns of the spool. */
+export function rulerOf(record: RigRecord): CounterRecord {
+  return knownCounter(record) ?? TURNS_BY_HAND;
 }
 
 /** The reel's counter with the best value of its constant. */

@@ -105,6 +105,7 @@ function actionFor(
   wantedShare: number,
 ): FleetAction {
   if (Math.abs(share - wantedShare) < GOOD_ENOUGH) return { kind: 'none' };
+  if (counter.counter.drive === 'roller') return { kind: 'card', why: 'a roller counts alike, however full the spool' };
   const { record } = view;
   const top = record.load?.segments.findLast((segment) => segment.wound);
   const wantedCounts = (wantedShare * paidOutM) / counter.counter.unitM;

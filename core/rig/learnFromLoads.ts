@@ -6,6 +6,7 @@ import type { Known } from '../provenance/source';
 import type {
   FinishedLoadRecord,
   LineProductRecord,
+  LoadSegmentRecord,
   ReelKnowledge,
   ReelRecord,
   ReverseFillRecord,
@@ -71,10 +72,13 @@ function reelToFit(reel: ReelRecord, constants: BoatEvidence['constants']): Reel
     widthM,
     fullDiameterM,
     ratings,
-    counter: counter && {
-      unitM: counter.unitM,
-      lengthPerTurnM: constants.get(id)?.[0]?.lengthPerTurnM ?? counter.lengthPerTurnM,
-    },
+    counter:
+      counter?.drive === 'spool'
+        ? {
+            unitM: counter.unitM,
+            lengthPerTurnM: constants.get(id)?.[0]?.lengthPerTurnM ?? counter.lengthPerTurnM,
+          }
+        : null,
   };
 }
 
@@ -87,6 +91,10 @@ function lineToFit(line: LineProductRecord): LineToFit {
 function loadToFit({ reelId, rigName, load }: FinishedLoadRecord, evidence: BoatEvidence): LoadToFit {
   const counter = evidence.reels.find((reel) => reel.id === reelId)?.counter;
   const lengthPerTurnM = evidence.constants.get(reelId)?.[0]?.lengthPerTurnM.value ?? counter?.lengthPerTurnM.value;
+  const read = (segment: LoadSegmentRecord, reading: number | null | undefined): number | null =>
+    counter && lengthPerTurnM && reading != null ? notedCounts(segment, reading, { ...counter, lengthPerTurnM }) : null;
+  // A roller tells length; only a counter that the spool drives tells turns.
+  const overRoller = counter?.drive === 'roller' ? (counter.unitM ?? NaN) / (lengthPerTurnM ?? NaN) : null;
   const wound = load.segments.filter((segment) => segment.wound);
   const at = (segmentId: string): number => wound.findIndex((segment) => segment.segmentId === segmentId);
   const levels = load.levels
@@ -101,14 +109,13 @@ function loadToFit({ reelId, rigName, load }: FinishedLoadRecord, evidence: Boat
     levelSdM: LEVEL_SD_M,
     segments: wound.map((segment) => {
       const entry = load.winding.findLast((candidate) => candidate.segmentId === segment.segmentId);
+      const counts = read(segment, entry?.reading);
+      const rolledM = counts !== null && overRoller !== null ? counts * overRoller : null;
       return {
         name: segment.name,
         lineId: segment.productId,
-        lengthM: entry?.meteredLengthM ?? (isLengthKnown(segment, entry) ? segment.plannedLengthM : null),
-        counts:
-          counter && lengthPerTurnM && entry?.reading != null
-            ? notedCounts(segment, entry.reading, { ...counter, lengthPerTurnM })
-            : null,
+        lengthM: entry?.meteredLengthM ?? (isLengthKnown(segment, entry) ? segment.plannedLengthM : rolledM),
+        counts: overRoller === null ? counts : null,
         turns: entry?.turnsCounted ?? null,
       };
     }),

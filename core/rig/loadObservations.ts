@@ -7,7 +7,7 @@ import {
 import { LEVEL_SD_M, MEASURED_LENGTH_RELATIVE_SD } from '../load/defaults';
 import { knownCounter } from './counterOf';
 import type { CurrentLine } from './currentLine';
-import type { LoadRecord, LoadSegmentRecord, RigRecord, TrialRecord } from './record';
+import type { LoadRecord, LoadSegmentRecord, RigRecord, TrialRecord, WindingEntryRecord } from './record';
 import { notedCounts } from './woundSegments';
 
 /** How far off the tip a change of colour is seen (m; from memory). */
@@ -94,8 +94,8 @@ function woundOf(
     const at = order.indexOf(segment.segmentId);
     const entry = load.winding.findLast((each) => each.segmentId === segment.segmentId);
     const replaced = load.replacements.some((each) => each.segmentId === segment.segmentId);
-    if (!segment.wound || at < 0 || entry?.reading == null || replaced) return [];
-    return stopsOf(record, load, segment, entry.reading).map((stop) => ({
+    if (!segment.wound || at < 0 || replaced) return [];
+    return stopsOf(record, load, segment, entry).map((stop) => ({
       kind: 'wound',
       segment: at,
       goneSinceM,
@@ -104,11 +104,25 @@ function woundOf(
   });
 }
 
+/** The inner part of a segment: near enough to say how often the counter has wrapped. */
+function partOf(segment: LoadSegmentRecord, share: number) {
+  return { plannedTurns: segment.plannedTurns * share, plannedLengthM: segment.plannedLengthM * share };
+}
+
 type Stop = Pick<WoundObservation, 'name' | 'fromShare' | 'toShare' | 'reading'>;
 
-function stopsOf(record: RigRecord, load: LoadRecord, segment: LoadSegmentRecord, reading: number): readonly Stop[] {
+function stopsOf(
+  record: RigRecord,
+  load: LoadRecord,
+  segment: LoadSegmentRecord,
+  entry: WindingEntryRecord | undefined,
+): readonly Stop[] {
   const counter = knownCounter(record);
-  if (!counter) return [];
+  if (!counter && entry?.turnsCounted != null) {
+    return [{ name: `turns of ${segment.name} going on`, fromShare: 0, toShare: 1, reading: entry.turnsCounted }];
+  }
+  if (!counter || entry?.reading == null) return [];
+  const { reading } = entry;
   const plain = { ...counter, lengthPerTurnM: counter.lengthPerTurnM.value };
   const colours = segment.colours.length;
   const onTheWay = load.colourReadings
@@ -116,7 +130,7 @@ function stopsOf(record: RigRecord, load: LoadRecord, segment: LoadSegmentRecord
     .toSorted((a, b) => a.coloursOn - b.coloursOn)
     .map((each) => ({
       share: each.coloursOn / colours,
-      counts: notedCounts({ plannedTurns: (segment.plannedTurns * each.coloursOn) / colours }, each.reading, plain),
+      counts: notedCounts(partOf(segment, each.coloursOn / colours), each.reading, plain),
     }));
   const stops = [{ share: 0, counts: 0 }, ...onTheWay, { share: 1, counts: notedCounts(segment, reading, plain) }];
   return stops.slice(1).flatMap((stop, index): Stop[] => {

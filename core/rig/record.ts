@@ -1,3 +1,4 @@
+import type { CounterDrive } from '../counter/counter';
 import type { DragBasis } from '../drag/dragTarget';
 import type { LearnedReel } from '../gear/learned';
 import type { JoinPull } from '../joins/joinEfficiency';
@@ -31,6 +32,8 @@ export interface RigRecord {
   /** The newest load, if any. */
   readonly load: LoadRecord | null;
   readonly trials: readonly TrialRecord[];
+  /** Marks tied or inked on the line that is on. */
+  readonly lineMarks: readonly LineMarkRecord[];
   readonly calibration: CalibrationRecord | null;
   readonly strengthTests: readonly StrengthTestRecord[];
   /** The newest drag setting, accepted or not. */
@@ -84,6 +87,7 @@ export interface ReelKnowledge {
 }
 
 export interface CounterRecord {
+  readonly drive: CounterDrive;
   readonly unitM: number;
   readonly digits: number;
   readonly lengthPerTurnM: Known;
@@ -292,6 +296,17 @@ export interface TrialRecord {
   readonly reading: number;
   readonly strippedBeforeM: number;
   readonly instrument: string;
+  readonly at: string;
+}
+
+export interface LineMarkRecord {
+  readonly id: string;
+  readonly kind: 'tied' | 'inked';
+  /** How it looks, in the person's own words. */
+  readonly looks: string;
+  readonly segmentId: string;
+  /** Length from the inner end of its segment (m): line that goes at the outer end does not move it. */
+  readonly fromInnerM: number;
   readonly at: string;
 }
 

@@ -18,12 +18,12 @@ export interface ReloadAdvice {
   readonly levelBelowRimM: number;
   readonly worstAfter: number;
   /** The load as it would then lie, for what its counter shows anywhere. */
-  readonly after: Pick<RealisedLoad, 'line' | 'strains' | 'constantM'>;
+  readonly after: Pick<RealisedLoad, 'line' | 'strains' | 'constantM' | 'drive'>;
   /** Joins that the segment touches: they are tied anew. */
   readonly joins: number;
 }
 
-export type ReloadProblem = 'no-free-segment' | 'past-the-rim' | 'cannot-be-true' | 'little-to-gain';
+export type ReloadProblem = 'roller-driven' | 'no-free-segment' | 'past-the-rim' | 'cannot-be-true' | 'little-to-gain';
 
 /** Error that a reload has to save to be worth taking everything off. */
 const WORTH_IT = 0.005;
@@ -41,6 +41,9 @@ export function reloadAdvice(
   fused: FusedCounter,
   line: LoadedLine,
 ): Outcome<ReloadAdvice, ReloadProblem> {
+  if (fused.counter.drive === 'roller') {
+    return failure('roller-driven', 'A roller counts the line itself: another fill would read the same.');
+  }
   const free = record.segments.find((segment) => segment.lengthM === null);
   if (!free) {
     return failure('no-free-segment', 'Every length of this stack is fixed: nothing can give way. Free the backing.');
@@ -69,7 +72,12 @@ export function reloadAdvice(
   const plan = planForRig(record, level.value);
   if (!plan.ok) return failure('cannot-be-true', plan.message);
   const then = plan.value.segments.find((segment) => segment.id === free.id)?.lengthM;
-  const after = { line: plan.value.line, strains: fused.best.strains, constantM: fused.constantM.value };
+  const after = {
+    line: plan.value.line,
+    strains: fused.best.strains,
+    constantM: fused.constantM.value,
+    drive: fused.best.drive,
+  };
   const worstAfter = worstError(fused, after);
   const worstNow = worstError(fused, fused.best);
   if (!then || Math.abs(worstNow) - Math.abs(worstAfter) < WORTH_IT) {

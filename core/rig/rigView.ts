@@ -1,9 +1,9 @@
 import { correctionTable } from '../calibration/correctionTable';
 import type { FusedCounter } from '../calibration/fuseCounter';
-import { lengthAtCounts } from '../calibration/observations';
+import { countsAt, lengthAtCounts } from '../calibration/observations';
 import { median } from '../drag/readPull';
 import type { Figure } from '../provenance/figure';
-import { paidOutAfterTurnsM, spoolStateAt } from '../spool/loadedLine';
+import { spoolStateAt } from '../spool/loadedLine';
 import { weakestWithin, type RigStrength, type StrengthPlace } from '../strength/rigStrength';
 import { fusedCounter } from './counterEvidence';
 import { currentLine, type CurrentLine } from './currentLine';
@@ -16,7 +16,9 @@ import { windingOutlook } from './windingOutlook';
 export interface RigView {
   readonly record: RigRecord;
   readonly current: CurrentLine;
-  /** Everything known of the counter on this line; null without a counter. */
+  /** What counts the line: everything known of the counter or, without one, of the spool's turns. */
+  readonly ruler: FusedCounter;
+  /** The ruler where it is a counter; null without one. */
   readonly counter: FusedCounter | null;
   readonly strength: RigStrength | null;
   /** The drag as it was last set and accepted, or null. */
@@ -27,11 +29,12 @@ export interface RigView {
 export function rigView(record: RigRecord): RigView | null {
   const current = lineToShow(record);
   if (!current) return null;
-  const counter = fusedCounter(record, current);
+  const ruler = fusedCounter(record, current);
   return {
     record,
     current,
-    counter,
+    ruler,
+    counter: record.reel.counter ? ruler : null,
     strength: strengthOfRig(record, current.line),
     setForceN: acceptedForceN(record),
   };
@@ -132,18 +135,14 @@ export function lengthsAtReadings(
   readings: readonly number[],
 ): readonly { reading: number; lengthOutM: number }[] {
   const { line } = view.current;
-  const { counter } = view;
+  const { best, counter } = view.ruler;
   return readings.flatMap((reading) => {
-    const paidOutM = counter
-      ? lengthAtCounts(counter.best, reading, counter.counter.unitM)
-      : reading <= line.woundTurns
-        ? paidOutAfterTurnsM(line, reading)
-        : null;
+    const paidOutM = lengthAtCounts(best, reading, counter.unitM);
     return paidOutM === null ? [] : [{ reading, lengthOutM: paidOutM + line.handLinedLengthM }];
   });
 }
 
-/** Spool turns of one count; 1 on a reel without a counter, where turns themselves are counted. */
-export function turnsPerCount(view: RigView): number {
-  return view.counter ? view.counter.counter.unitM / view.counter.constantM.value : 1;
+/** What the ruler shows with a length off the spool (m), unwrapped: counts, or turns of the spool. */
+export function countsAtLength(view: RigView, paidOutM: number): number {
+  return countsAt(view.ruler.best, paidOutM, view.ruler.counter.unitM);
 }

@@ -103,7 +103,7 @@ function outlookOf(record: RigRecord): Omit<WindingOutlook, 'colours' | 'correct
         segmentId: segment.segmentId,
         lengthM: now.lengthM,
         turns: now.turns,
-        stopReading: counter && segment.wound ? stopReading(now.turns, counter) : null,
+        stopReading: counter && segment.wound ? stopReading(now, counter) : null,
         naiveStopReading: counter && segment.wound ? naiveStopReading(now.lengthM, counter) : null,
       };
     }),

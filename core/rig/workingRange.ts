@@ -7,7 +7,7 @@ export const WORKING_RANGE = { fromM: 18.288, toM: 76.2 } as const;
 /** Largest relative error over the working range, as far as there is line for it. */
 export function worstError(
   counter: Pick<FusedCounter, 'counter'>,
-  realised: Pick<RealisedLoad, 'line' | 'strains' | 'constantM'>,
+  realised: Pick<RealisedLoad, 'line' | 'strains' | 'constantM' | 'drive'>,
 ): number {
   const { unitM } = counter.counter;
   const toM = Math.min(WORKING_RANGE.toM, realised.line.woundLengthM);

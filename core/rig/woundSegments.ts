@@ -1,4 +1,4 @@
-import { countsWoundOn, turnsForCounts, type Counter } from '../counter/counter';
+import { countsForLine, countsWoundOn, turnsForCounts, type Counter } from '../counter/counter';
 import type { MeasuredLevel, WoundSegment } from '../load/asWound';
 import { counterOf } from './counterOf';
 import type { LoadRecord, LoadSegmentRecord, RigRecord, WindingEntryRecord } from './record';
@@ -15,21 +15,26 @@ export function measuredLevels(record: RigRecord, load: LoadRecord): readonly Me
   });
 }
 
-/** The segments of a load with the spool turns behind what was noted: counts, or turns that were counted. */
+/**
+ * The segments of a load with what was noted of them: spool turns behind counts, turns that were counted, or the length
+ * that passed a roller.
+ */
 export function woundSegments(record: RigRecord, load: LoadRecord): readonly WoundSegment[] {
   const counter = counterOf(record);
   return load.segments.map((segment) => {
     const entry = load.winding.findLast((candidate) => candidate.segmentId === segment.segmentId);
     const counts = counter && entry?.reading != null ? notedCounts(segment, entry.reading, counter) : null;
+    const counted = counter && counts !== null ? turnsForCounts(counts, counter) : null;
+    const overRoller = counter?.drive === 'roller' && !isLengthKnown(segment, entry) ? counted : null;
     return {
       id: segment.segmentId,
       name: segment.name,
-      lengthM: entry?.meteredLengthM ?? segment.plannedLengthM,
+      lengthM: entry?.meteredLengthM ?? overRoller ?? segment.plannedLengthM,
       lineDiameterM: segment.lineDiameterM,
       packing: segment.packing,
       wound: segment.wound,
-      lengthKnown: isLengthKnown(segment, entry),
-      notedTurns: entry?.turnsCounted ?? (counter && counts !== null ? turnsForCounts(counts, counter) : null),
+      lengthKnown: isLengthKnown(segment, entry) || overRoller !== null,
+      notedTurns: entry?.turnsCounted ?? (counter?.drive === 'roller' ? null : counted),
     };
   });
 }
@@ -41,11 +46,12 @@ export function isLengthKnown(segment: LoadSegmentRecord, entry: WindingEntryRec
 
 /** Counts wound on behind a noted reading, unwrapped by what was planned. */
 export function notedCounts(
-  segment: { readonly plannedTurns: number },
+  segment: { readonly plannedTurns: number; readonly plannedLengthM: number },
   reading: number,
-  counter: Pick<Counter, 'lengthPerTurnM' | 'unitM' | 'digits'>,
+  counter: Pick<Counter, 'drive' | 'lengthPerTurnM' | 'unitM' | 'digits'>,
 ): number {
-  return countsWoundOn(reading, counter, (segment.plannedTurns * counter.lengthPerTurnM) / counter.unitM);
+  const line = { turns: segment.plannedTurns, lengthM: segment.plannedLengthM };
+  return countsWoundOn(reading, counter, countsForLine(line, counter));
 }
 
 /** The line that a segment consists of: as replaced, as wound, or as planned. */

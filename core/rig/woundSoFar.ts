@@ -1,6 +1,6 @@
 import { turnsForCounts } from '../counter/counter';
 import type { LoadedLine } from '../spool/loadedLine';
-import { lengthWoundOnM } from '../spool/turns';
+import { lengthWoundOnM, turnsWindingOn } from '../spool/turns';
 import { counterOf } from './counterOf';
 import type { LoadSegmentRecord, RigRecord } from './record';
 
@@ -32,8 +32,14 @@ export function woundSoFar(
   const planned = line.segments.find((candidate) => candidate.id === segment.segmentId);
   if (!counter || !planned || reading === 0) return null;
   const wrap = 10 ** counter.digits;
-  const turns = Math.min(turnsForCounts((wrap - reading) % wrap, counter), planned.turns);
-  const lengthM = lengthWoundOnM(turns, planned.innerDiameterM, planned.areaM2, line.spool.widthM);
+  const counted = turnsForCounts((wrap - reading) % wrap, counter);
+  const { innerDiameterM, areaM2 } = planned;
+  const byRoller = counter.drive === 'roller';
+  const turns = Math.min(
+    byRoller ? turnsWindingOn(counted, innerDiameterM, areaM2, line.spool.widthM) : counted,
+    planned.turns,
+  );
+  const lengthM = lengthWoundOnM(turns, innerDiameterM, areaM2, line.spool.widthM);
   const layerM = 2 * LAYER_SHARE * planned.lineDiameterM;
   const upM = (2 * planned.areaM2 * turns) / line.spool.widthM;
   return {

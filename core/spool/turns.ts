@@ -35,6 +35,14 @@ export function lengthPaidOutM(turns: number, outerDiameterM: number, areaM2: nu
   return Math.PI * (outerDiameterM * turns - (areaM2 / widthM) * turns ** 2);
 }
 
+/** Turns that lay a length over a wound diameter D₀: the inverse of {@link lengthWoundOnM}. */
+export function turnsWindingOn(lengthM: number, innerDiameterM: number, areaM2: number, widthM: number): number {
+  requireNotNegative('turnsWindingOn', { lengthM });
+  requirePositive('turnsWindingOn', { innerDiameterM, areaM2, widthM });
+  const outerDiameterM = Math.sqrt(innerDiameterM ** 2 + (4 * areaM2 * lengthM) / (Math.PI * widthM));
+  return turnsPayingOut(lengthM, outerDiameterM, areaM2, widthM);
+}
+
 /**
  * Length laid on by N turns over a wound diameter D₀: L = π(D₀N + (a/w)N²), the same relation run
  * backwards.

@@ -26,6 +26,9 @@ const WITHDRAW = {
   joinPull: `INSERT INTO join_pulls (boat_id, join_id, school, peak_n, weaker_n, broke_at, instrument, corrects_id, withdrawn)
     SELECT boat_id, join_id, school, peak_n, weaker_n, broke_at, instrument, id, true FROM join_pulls
     WHERE boat_id = $1 AND id = $2 AND NOT withdrawn AND $3::text IS NOT NULL`,
+  lineMark: `INSERT INTO line_marks (boat_id, load_id, kind, looks, segment_id, from_inner_m, corrects_id, withdrawn)
+    SELECT boat_id, load_id, kind, looks, segment_id, from_inner_m, id, true FROM line_marks
+    WHERE boat_id = $1 AND id = $2 AND NOT withdrawn AND $3::text IS NOT NULL`,
 } as const;
 
 export type MeasurementKind = keyof typeof WITHDRAW;

@@ -28,7 +28,7 @@ interface Row {
 
 function toCounter(row: Row): CounterRecord | null {
   if (
-    row.counter_kind !== 'spool' ||
+    row.counter_kind === 'none' ||
     row.counter_unit_m === null ||
     row.counter_digits === null ||
     row.counter_length_per_turn_m === null ||
@@ -39,6 +39,7 @@ function toCounter(row: Row): CounterRecord | null {
     return null;
   }
   return {
+    drive: row.counter_kind,
     unitM: row.counter_unit_m,
     digits: row.counter_digits,
     display: row.counter_display,
@@ -113,7 +114,7 @@ function reelValues(reel: ReelInput): unknown[] {
     reel.fullDiameterM,
     reel.dimensionSdM,
     reel.dimensionSource,
-    counter ? 'spool' : 'none',
+    counter?.drive ?? 'none',
     counter?.unitM ?? null,
     counter?.digits ?? null,
     counter?.lengthPerTurnM.value ?? null,

@@ -26,6 +26,7 @@ for (const [name, options] of [
       // Some twenty views, each looked through by axe: a time limit, not a measure.
       test.setTimeout(300_000);
       const check = async (view: string): Promise<void> => {
+        await expect(page, `${view} has a title`).toHaveTitle(/\S/);
         expect(await seriousProblems(page), view).toEqual([]);
         const overflow = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
         expect(overflow, `${view} is too wide`).toBeLessThanOrEqual(0);

@@ -20,7 +20,7 @@ export const REEL: ReelFormInput = {
   widthM: 0.0286,
   fullDiameterM: 0.0618,
   ratings: [],
-  counter: { unitM: 1, digits: 3, lengthPerTurnM: 0.174, source: 'maker', display: 'rounds' },
+  counter: { drive: 'spool', unitM: 1, digits: 3, lengthPerTurnM: 0.174, source: 'maker', display: 'rounds' },
   windHand: 'right',
   dragKind: 'star',
   dragLimitN: 88,

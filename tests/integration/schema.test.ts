@@ -27,8 +27,8 @@ const sql = (text: string, values: unknown[] = []) => reader().query(text, value
 describe('migrations', () => {
   it('go down to nothing and up again', async () => {
     const scratch = await freshScratch();
-    expect(await migrate(scratch, 'down', 9)).toBe(9);
-    expect(await migrate(scratch, 'up')).toBe(9);
+    expect(await migrate(scratch, 'down', 10)).toBe(10);
+    expect(await migrate(scratch, 'up')).toBe(10);
     expect(await migrate(scratch, 'up')).toBe(0);
   });
 
@@ -76,6 +76,7 @@ describe('measurements', () => {
     'slip_checks',
     'tie_photos',
     'join_pulls',
+    'line_marks',
   ];
 
   it('cannot be changed or deleted, whoever asks', async () => {

@@ -1,4 +1,5 @@
 import 'server-only';
+import { countsForLine } from '../../core/counter/counter';
 import type { ForceSample } from '../../core/force/forceSample';
 import type { RigRecord } from '../../core/rig/record';
 import { windingOutlook } from '../../core/rig/windingOutlook';
@@ -125,7 +126,7 @@ async function windOn(
     ? reel.windOnToReading(
         line.windingTruth,
         now.stopReading,
-        (now.turns * counter.lengthPerTurnM.value) / counter.unitM,
+        countsForLine(now, { ...counter, lengthPerTurnM: counter.lengthPerTurnM.value }),
       )
     : reel.windOnLength(line.windingTruth, now.lengthM);
   return keep(after, { reading: showReading ? after.read() : null });

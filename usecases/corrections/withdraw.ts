@@ -11,6 +11,7 @@ const WORDS = {
   reverseFill: ['load', 'A reverse fill'],
   tie: ['join', 'A tied join'],
   joinPull: ['join', 'A join pulled to the break'],
+  lineMark: ['count', 'A mark on the line'],
   trial: ['count', 'A walk along the tape'],
   strengthPull: ['strength', 'A strength pull'],
   dragPull: ['drag', 'A drag pull'],

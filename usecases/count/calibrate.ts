@@ -1,14 +1,14 @@
 import 'server-only';
-import type { Counter } from '../../core/counter/counter';
+import { countsForLine, type Counter } from '../../core/counter/counter';
 import { unwrapReading } from '../../core/counter/unwrapReading';
 import { countBasis } from '../../core/rig/bases';
 import { colourPlace } from '../../core/rig/colourPlace';
-import { counterOf } from '../../core/rig/counterOf';
+import { rulerOf } from '../../core/rig/counterOf';
 import { fusedCounter } from '../../core/rig/counterEvidence';
 import { currentLine, validTrial } from '../../core/rig/currentLine';
 import { wasLogged } from '../../core/rig/loadObservations';
 import type { RigRecord } from '../../core/rig/record';
-import type { LoadedLine } from '../../core/spool/loadedLine';
+import { spoolStateAt, type LoadedLine } from '../../core/spool/loadedLine';
 import { insertCalibration, insertTrial } from '../../db/queries/count';
 import { insertLogEntry } from '../../db/queries/log';
 import { withTransaction } from '../../db/withTransaction';
@@ -26,8 +26,9 @@ export async function recordTrial(
     const record = await readRigRecord(boatId, rigId, db);
     if (!record) return notFound('rig');
     const { load } = record;
-    const counter = counterOf(record);
-    if (!counter) return conflict('This reel has no counter to test.');
+    // Without a counter the spool's turns are counted.
+    const known = rulerOf(record);
+    const counter = { ...known, lengthPerTurnM: known.lengthPerTurnM.value };
     if (load?.id !== input.loadId)
       return conflict('The line was wound again since this test: it says nothing about the new load.');
     if (load.status !== 'wound') return conflict('Finish winding first.');
@@ -65,17 +66,27 @@ function measureOf(
   line: LoadedLine,
 ): { trueLengthM: number | null; expectedCounts: number } | { refusal: Refusal } {
   if (input.kind === 'turns') {
-    return { trueLengthM: null, expectedCounts: (input.turns * counter.lengthPerTurnM) / counter.unitM };
+    if (!record.reel.counter || counter.drive === 'roller') {
+      return { refusal: conflict('Only a counter that the spool drives can be tested by turns of the spool.') };
+    }
+    const line = { turns: input.turns, lengthM: NaN };
+    return { trueLengthM: null, expectedCounts: countsForLine(line, counter) };
   }
   if (input.kind === 'colour') {
     const place = colourPlace(record, line, input.segmentId, input.coloursOut);
     if (!place.ok) return { refusal: invalid('coloursOut', place.message) };
-    return { trueLengthM: place.value, expectedCounts: place.value / counter.unitM };
+    return { trueLengthM: place.value, expectedCounts: expectedAt(record, line, place.value, counter) };
   }
   if (input.trueLengthM > line.woundLengthM) {
     return { refusal: invalid('trueLengthM', `There are only about ${line.woundLengthM.toFixed(0)} m on the spool.`) };
   }
-  return { trueLengthM: input.trueLengthM, expectedCounts: input.trueLengthM / counter.unitM };
+  const { trueLengthM } = input;
+  return { trueLengthM, expectedCounts: expectedAt(record, line, trueLengthM, counter) };
+}
+
+/** A counter shows about the length; turns of the spool are what the line's geometry says. */
+function expectedAt(record: RigRecord, line: LoadedLine, lengthM: number, counter: Counter): number {
+  return record.reel.counter ? lengthM / counter.unitM : spoolStateAt(line, lengthM).turns;
 }
 
 /** Accepts the counter as it now is: made true, or left alone with a correction card. */
@@ -89,8 +100,9 @@ export async function acceptCalibration(
     if (!record) return notFound('rig');
     if (record.load?.id !== input.loadId) return conflict('The line was wound again since: test the new load first.');
     const line = currentLine(record);
-    const fused = line.ok ? fusedCounter(record, line.value) : null;
-    if (!line.ok || !fused) return conflict('This reel has no counter to accept.');
+    if (!line.ok) return conflict(line.message);
+    if (!record.reel.counter) return conflict('This reel has no counter to accept.');
+    const fused = fusedCounter(record, line.value);
     if (!validTrial(record) && !wasLogged(record)) {
       return conflict(
         'There is no walk of the line as it is now, and its winding was not logged: walk the tape once, then accept.',

@@ -30,5 +30,13 @@ export const displayInput = z.strictObject({ display: z.enum(['rounds', 'truncat
 
 export const hangInput = z.strictObject({ hangM: within({ min: 0, max: 20 }, 'What hangs from the tip') });
 
+export const lineMarkInput = z.strictObject({
+  loadId: idSchema,
+  kind: z.enum(['tied', 'inked']),
+  looks: z.string().trim().min(1, 'Say what it looks like.').max(60, 'At most 60 letters.'),
+  lengthOutM: within(LIMITS.segmentLengthM, 'The length out'),
+});
+
+export type LineMarkInput = z.output<typeof lineMarkInput>;
 export type TrialInput = z.output<typeof trialInput>;
 export type AcceptInput = z.output<typeof acceptInput>;

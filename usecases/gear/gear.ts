@@ -38,6 +38,7 @@ function toReel(input: ReelFormInput): ReelInput {
     dimensionSdM: CALIPER_SD_M,
     dimensionSource: 'measured',
     counter: counter && {
+      drive: counter.drive,
       unitM: counter.unitM,
       digits: counter.digits,
       display: counter.display,

@@ -1,11 +1,14 @@
 import { z } from 'zod';
+import { COUNTER_DRIVES } from '../../core/counter/counter';
 import { MATERIALS } from '../../core/load/defaults';
 import { DRAG_KINDS, REEL_KINDS } from '../../core/rig/record';
 import { idSchema, LIMITS, nameSchema, noteSchema, within } from '../limits';
 
 const counterInput = z.strictObject({
+  drive: z.enum(COUNTER_DRIVES).default('spool'),
   unitM: within({ min: 0.01, max: 10 }, 'The length of one count'),
   digits: z.int('Digits are a whole number.').min(2, 'At least 2 digits.').max(6, 'At most 6 digits.'),
+  /** Of the spool; of a roller, what it shows for each metre (m). */
   lengthPerTurnM: within(LIMITS.lengthPerTurnM, 'The length per turn'),
   /** Where the length per turn comes from. */
   source: z.enum(['default', 'maker', 'measured']),

@@ -5,6 +5,7 @@ import { findBoat, type BoatRow } from '../../db/queries/boats';
 import { findCalibration, listReelConstants, listTrials } from '../../db/queries/count';
 import { findDragSetting } from '../../db/queries/drag';
 import { listFinishedLoads, listReelResets, listReverseFills } from '../../db/queries/learning';
+import { listLineMarks } from '../../db/queries/lineMarks';
 import { listLines } from '../../db/queries/lines';
 import { findNewestLoad } from '../../db/queries/loads';
 import { listLog } from '../../db/queries/log';
@@ -76,6 +77,7 @@ async function assemble(db: Queryable, gear: BoatGear, rig: RigRow, reel: ReelRe
     joins,
     load,
     trials: load ? await listTrials(db, boatId, load.id) : [],
+    lineMarks: load ? await listLineMarks(db, boatId, load.id) : [],
     calibration,
     strengthTests: gear.strengthTests,
     dragSetting,

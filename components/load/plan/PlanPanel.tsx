@@ -151,7 +151,7 @@ export function PlanPanel() {
             <FillField
               fill={draft.fill}
               fullDiameterM={rimM}
-              hasCounter={record.reel.counter !== null}
+              hasCounter={record.reel.counter?.drive === 'spool'}
               onChange={(next) => keep({ ...draft, fill: next })}
             />
           </div>

@@ -10,7 +10,8 @@ export function ReelFacts() {
   const { record } = useRig();
   const { reel } = record;
   const { format } = useUnits();
-  const counter = knownCounter(record)?.lengthPerTurnM;
+  const known = knownCounter(record);
+  const counter = known?.lengthPerTurnM;
   return (
     <dl className="mt-4 grid grid-cols-[auto_1fr] gap-x-4 gap-y-1 text-sm">
       <dt className="text-ink-soft">arbor, width, full</dt>
@@ -20,10 +21,14 @@ export function ReelFacts() {
       </dd>
       {counter && (
         <>
-          <dt className="text-ink-soft">counter, length a turn</dt>
+          <dt className="text-ink-soft">
+            {known?.drive === 'roller' ? 'roller, shown of what passes' : 'counter, length a turn'}
+          </dt>
           <dd className="figures">
-            {format.small(counter.value, PLUS_MINUS_SDS * counter.sd)} (
-            {counter.source === 'maker' ? "maker's statement" : counter.source})
+            {known?.drive === 'roller'
+              ? format.percent(counter.value, PLUS_MINUS_SDS * counter.sd)
+              : format.small(counter.value, PLUS_MINUS_SDS * counter.sd)}{' '}
+            ({counter.source === 'maker' ? "maker's statement" : counter.source})
           </dd>
         </>
       )}

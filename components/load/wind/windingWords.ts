@@ -1,4 +1,5 @@
-import type { LoadSegmentRecord, RigRecord, WindingEntryRecord } from '@/core/rig/record';
+import { countsForLine } from '@/core/counter/counter';
+import type { CounterRecord, LoadSegmentRecord, RigRecord, WindingEntryRecord } from '@/core/rig/record';
 import { JOIN_KINDS } from '@/core/joins/joinKinds';
 import type { RemainingSegment } from '@/core/rig/windingOutlook';
 
@@ -8,8 +9,12 @@ export function asShown(reading: number, digits: number): string {
 }
 
 /** Why the counter's own stop differs from the subtraction: it counts turns, and takes each for a fixed length. */
-export function whyReadingsDiffer(now: RemainingSegment, counter: { lengthPerTurnM: { value: number } }): string {
-  const off = (now.turns * counter.lengthPerTurnM.value) / now.lengthM - 1;
+export function whyReadingsDiffer(now: RemainingSegment, counter: CounterRecord): string {
+  const plain = { ...counter, lengthPerTurnM: counter.lengthPerTurnM.value };
+  const off = (countsForLine(now, plain) * counter.unitM) / now.lengthM - 1;
+  if (counter.drive === 'roller') {
+    return `the roller shows ${Math.abs(100 * off).toFixed(1)} % ${off < 0 ? 'less' : 'more'} than passes it, however full the spool`;
+  }
   if (Math.abs(off) < 0.01) return 'here a turn takes just about what the counter takes it for';
   return off > 0
     ? `this deep a turn takes ${Math.round((100 * off) / (1 + off))} % less line than the counter thinks`
