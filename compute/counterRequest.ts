@@ -65,6 +65,9 @@ export function refineCounted(request: CountedRequest, context: z.RefinementCtx)
   const woundM = request.segments.reduce((sum, each) => sum + (each.wound ? (each.lengthM ?? 0) : 0), 0);
   const strippedM = request.trials.reduce((sum, each) => sum + Math.max(0, each.strippedBeforeM), 0);
   request.trials.forEach((trial, index) => {
+    if (trial.kind === 'turns' && request.counter.drive === 'roller') {
+      issue(['trials', index, 'kind'], 'turns of the spool say nothing of a counter that a roller drives');
+    }
     if (trial.kind !== 'turns' && trial.trueLengthM > woundM + strippedM) {
       issue(['trials', index, 'trueLengthM'], 'that is more line than is wound');
     }

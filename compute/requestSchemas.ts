@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { COUNTER_DRIVES } from '../core/counter/counter';
 
 export const positive = (max: number, what: string) =>
   z
@@ -20,6 +21,7 @@ export const reelSchema = z
   });
 
 export const counterSchema = z.strictObject({
+  drive: z.enum(COUNTER_DRIVES).default('spool').describe('a roller is one metre round: it counts the line itself'),
   lengthPerTurnM: positive(2, 'the length per turn in metres').min(0.005, 'the length per turn is in metres'),
   unitM: positive(10, 'the length of one count in metres').min(0.01, 'the length of one count is in metres'),
   digits: z.int('digits must be a whole number').min(2).max(6),

@@ -27,8 +27,8 @@ export function CursorReadout() {
         {now.segmentAtTip}
         {now.colourAtTip && `, ${now.colourAtTip}`}
       </Entry>
-      <Entry label="counter shows">
-        {now.reading ? format.counts(now.reading.value, now.reading.plusMinus) : 'no counter'}
+      <Entry label={view.counter ? 'counter shows' : 'turns off the spool'}>
+        {format.counts(now.reading.value, now.reading.plusMinus)}
       </Entry>
       <Entry label="wound diameter left">{format.small(now.diameterM)}</Entry>
       <Entry label="same drag pulls">× {now.dragFactor.toFixed(2)}</Entry>

@@ -113,10 +113,10 @@ describe('the readout', () => {
     expect(readout).toHaveTextContent('drag not set');
   });
 
-  it('says that there is no counter rather than a number', () => {
+  it('counts turns of the spool where there is no counter', () => {
     const rig = woundRig();
     renderRig({ ...rig, reel: { ...rig.reel, counter: null } }, <CursorReadout />);
-    expect(screen.getByLabelText('At the cursor')).toHaveTextContent('no counter');
+    expect(screen.getByLabelText('At the cursor')).toHaveTextContent(/turns off the spool0 ±/);
   });
 });
 

@@ -12,7 +12,7 @@ export interface TopAdjustment {
   readonly expectedReading: number;
 }
 
-export type AdviceProblem = 'top-too-short' | 'past-the-rim' | 'already-true';
+export type AdviceProblem = 'roller-driven' | 'top-too-short' | 'past-the-rim' | 'already-true';
 
 /** Counts within which a reading cannot be told from true. */
 const TRUE_WITHIN_COUNTS = 0.5;
@@ -41,6 +41,12 @@ export function topAdjustment(
   const { unitM } = fused.counter;
   if (Math.abs(countsAt(fused.best, lengthM, unitM) - wantedCounts) <= TRUE_WITHIN_COUNTS) {
     return failure('already-true', 'The counter is true here to within its own whole count.', { wantedCounts });
+  }
+  if (fused.counter.drive === 'roller') {
+    return failure(
+      'roller-driven',
+      'A roller counts the line itself: how full the spool is changes nothing, so neither stripping nor adding helps.',
+    );
   }
   const solve = (unknowns: readonly number[]): Outcome<number, AdviceProblem> => {
     const load = fused.realise(unknowns);

@@ -1,4 +1,4 @@
-import type { Counter } from '../counter/counter';
+import { countsForLine, type Counter } from '../counter/counter';
 import { bisect } from '../numerics/bisect';
 import { failure, requirePositive, success, type Outcome } from '../result';
 import { spoolStateAt, type LoadedLine } from '../spool/loadedLine';
@@ -23,7 +23,8 @@ export interface ReelToFill {
   readonly fullDiameterM: number;
 }
 
-export type FillProblem = 'no-counter' | 'out-of-reach' | 'below-the-arbor' | 'range-longer-than-line' | 'does-not-fit';
+export type FillProblem =
+  'no-counter' | 'roller-driven' | 'out-of-reach' | 'below-the-arbor' | 'range-longer-than-line' | 'does-not-fit';
 
 /** Places of the working range at which the counter's error is looked at. */
 const RANGE_STATIONS = 9;
@@ -96,7 +97,8 @@ export function meanCounterError(line: LoadedLine, counter: Counter, fromM: numb
   requirePositive('meanCounterError', { fromM, toM });
   const errors = Array.from({ length: RANGE_STATIONS }, (_, index) => {
     const lengthM = fromM + ((toM - fromM) * index) / (RANGE_STATIONS - 1);
-    return (spoolStateAt(line, lengthM).turns * counter.lengthPerTurnM) / lengthM - 1;
+    const counts = countsForLine({ turns: spoolStateAt(line, lengthM).turns, lengthM }, counter);
+    return (counts * counter.unitM) / lengthM - 1;
   });
   return errors.reduce((sum, error) => sum + error, 0) / RANGE_STATIONS;
 }
@@ -112,6 +114,9 @@ function counterTrueLevel(
   toM: number,
 ): Outcome<number, FillProblem> {
   if (!counter) return failure('no-counter', 'This reel has no counter that could be made true.');
+  if (counter.drive === 'roller') {
+    return failure('roller-driven', 'A roller counts the line itself: no fill makes it true.');
+  }
   const lineAt = (diameterM: number): LoadedLine | null => {
     const solved = solveSegment(reel, segments, diameterM);
     return solved.ok ? solved.value.line : null;

@@ -8,7 +8,7 @@ import type { RigRecord } from './record';
 import type { RigView } from './rigView';
 import { worstError } from './workingRange';
 
-export type TopProblem = AdviceProblem | 'top-is-fixed' | 'nothing-wound' | 'roller-driven';
+export type TopProblem = AdviceProblem | 'top-is-fixed' | 'nothing-wound';
 
 /** True length at which a counter is usually made true: the tape of 100 ft (common practice). */
 export const USUAL_WALK_M = 30.48;
@@ -50,17 +50,11 @@ export function adviceForRig(view: RigView): CounterAdvice | null {
 }
 
 function adviceAtTop(record: RigRecord, counter: FusedCounter, line: LoadedLine, atM: number): CounterAdvice['top'] {
-  if (counter.counter.drive === 'roller') {
-    return failure(
-      'roller-driven',
-      'A roller counts the line itself: how full the spool is changes nothing, so neither stripping nor adding helps.',
-    );
-  }
   const top = line.segments.findLast((segment) => segment.wound);
   const planned = record.load?.segments.find((segment) => segment.segmentId === top?.id);
   if (!top || !planned) return failure('nothing-wound', 'Nothing is wound on this spool.');
   const outcome = topAdjustment(counter, atM, record.reel.fullDiameterM.value);
-  if (!outcome.ok && outcome.reason === 'already-true') return outcome;
+  if (!outcome.ok && outcome.reason !== 'top-too-short' && outcome.reason !== 'past-the-rim') return outcome;
   if (planned.lengthKnown) {
     return failure(
       'top-is-fixed',

@@ -25,12 +25,6 @@ export function knownCounter(record: RigRecord): CounterRecord | null {
   );
 }
 
-/** The reel's counter where the spool drives it: only then does the fill change what it counts. */
-export function spoolCounterOf(record: RigRecord): Counter | null {
-  const counter = counterOf(record);
-  return counter?.drive === 'roller' ? null : counter;
-}
-
 /** What counts length on this reel: its counter, or turns of the spool. */
 export function rulerOf(record: RigRecord): CounterRecord {
   return knownCounter(record) ?? TURNS_BY_HAND;

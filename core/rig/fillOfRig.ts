@@ -9,7 +9,7 @@ import {
 import type { LoadedLine } from '../spool/loadedLine';
 import { success, type Outcome } from '../result';
 import { woundAreaM2 } from '../spool/spoolGeometry';
-import { spoolCounterOf } from './counterOf';
+import { counterOf } from './counterOf';
 import { productOf } from './planForRig';
 import type { RigRecord } from './record';
 
@@ -53,15 +53,15 @@ function levelOfStack(record: RigRecord, target: FillTarget): Outcome<number, Fi
   if (segments.every((segment) => segment.lengthM !== null)) {
     return levelOfTarget(spool, segments, null, { kind: 'below-rim', levelBelowRimM: DEFAULT_LEVEL_BELOW_RIM_M });
   }
-  return levelOfTarget(spool, segments, spoolCounterOf(record), target);
+  return levelOfTarget(spool, segments, counterOf(record), target);
 }
 
 /**
  * Mean relative error of the rig's counter over a working range of wound line, on a planned line.
  *
- * @returns null without a counter that the spool drives, or where the range is longer than the line
+ * @returns null without a counter, or where the range is longer than the line
  */
 export function plannedCounterError(record: RigRecord, line: LoadedLine, fromM: number, toM: number): number | null {
-  const counter = spoolCounterOf(record);
+  const counter = counterOf(record);
   return counter && toM <= line.woundLengthM ? meanCounterError(line, counter, fromM, toM) : null;
 }

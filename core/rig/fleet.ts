@@ -105,7 +105,6 @@ function actionFor(
   wantedShare: number,
 ): FleetAction {
   if (Math.abs(share - wantedShare) < GOOD_ENOUGH) return { kind: 'none' };
-  if (counter.counter.drive === 'roller') return { kind: 'card', why: 'a roller counts alike, however full the spool' };
   const { record } = view;
   const top = record.load?.segments.findLast((segment) => segment.wound);
   const wantedCounts = (wantedShare * paidOutM) / counter.counter.unitM;
@@ -115,6 +114,9 @@ function actionFor(
     return { kind: value > 0 ? 'strip' : 'add', lengthM: { value: Math.abs(value), plusMinus, mainlyFrom } };
   }
   if (!outcome.ok && outcome.reason === 'already-true') return { kind: 'none' };
+  if (!outcome.ok && outcome.reason === 'roller-driven') {
+    return { kind: 'card', why: 'a roller counts alike, however full the spool' };
+  }
   // A reload makes a counter true, not anything that one may want.
   const reload = wantedShare === 1 ? reloadAdvice(record, counter, view.current.line) : null;
   if (reload?.ok) {

@@ -58,8 +58,8 @@ function acceptedForceN(record: RigRecord): number | null {
 /** What every lens says at one length out. */
 export interface CursorReadout {
   readonly lengthOutM: number;
-  /** What the counter shows, zeroed with everything on the spool; null without a counter. */
-  readonly reading: Figure | null;
+  /** What the counter shows, zeroed with everything on the spool; turns of the spool without a counter. */
+  readonly reading: Figure;
   readonly segmentAtTip: string;
   /** Colour of lead core at the tip, or null. */
   readonly colourAtTip: string | null;
@@ -86,7 +86,7 @@ export function readCursor(view: RigView, lengthOutM: number): CursorReadout {
   const dragFactor = line.fullDiameterM / diameterM;
   const weakest = view.strength ? weakestWithin(view.strength, outM) : null;
   const tipForceN = view.setForceN === null ? null : view.setForceN * dragFactor;
-  const reading = view.counter ? (correctionTable(view.counter, [paidOutM])[0] ?? null) : null;
+  const reading = correctionTable(view.ruler, [paidOutM])[0] ?? { value: NaN, plusMinus: NaN, mainlyFrom: null };
   return {
     lengthOutM: outM,
     reading,
