@@ -25,7 +25,12 @@ module.exports = {
     only('data-on-core', 'db', 'db|core|instruments', 'Data maps rows to the core and keeps the state of instruments.'),
     only('usecases-to-the-right', 'usecases', 'usecases|db|core|instruments', 'Use cases know no interface.'),
     only('compute-on-core', 'compute', 'compute|core', 'The shell command needs neither server nor database.'),
-    only('components-no-data', 'components', 'components|core|usecases|instruments', 'Components never reach the database.'),
+    only(
+      'components-no-data',
+      'components',
+      'components|core|usecases|instruments',
+      'Components never reach the database.',
+    ),
     {
       name: 'components-know-no-truth',
       severity: 'error',

@@ -160,7 +160,7 @@ describe('the Strength station', () => {
     };
     renderRig(rig, <StrengthStation />);
     expect(
-      screen.getAllByText(/95 of 100 such pieces should hold .* kg; 3 more pulls like these would raise that/),
+      screen.getAllByText(/95 of 100 such dry pieces should hold .* kg; 3 more pulls like these would raise that/),
     ).toHaveLength(2);
     fireEvent.change(screen.getByLabelText('Line in the grips'), { target: { value: 'nylon' } });
     expect(screen.getByText(/Pull 7, .* does not fit the others/)).toBeInTheDocument();

@@ -39,6 +39,7 @@ export const capeTorrin: DemoBoat = {
       labelKg: 60,
       truth: { diameterFactor: 1.0, packing: 0.68, strengthKg: 56.8, cv: 0.02 },
       pulls: 5,
+      family: 'Class nylon',
       condition: 'soaked',
     },
     {
@@ -50,6 +51,7 @@ export const capeTorrin: DemoBoat = {
       labelKg: 37,
       truth: { diameterFactor: 1.0, packing: 0.685, strengthKg: 35.1, cv: 0.022 },
       pulls: 6,
+      family: 'Class nylon',
       condition: 'soaked',
     },
     {
@@ -72,6 +74,7 @@ export const capeTorrin: DemoBoat = {
       labelKg: 24,
       truth: { diameterFactor: 1.01, packing: 0.68, strengthKg: 25.9, cv: 0.02 },
       pulls: 6,
+      family: 'Class nylon',
       condition: 'soaked',
     },
     {
@@ -83,6 +86,7 @@ export const capeTorrin: DemoBoat = {
       labelKg: 90,
       truth: { diameterFactor: 1.0, packing: 0.6, strengthKg: 97, cv: 0.03 },
       pulls: 3,
+      family: 'Wind-on leader nylon',
     },
     {
       key: 'planerBraid',
@@ -133,6 +137,7 @@ export const capeTorrin: DemoBoat = {
       labelKg: 56,
       truth: { diameterFactor: 1.01, packing: 0.61, strengthKg: 61, cv: 0.03 },
       pulls: 3,
+      family: 'Wind-on leader nylon',
     },
   ],
   supplies: [

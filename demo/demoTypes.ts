@@ -18,6 +18,8 @@ export interface DemoLine {
   };
   /** Pulls that the crew has made, and how the pieces were. */
   readonly pulls: number;
+  /** What all sizes of it are called together. */
+  readonly family?: string;
   readonly condition?: 'dry' | 'soaked';
 }
 

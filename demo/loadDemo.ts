@@ -75,6 +75,7 @@ async function loadLine(boatId: string, line: DemoLine, index: number): Promise<
       diameterM,
       diameterSource: line.measured ? 'measured' : 'label',
       labelStrengthN: line.labelKg === null ? null : toSi('force', line.labelKg, 'kg'),
+      family: line.family ?? '',
     }),
   );
   const strengthN = toSi('force', line.truth.strengthKg, 'kg');

@@ -68,8 +68,10 @@ export function readTraceFile(text: string, unit: string): Outcome<ForceTrace, T
     readRow(cells, columns, commaIsDecimal);
   };
   const number = (cell: string | undefined, commaIsDecimal: boolean): number => {
-    if (cell === undefined || cell.trim() === '') return NaN;
-    return Number(commaIsDecimal ? cell.replace(',', '.') : cell);
+    const value = Number(cell);
+    // A blank cell would count as zero.
+    if (value === 0 && cell?.trim() === '') return NaN;
+    return Number.isNaN(value) && commaIsDecimal ? Number(cell?.replace(',', '.')) : value;
   };
   const readRow = (cells: readonly string[], at: Columns, commaIsDecimal: boolean): void => {
     const timeS = number(cells[at.time], commaIsDecimal) * at.timeUnitS;

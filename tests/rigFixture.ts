@@ -19,6 +19,7 @@ const product = (
   diameterM: known(diameterM, 0.03, 'measured'),
   packing: known(0.66, 0.05, 'default'),
   labelStrengthN,
+  family: '',
   version: 1,
 });
 
@@ -128,6 +129,9 @@ export function plannedRig(): RigRecord {
     lineMarks: [],
     calibration: null,
     strengthTests: [],
+    strengthSessions: [],
+    joinBreaks: [],
+    meantPlaceId: null,
     dragSetting: null,
     log: [],
     hasVirtualReel: false,
@@ -228,6 +232,7 @@ export function trial(reading: number, trueLengthM = 30, at = '2026-03-01T11:00:
 export function pulls(productId: string, peaksN: readonly number[]): StrengthTestRecord {
   return {
     id: `test-${productId}`,
+    sessionId: null,
     productId,
     condition: 'dry',
     gaugeLengthM: 0.5,
@@ -239,6 +244,7 @@ export function pulls(productId: string, peaksN: readonly number[]): StrengthTes
       peakN,
       breakPlace: 'middle',
       instrument: 'read by eye',
+      note: '',
       at: LOADED_AT,
     })),
   };

@@ -66,7 +66,10 @@ export function answer<S extends z.ZodType, P extends Record<string, string>>(
     }
     try {
       const outcome = await work(params, parsed.data);
-      return outcome.ok ? Response.json(outcome.value) : refuse(outcome.status, outcome.message, outcome.fields);
+      if (!outcome.ok) return refuse(outcome.status, outcome.message, outcome.fields);
+      return outcome.value instanceof ReadableStream
+        ? new Response(outcome.value, { headers: { 'content-type': 'text/plain; charset=utf-8' } })
+        : Response.json(outcome.value);
     } catch (error) {
       return answerToError(error);
     }

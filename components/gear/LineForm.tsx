@@ -26,6 +26,7 @@ export function LineForm({
   const [typedName, setName] = useDraft(`${key}:name`, isText);
   const diameter = useQuantity(`${key}:diameter`, 'smallLength', line?.diameterM.value ?? null, LIMITS.lineDiameterM);
   const strength = useQuantity(`${key}:strength`, 'force', line?.labelStrengthN ?? null, LIMITS.forceN);
+  const [family, setFamily] = useState(line?.family ?? '');
   const [material, setMaterial] = useState<LineProductRecord['material']>(line?.material ?? 'nylon');
   const [source, setSource] = useState<'label' | 'measured' | 'default'>(
     line?.diameterM.source === 'measured' || line?.diameterM.source === 'default' ? line.diameterM.source : 'label',
@@ -38,6 +39,7 @@ export function LineForm({
       diameterM: diameter.value,
       diameterSource: source,
       labelStrengthN: strength.value,
+      family,
     };
     const result = line
       ? await sendNow(
@@ -75,7 +77,7 @@ export function LineForm({
           value={source}
           options={[
             { value: 'label', text: 'from the label' },
-            { value: 'measured', text: 'from 20 touching wraps' },
+            { value: 'measured', text: 'by wraps or caliper' },
             { value: 'default', text: 'a guess from its strength' },
           ]}
           onChange={setSource}
@@ -86,6 +88,13 @@ export function LineForm({
           {...strength.field}
           error={error('labelStrengthN')}
           hint="may stay empty"
+        />
+        <TextField
+          label="All its sizes are called"
+          value={family}
+          onChange={setFamily}
+          error={error('family')}
+          hint="sizes of one product tell on each other"
         />
       </div>
       <ThicknessHelp

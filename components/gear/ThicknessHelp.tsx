@@ -1,19 +1,26 @@
 'use client';
 
 import { useState } from 'react';
-import { diameterFromBraidNumber, diameterFromWraps, guessedDiameter } from '@/core/gear/lineDiameter';
+import {
+  diameterFromBraidNumber,
+  diameterFromCaliper,
+  diameterFromWraps,
+  guessedDiameter,
+} from '@/core/gear/lineDiameter';
 import type { Material } from '@/core/load/defaults';
 import { PLUS_MINUS_SDS } from '@/core/numerics/propagate';
 import type { Known } from '@/core/provenance/source';
+import { toSi } from '@/core/units/units';
 import { QuantityField, useQuantity } from '@/components/fields/QuantityField';
 import { ChoiceField, TextField } from '@/components/fields/TextField';
 import { Button } from '@/components/ui/Button';
 import { useUnits } from '@/components/units/UnitsProvider';
 
-type Way = 'wraps' | 'number' | 'guess';
+type Way = 'wraps' | 'caliper' | 'number' | 'guess';
 
 const WAYS: readonly { value: Way; text: string }[] = [
   { value: 'wraps', text: 'touching wraps on a rod' },
+  { value: 'caliper', text: 'a caliper at several places' },
   { value: 'number', text: 'the size number of a braid' },
   { value: 'guess', text: 'a guess from its strength' },
 ];
@@ -37,11 +44,16 @@ export function ThicknessHelp({
   labelStrengthN: number | null;
   onTake: (diameter: Known) => void;
 }) {
-  const { format } = useUnits();
+  const { format, units } = useUnits();
   const [way, setWay] = useState<Way>('wraps');
   const [wraps, setWraps] = useState('20');
   const [number, setNumber] = useState('');
   const row = useQuantity(`${draftKey}:wraps`, 'smallLength', null, ROW_LIMITS);
+  const [typed, setTyped] = useState('');
+  const readings = typed.split(/[\s;]+/).flatMap((each) => {
+    const value = positiveNumber(each);
+    return value === null ? [] : [toSi('smallLength', value, units.smallLength)];
+  });
   const count = positiveNumber(wraps);
   const size = positiveNumber(number);
   const found =
@@ -49,13 +61,17 @@ export function ThicknessHelp({
       ? row.value !== null && count !== null
         ? diameterFromWraps(row.value, count)
         : null
-      : way === 'number'
-        ? size !== null
-          ? diameterFromBraidNumber(size)
+      : way === 'caliper'
+        ? readings.length > 1
+          ? diameterFromCaliper(readings)
           : null
-        : labelStrengthN !== null
-          ? guessedDiameter(material, labelStrengthN)
-          : null;
+        : way === 'number'
+          ? size !== null
+            ? diameterFromBraidNumber(size)
+            : null
+          : labelStrengthN !== null
+            ? guessedDiameter(material, labelStrengthN)
+            : null;
   return (
     <details className="border-l-4 border-rule pl-3">
       <summary className="flex min-h-11 cursor-pointer items-center font-semibold text-chalk">
@@ -72,6 +88,18 @@ export function ThicknessHelp({
               <QuantityField label="Width over all of them" {...row.field} />
             </div>
           </>
+        )}
+        {way === 'caliper' && (
+          <div className="w-64">
+            <TextField
+              label={`Readings in ${units.smallLength}, a blank between`}
+              inputMode="decimal"
+              figures
+              value={typed}
+              onChange={setTyped}
+              hint="round line only: braid gives way under the jaws"
+            />
+          </div>
         )}
         {way === 'number' && (
           <div className="w-28">

@@ -67,7 +67,7 @@ describe('the gear page', () => {
     fireEvent.change(lines().getByLabelText('Width over all of them'), { target: { value: '8.4' } });
     fireEvent.click(lines().getByRole('button', { name: 'Take this thickness' }));
     expect(lines().getByLabelText('Thickness')).toHaveValue('0.420');
-    expect(lines().getByLabelText('That thickness is')).toHaveDisplayValue('from 20 touching wraps');
+    expect(lines().getByLabelText('That thickness is')).toHaveDisplayValue('by wraps or caliper');
     fireEvent.change(lines().getByLabelText('By'), { target: { value: 'number' } });
     fireEvent.change(lines().getByLabelText('Number'), { target: { value: '4' } });
     expect(lines().getByText(/^0\.33 mm ± 0\.08 mm$/)).toBeInTheDocument();

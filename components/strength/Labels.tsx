@@ -23,7 +23,7 @@ export function Labels({ ids }: { ids: readonly string[] }) {
         <p className="text-sm">No two tested lines of this boat look alike by their pulls.</p>
       ) : (
         <ul className="flex flex-col gap-2 text-sm">
-          {pairs.map(({ first, second, found: same, labelsDiffer }) => (
+          {pairs.map(({ first, second, found: same, labelsDiffer, thickness }) => (
             <li key={`${first.id} ${second.id}`} className="border-l-4 border-rule pl-3">
               <b>
                 {first.name} and {second.name}
@@ -34,6 +34,7 @@ export function Labels({ ids }: { ids: readonly string[] }) {
                 {same.ratio.toFixed(3)} ({same.low.toFixed(3)} to {same.high.toFixed(3)})
               </span>{' '}
               times the other.
+              {` Their thicknesses are ${thickness.ratio.toFixed(2)} to one, which ${thickness.canBeSame ? 'lets them be one line' : 'speaks against it'}.`}
               {same.verdict !== 'same' &&
                 ` At this scatter about ${same.pullsNeeded} pulls of each would decide; measure their thickness too.`}
             </li>
@@ -42,19 +43,24 @@ export function Labels({ ids }: { ids: readonly string[] }) {
       )}
       <ul className="mt-3 flex flex-col gap-1 text-sm">
         {ids.map((id) => {
-          const { product, summary } = productStrength(record, id);
+          const { product, summary, condition } = productStrength(record, id);
           const fit = summary && fittingClass(summary);
           if (!fit) return null;
           return (
             <li key={id}>
-              <b>{product.name}</b>: its mean is at most {format.force(fit.upperN)} (95 %), so it{' '}
+              <b>{product.name}</b>: by {summary.n} {condition} pulls its mean is at most {format.force(fit.upperN)} (95
+              %), so it{' '}
               {fit.classKg === null ? 'is above the heaviest class, 60 kg' : `stays under the ${fit.classKg} kg class`}.
+              {condition !== 'soaked' &&
+                product.material === 'nylon' &&
+                ' Wet it holds 10 to 15 % less (from memory): soak and pull it for the class.'}
             </li>
           );
         })}
       </ul>
       <p className="mt-2 text-xs text-ink-soft">
-        Classes count for wet line; nylon loses some strength wet. The record body&apos;s own test and its rules decide.
+        Classes count for wet line: 1, 2, 3, 4, 6, 8, 10, 15, 24, 37 and, the heaviest, 60 kg. The record body&apos;s
+        own test and its rules decide.
       </p>
     </Fold>
   );

@@ -3,8 +3,9 @@
 import { useState } from 'react';
 import type { ForceSample } from '@/core/force/forceSample';
 import type { PullRecord, StrengthTestRecord } from '@/core/rig/record';
-import { productStrength, PULLS_FOR_A_MEAN } from '@/core/rig/strengthOfRig';
-import { grubbsOutlier } from '@/core/strength/grubbs';
+import { expectedBreak } from '@/core/rig/expectedBreak';
+import { productOf } from '@/core/rig/planForRig';
+import { PULLS_FOR_A_MEAN } from '@/core/rig/strengthOfRig';
 import { readBreak } from '@/core/strength/readBreak';
 import { TracePlot } from '@/components/bench/TracePlot';
 import { UndoButton } from '@/components/bench/UndoButton';
@@ -18,12 +19,10 @@ import { Button } from '@/components/ui/Button';
 import { Caution } from '@/components/ui/Card';
 import { useUnits } from '@/components/units/UnitsProvider';
 import { LIMITS } from '@/usecases/limits';
-
-const PLACES: readonly { value: PullRecord['breakPlace']; text: string }[] = [
-  { value: 'middle', text: 'in the middle' },
-  { value: 'grip', text: 'at a grip' },
-  { value: 'knot', text: 'at a knot' },
-];
+import { Misfit, OffExpected } from './Misfit';
+import { MovePull } from './MovePull';
+import { BREAK_PLACES } from './StrengthBench';
+import { TraceCard } from './TraceCard';
 
 /** A pull test of one line: the expected force first, then the pulls. */
 export function PullTest({ productId }: { productId: string }) {
@@ -49,8 +48,8 @@ export function PullTest({ productId }: { productId: string }) {
 function StartTest({ productId, onStarted }: { productId: string; onStarted: () => void }) {
   const { record } = useRig();
   const { sendNow, state, fieldError } = useSend();
-  const known = productStrength(record, productId);
-  const expected = useQuantity(`expected:${productId}`, 'force', known.strengthN?.value ?? null, LIMITS.forceN);
+  const likely = expectedBreak(record, productOf(record, productId));
+  const expected = useQuantity(`expected:${productId}`, 'force', likely?.valueN.value ?? null, LIMITS.forceN);
   const gauge = useQuantity(`gauge:${productId}`, 'length', 0.5, LIMITS.gaugeLengthM);
   const [condition, setCondition] = useState<StrengthTestRecord['condition']>('dry');
   const start = async (): Promise<void> => {
@@ -76,7 +75,7 @@ function StartTest({ productId, onStarted }: { productId: string; onStarted: () 
           label="Expected to break at"
           {...expected.field}
           error={fieldError('expectedN')}
-          hint={known.strengthN?.source === 'label' ? 'starts at the label' : undefined}
+          hint={likely ? `starts at ${likely.why}` : undefined}
         />
         <QuantityField label="Length between grips" {...gauge.field} error={fieldError('gaugeLengthM')} />
         <ChoiceField
@@ -139,15 +138,9 @@ function Pulls({ test, onNew }: { test: StrengthTestRecord; onNew: () => void })
       </p>
       <div className="grid grid-cols-2 gap-2">
         <QuantityField label="Peak force" {...peak.field} error={fieldError('peakN')} />
-        <ChoiceField label="It broke" value={place} options={PLACES} onChange={setPlace} />
+        <ChoiceField label="It broke" value={place} options={BREAK_PLACES} onChange={setPlace} />
       </div>
-      {peak.value !== null && Math.abs(peak.value / test.expectedN - 1) > 0.25 && (
-        <p className="text-sm text-warn">
-          That is {format.percent(Math.abs(peak.value / test.expectedN - 1))}{' '}
-          {peak.value > test.expectedN ? 'above' : 'below'} what you expected. Labels are often low; else: the right
-          spool in the grips? Tared slack? Slipped?
-        </p>
-      )}
+      {peak.value !== null && <OffExpected peakN={peak.value} expectedN={test.expectedN} />}
       <Button
         weight="main"
         disabled={state.kind === 'sending' || peak.value === null}
@@ -175,6 +168,9 @@ function Pulls({ test, onNew }: { test: StrengthTestRecord; onNew: () => void })
         </p>
       )}
       <Misfit pullsN={test.pulls.map((made) => made.peakN)} />
+      <Moved test={test} />
+      <MovePull test={test} />
+      <TraceCard test={test} />
       <div className="flex flex-wrap gap-2">
         {last && <UndoButton kind="strengthPull" id={last.id} what="pull" reason="undone by the tester" />}
         <Button weight="quiet" onClick={onNew}>
@@ -185,20 +181,18 @@ function Pulls({ test, onNew }: { test: StrengthTestRecord; onNew: () => void })
   );
 }
 
-/** The pull that fits least, where it is too far off to be chance: named with likely reasons, never dropped. */
-function Misfit({ pullsN }: { pullsN: readonly number[] }) {
+/** Pulls that were moved here from another test, and why. */
+function Moved({ test }: { test: StrengthTestRecord }) {
   const { format } = useUnits();
-  const outlier = grubbsOutlier(pullsN);
-  if (!outlier) return null;
+  const moved = test.pulls.filter((pull) => pull.note !== '');
+  if (moved.length === 0) return null;
   return (
-    <p role="note" className="border-l-4 border-warn pl-3 text-sm">
-      <b>
-        Pull {outlier.index + 1}, {format.force(pullsN[outlier.index] ?? 0)}, does not fit the others
-      </b>{' '}
-      (Grubbs {outlier.g.toFixed(2)}, chance allows {outlier.critical.toFixed(2)}).{' '}
-      {outlier.side === 'low'
-        ? 'Did it slip or break at a grip, or was the line nicked? It counts until you take it back.'
-        : 'Was another spool in the grips, or the gauge not zeroed? It counts until you take it back.'}
-    </p>
+    <ul className="text-sm">
+      {moved.map((pull) => (
+        <li key={pull.id}>
+          {format.force(pull.peakN)} was moved here: {pull.note}.
+        </li>
+      ))}
+    </ul>
   );
 }

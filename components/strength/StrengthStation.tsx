@@ -13,7 +13,11 @@ import { Card } from '@/components/ui/Card';
 import { useUnits } from '@/components/units/UnitsProvider';
 import { Labels } from './Labels';
 import { Lines } from './Lines';
+import { Families } from './Families';
 import { PullTest } from './PullTest';
+import { Schools } from './Schools';
+import { Session } from './Session';
+import { Weakest } from './Weakest';
 
 /** The Strength station: what the lines, the joins and so the rig hold. */
 export function StrengthStation() {
@@ -46,41 +50,19 @@ export function StrengthStation() {
             <Lines ids={ids} />
           </Card>
           <Labels ids={ids} />
+          <Families />
+          <Schools />
         </div>
-        <Card title="Pull test">
-          <div className="flex flex-col gap-4">
-            <ChoiceField label="Line in the grips" value={productId} options={options} onChange={setChosenId} />
-            <PullTest key={productId} productId={productId} />
-          </div>
-        </Card>
+        <div className="flex min-w-0 flex-col gap-4">
+          <Card title="Pull test">
+            <div className="flex flex-col gap-4">
+              <ChoiceField label="Line in the grips" value={productId} options={options} onChange={setChosenId} />
+              <PullTest key={productId} productId={productId} />
+            </div>
+          </Card>
+          <Session ids={ids} />
+        </div>
       </div>
-    </div>
-  );
-}
-
-function Weakest({ strength }: { strength: RigStrength }) {
-  const { format } = useUnits();
-  const { weakest, places } = strength;
-  const next = places.filter((place) => place !== weakest).toSorted((a, b) => a.strengthN.value - b.strengthN.value)[0];
-  const assumed = places.filter((place) => place.strengthN.source !== 'measured');
-  return (
-    <div>
-      <p className="figures text-4xl font-bold">
-        {format.force(weakest.strengthN.value, strengthPlusMinusN(weakest.strengthN))}
-      </p>
-      <p>
-        holds the <b>{weakest.name}</b>, {format.length(weakest.fromHookM)} from the hook.{' '}
-        {weakest.strengthN.source === 'measured'
-          ? 'Line and join were tested.'
-          : `That figure is a ${weakest.strengthN.source}, not a test.`}
-        {next &&
-          ` With it mended the rig would hold ${format.force(next.strengthN.value)}, then the ${next.name} gives.`}
-      </p>
-      {assumed.length > 0 && (
-        <p className="mt-2 text-sm text-ink-soft">
-          Not tested: {assumed.map((place) => `${place.name} (${place.strengthN.source})`).join('; ')}.
-        </p>
-      )}
     </div>
   );
 }
@@ -103,8 +85,18 @@ function StrengthLens({ view, strength }: { view: RigView; strength: RigStrength
       ];
     });
     const weakest = show(strength.weakest.strengthN.value);
+    const bounds = strength.places.flatMap((place) => {
+      if (place.boundN === null) return [];
+      const halfM = place.kind === 'join' ? totalLengthM * 0.002 : 0;
+      const value = show(place.boundN);
+      return [
+        { lengthM: place.fromHookM - halfM, value },
+        { lengthM: place.toHookM + halfM, value },
+      ];
+    });
     return [
-      { name: 'strength along the line', look: 'stroke-chalk text-chalk', points },
+      { name: 'mean strength along the line', look: 'stroke-chalk text-chalk', points },
+      { name: '95 of 100 hold', look: 'stroke-warn text-warn', dashed: true, points: bounds },
       {
         name: 'weakest place',
         look: 'stroke-stop text-stop',

@@ -6,8 +6,10 @@ import { dragTarget } from './dragTarget';
 import { loadPlan } from './loadPlan';
 import { payoutTable } from './payoutTable';
 import { reelFit } from './reelFit';
+import { rigStrength } from './rigStrength';
 import { sameLine } from './sameLine';
 import { strengthSummary } from './strengthSummary';
+import { trace } from './trace';
 
 export const COMPUTE_KINDS: readonly ComputeKind[] = [
   loadPlan,
@@ -18,5 +20,7 @@ export const COMPUTE_KINDS: readonly ComputeKind[] = [
   correctionTable,
   strengthSummary,
   sameLine,
+  rigStrength,
+  trace,
   dragTarget,
 ];

@@ -115,6 +115,7 @@ describe('dragEnvelope', () => {
       name: s.name,
       lengthM: s.lengthM,
       strengthN: holds(s.id === 'l' ? 90 : 120),
+      boundN: null,
     })),
     [],
   );

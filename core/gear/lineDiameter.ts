@@ -20,6 +20,23 @@ export function diameterFromWraps(rowWidthM: number, wraps: number): Known {
   return { value, sd, source: 'measured' };
 }
 
+/** SD of one caliper reading of a line (m): a hundredth of a millimetre, from memory. */
+const LINE_CALIPER_SD_M = 0.00001;
+
+/**
+ * Diameter of a round line from caliper readings at several places: their mean, with the SD of its mean or of the
+ * caliper, whichever is more. Braid gives way under the jaws: count wraps there.
+ *
+ * @param readingsM at least two readings (m)
+ */
+export function diameterFromCaliper(readingsM: readonly number[]): Known {
+  const n = readingsM.length;
+  requirePositive('diameterFromCaliper', { degrees: n - 1, least: Math.min(...readingsM) });
+  const value = readingsM.reduce((sum, each) => sum + each, 0) / n;
+  const sd = Math.sqrt(readingsM.reduce((sum, each) => sum + (each - value) ** 2, 0) / (n - 1));
+  return { value, sd: Math.max(sd / Math.sqrt(n), LINE_CALIPER_SD_M), source: 'measured' };
+}
+
 /** Diameter of braid size number 1 (m): the published Japanese line standard, from memory. */
 const NUMBER_ONE_M = 0.000165;
 /** Relative SD of braid against its number: labels of braid are off by 10 to 20 % (from memory). */

@@ -1,5 +1,7 @@
 import { studentQuantile } from '../numerics/studentQuantile';
 import type { Known } from '../provenance/source';
+import { lowerBound } from '../strength/lowerBound';
+import { summarisePulls } from '../strength/summarisePulls';
 import { DEFAULT_EFFICIENCY_SD, JOIN_KINDS, type JoinKind } from './joinKinds';
 
 /** One join pulled to the break: its peak, and what the weaker line was taken to hold (N). */
@@ -22,7 +24,7 @@ export const PULLS_FOR_EFFICIENCY = 3;
  * @returns value with the SD of its mean
  */
 export function joinEfficiencyOf(kind: JoinKind, pulls: readonly JoinPull[]): Known {
-  const shares = pulls.filter((pull) => pull.brokeAt !== 'grip').map((pull) => pull.peakN / pull.weakerN);
+  const shares = sharesOf(pulls);
   const n = shares.length;
   if (n < PULLS_FOR_EFFICIENCY) {
     return { value: JOIN_KINDS[kind].efficiency, sd: DEFAULT_EFFICIENCY_SD, source: 'default' };
@@ -35,4 +37,16 @@ export function joinEfficiencyOf(kind: JoinKind, pulls: readonly JoinPull[]): Kn
     sd: Math.max((studentQuantile(0.975, n - 1) * sd) / Math.sqrt(n) / 1.96, 0.005),
     source: 'measured',
   };
+}
+
+/** What each pull that counts kept of the weaker line. */
+export function sharesOf(pulls: readonly JoinPull[]): readonly number[] {
+  return pulls.filter((pull) => pull.brokeAt !== 'grip').map((pull) => pull.peakN / pull.weakerN);
+}
+
+/** The share that 95 of 100 such joins keep, with 95 % confidence; null while there are not enough breaks. */
+export function joinBoundShare(pulls: readonly JoinPull[]): number | null {
+  const summary = summarisePulls(sharesOf(pulls), null);
+  const bound = summary.ok ? lowerBound(summary.value) : summary;
+  return bound.ok ? bound.value.boundN : null;
 }

@@ -1,6 +1,7 @@
 import { pulls, woundRig } from '../../tests/rigFixture';
-import { labelsCompared, pullsOf } from './labelsCompared';
+import { labelsCompared } from './labelsCompared';
 import type { RigRecord } from './record';
+import { countedPullsN } from './strengthOfRig';
 
 /** Two nylons beside each other: the fixture's own, and one that may be the same under another label. */
 function withTwin(twinN: readonly number[], label = 140): RigRecord {
@@ -37,10 +38,25 @@ describe('labels compared', () => {
     expect(pair?.found.pullsNeeded).toBeGreaterThan(3);
   });
 
+  it('hold the thicknesses against each other too', () => {
+    const rig = withTwin([140, 142, 141, 140, 142, 141, 141, 140]);
+    expect(labelsCompared(rig)[0]?.thickness).toEqual({ ratio: 1, canBeSame: true });
+    const thicker = rig.products.map((product) =>
+      product.id === 'twin' ? { ...product, diameterM: { ...product.diameterM, value: 0.00054 } } : product,
+    );
+    expect(labelsCompared({ ...rig, products: thicker })[0]?.thickness.canBeSame).toBe(false);
+  });
+
+  it('take wet pulls alone where there are three of them', () => {
+    const rig = withTwin([140, 142, 141]);
+    const wet = { ...pulls('twin', [120, 121, 122]), id: 'wet', condition: 'soaked' as const };
+    expect(countedPullsN({ ...rig, strengthTests: [...rig.strengthTests, wet] }, 'twin')).toEqual([120, 121, 122]);
+  });
+
   it('take the pulls of a line wherever they were made', () => {
     const rig = withTwin([140, 142, 141]);
     const again = { ...rig, strengthTests: [...rig.strengthTests, { ...pulls('twin', [139]), id: 'later' }] };
-    expect(pullsOf(again, 'twin')).toEqual([140, 142, 141, 139]);
-    expect(pullsOf(again, 'nothing')).toEqual([]);
+    expect(countedPullsN(again, 'twin')).toEqual([140, 142, 141, 139]);
+    expect(countedPullsN(again, 'nothing')).toEqual([]);
   });
 });

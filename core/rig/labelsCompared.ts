@@ -1,5 +1,7 @@
+import { PLUS_MINUS_SDS } from '../numerics/propagate';
 import { sameLine, type SameLine } from '../strength/sameLine';
-import type { LineProductRecord, RigRecord } from './record';
+import type { LineProductRecord } from './record';
+import { countedPullsN, type StrengthEvidence } from './strengthOfRig';
 
 /** Two lines of a boat, held against each other by what they were pulled to. */
 export interface LabelPair {
@@ -8,25 +10,20 @@ export interface LabelPair {
   readonly found: SameLine;
   /** True where the labels differ by more than the strengths can. */
   readonly labelsDiffer: boolean;
+  /** Thickness of the first ÷ the second, and whether what is known of both lets them be the same. */
+  readonly thickness: { readonly ratio: number; readonly canBeSame: boolean };
 }
 
 /** Labels nearer than this are one label. */
 const LABELS_ALIKE = 0.05;
 
-/** Pulls of a line, wherever they were made. */
-export function pullsOf(record: Pick<RigRecord, 'strengthTests'>, productId: string): readonly number[] {
-  return record.strengthTests
-    .filter((test) => test.productId === productId)
-    .flatMap((test) => test.pulls.map((pull) => pull.peakN));
-}
-
 /**
  * Every pair of a boat's lines of one material that were pulled three times and may be one line: told to be the same,
  * or not told apart.
  */
-export function labelsCompared(record: Pick<RigRecord, 'strengthTests' | 'products'>): readonly LabelPair[] {
+export function labelsCompared(record: StrengthEvidence): readonly LabelPair[] {
   const tested = record.products
-    .map((product) => ({ product, pulls: pullsOf(record, product.id) }))
+    .map((product) => ({ product, pulls: countedPullsN(record, product.id) }))
     .filter(({ pulls }) => pulls.length >= 3);
   return tested.flatMap((first, index) =>
     tested.slice(index + 1).flatMap((second): LabelPair[] => {
@@ -35,7 +32,22 @@ export function labelsCompared(record: Pick<RigRecord, 'strengthTests' | 'produc
       if (!outcome.ok || outcome.value.verdict === 'different') return [];
       const [a, b] = [first.product.labelStrengthN, second.product.labelStrengthN];
       const labelsDiffer = a !== null && b !== null && Math.abs(a / b - 1) > LABELS_ALIKE;
-      return [{ first: first.product, second: second.product, found: outcome.value, labelsDiffer }];
+      return [
+        {
+          first: first.product,
+          second: second.product,
+          found: outcome.value,
+          labelsDiffer,
+          thickness: thicknessOf(first.product, second.product),
+        },
+      ];
     }),
   );
+}
+
+function thicknessOf(first: LineProductRecord, second: LineProductRecord): LabelPair['thickness'] {
+  const [a, b] = [first.diameterM, second.diameterM];
+  const openness = PLUS_MINUS_SDS * Math.hypot(a.sd / a.value, b.sd / b.value);
+  const ratio = a.value / b.value;
+  return { ratio, canBeSame: Math.abs(Math.log(ratio)) <= openness };
 }

@@ -36,6 +36,11 @@ export interface RigRecord {
   readonly lineMarks: readonly LineMarkRecord[];
   readonly calibration: CalibrationRecord | null;
   readonly strengthTests: readonly StrengthTestRecord[];
+  readonly strengthSessions: readonly StrengthSessionRecord[];
+  /** Joins of the whole boat pulled to the break, oldest first. */
+  readonly joinBreaks: readonly BoatJoinBreakRecord[];
+  /** Id of the segment or join that is meant to break on a snag; null: the outermost segment. */
+  readonly meantPlaceId: string | null;
   /** The newest drag setting, accepted or not. */
   readonly dragSetting: DragSettingRecord | null;
   readonly log: readonly LogRecord[];
@@ -101,6 +106,8 @@ export interface LineProductRecord {
   readonly diameterM: Known;
   readonly packing: Known;
   readonly labelStrengthN: number | null;
+  /** What the maker calls all sizes of this line together; empty when nobody has said. */
+  readonly family: string;
   readonly version: number;
 }
 
@@ -319,8 +326,24 @@ export interface CalibrationRecord {
   readonly at: string;
 }
 
+export interface BoatJoinBreakRecord extends JoinBreakRecord {
+  readonly kind: JoinKind;
+  /** The two lines that met. */
+  readonly lines: string;
+}
+
+/** An afternoon of pulls, planned beforehand. */
+export interface StrengthSessionRecord {
+  readonly id: string;
+  readonly name: string;
+  readonly pullsEach: number;
+  readonly at: string;
+}
+
 export interface StrengthTestRecord {
   readonly id: string;
+  /** The session that it belongs to, or null. */
+  readonly sessionId: string | null;
   readonly productId: string;
   readonly condition: 'dry' | 'soaked';
   readonly gaugeLengthM: number;
@@ -335,6 +358,8 @@ export interface PullRecord {
   readonly peakN: number;
   readonly breakPlace: 'middle' | 'grip' | 'knot';
   readonly instrument: string;
+  /** Why it was moved here from another test; empty where it was not. */
+  readonly note: string;
   readonly at: string;
 }
 

@@ -1,22 +1,30 @@
 import type { Known } from '../provenance/source';
 import { readBreak } from './readBreak';
-import { rigStrength, weakestWithin } from './rigStrength';
+import { nextWeakest, rigStrength, snagBreak, weakestWithin } from './rigStrength';
 
 const holds = (value: number, source: Known['source'] = 'measured'): Known => ({ value, sd: value * 0.02, source });
 const SEGMENTS = [
-  { segmentId: 'backing', name: 'Backing', lengthM: 200, strengthN: holds(300) },
-  { segmentId: 'lead', name: 'Lead core', lengthM: 45, strengthN: holds(120) },
-  { segmentId: 'top', name: 'Top shot', lengthM: 20, strengthN: holds(100) },
+  { segmentId: 'backing', name: 'Backing', lengthM: 200, strengthN: holds(300), boundN: 240 },
+  { segmentId: 'lead', name: 'Lead core', lengthM: 45, strengthN: holds(120), boundN: 78 },
+  { segmentId: 'top', name: 'Top shot', lengthM: 20, strengthN: holds(100), boundN: null },
 ];
 const half: Known = { value: 0.5, sd: 0.05, source: 'default' };
 const JOINS = [
-  { joinId: 'j0', name: 'arbor knot', innerSegmentId: null, outerSegmentId: 'backing', efficiency: half },
+  {
+    joinId: 'j0',
+    name: 'arbor knot',
+    innerSegmentId: null,
+    outerSegmentId: 'backing',
+    efficiency: half,
+    boundShare: null,
+  },
   {
     joinId: 'j1',
     name: 'sheath over mono',
     innerSegmentId: 'backing',
     outerSegmentId: 'lead',
     efficiency: { ...half, value: 0.9 },
+    boundShare: null,
   },
   {
     joinId: 'j2',
@@ -24,6 +32,7 @@ const JOINS = [
     innerSegmentId: 'lead',
     outerSegmentId: 'top',
     efficiency: { ...half, value: 0.8 },
+    boundShare: 0.7,
   },
 ];
 
@@ -46,6 +55,25 @@ describe('rigStrength', () => {
   it('names the weakest place and keeps the arbor join out of it', () => {
     expect(rig.weakest.id).toBe('j2');
     expect(rig.arborJoin?.strengthN.value).toBeCloseTo(150, 12);
+  });
+
+  it('names the weakest place by bound, of those that have one', () => {
+    // The swivel keeps 70 % of the top shot in 95 of 100: 70 N, under the lead core's own 78 N.
+    expect(rig.weakestByBound).toMatchObject({ id: 'j2', boundN: 70 });
+    const unbound = rigStrength(
+      SEGMENTS.map((segment) => ({ ...segment, boundN: null })),
+      [],
+    );
+    expect(unbound.weakestByBound).toBeNull();
+  });
+
+  it('says whether a snag would break it where it is meant to, and what mending the weakest place would do', () => {
+    expect(snagBreak(rig, null)).toMatchObject({ asMeant: true, meant: { id: 'top' }, breaksAt: { id: 'j2' } });
+    expect(snagBreak(rig, 'lead')).toMatchObject({ asMeant: true });
+    expect(snagBreak(rig, 'j1')).toMatchObject({ asMeant: false, meant: { id: 'j1' } });
+    expect(snagBreak(rig, 'nothing')).toBeNull();
+    expect(nextWeakest(rig)).toMatchObject({ id: 'top' });
+    expect(nextWeakest(rigStrength(SEGMENTS.slice(0, 1), []))).toBeNull();
   });
 
   it('knows only what is out', () => {

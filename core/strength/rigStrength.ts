@@ -7,6 +7,8 @@ export interface SegmentStrength {
   readonly name: string;
   readonly lengthM: number;
   readonly strengthN: Known;
+  /** What 95 of 100 pieces hold (N); null while there are not enough pulls. */
+  readonly boundN: number | null;
 }
 
 /** The join at the inner (arbor) end of a segment; the outermost segments are joined in between. */
@@ -16,6 +18,8 @@ export interface JoinStrength {
   readonly innerSegmentId: string | null;
   readonly outerSegmentId: string;
   readonly efficiency: Known;
+  /** Share that 95 of 100 such joins keep; null while it was not broken often enough. */
+  readonly boundShare: number | null;
 }
 
 export interface StrengthPlace {
@@ -26,6 +30,8 @@ export interface StrengthPlace {
   readonly fromHookM: number;
   readonly toHookM: number;
   readonly strengthN: Known;
+  /** What 95 of 100 such places hold (N); null while it cannot be said. */
+  readonly boundN: number | null;
 }
 
 export interface RigStrength {
@@ -33,6 +39,8 @@ export interface RigStrength {
   readonly places: readonly StrengthPlace[];
   /** Weakest place by mean, without the arbor join, which only bears when the spool is empty. */
   readonly weakest: StrengthPlace;
+  /** Weakest place by the lower bound, of those that have one; null while none has. */
+  readonly weakestByBound: StrengthPlace | null;
   readonly arborJoin: StrengthPlace | null;
 }
 
@@ -55,8 +63,8 @@ export function rigStrength(segments: readonly SegmentStrength[], joins: readonl
   };
   for (const segment of segments.toReversed()) {
     const toHookM = fromHookM + segment.lengthM;
-    const { segmentId: id, name, strengthN } = segment;
-    places.push({ kind: 'segment', id, name, fromHookM, toHookM, strengthN });
+    const { segmentId: id, name, strengthN, boundN } = segment;
+    places.push({ kind: 'segment', id, name, fromHookM, toHookM, strengthN, boundN });
     for (const join of joins.filter((candidate) => candidate.outerSegmentId === segment.segmentId)) {
       const inner = join.innerSegmentId === null ? segment : find(join.innerSegmentId);
       const weaker = inner.strengthN.value < segment.strengthN.value ? inner.strengthN : segment.strengthN;
@@ -67,13 +75,15 @@ export function rigStrength(segments: readonly SegmentStrength[], joins: readonl
         fromHookM: toHookM,
         toHookM,
         strengthN: times(weaker, join.efficiency),
+        // Broken samples carry the scatter of their line with them.
+        boundN: join.boundShare === null ? null : join.boundShare * weaker.value,
       };
       if (join.innerSegmentId === null) arborJoin = place;
       else places.push(place);
     }
     fromHookM = toHookM;
   }
-  return { places, weakest: weakestOf(places), arborJoin };
+  return { places, weakest: weakestOf(places), weakestByBound: weakestByBound(places), arborJoin };
 }
 
 /** Product of two independent figures; it is measured only if both are. */
@@ -88,6 +98,40 @@ function weakestOf(places: readonly StrengthPlace[]): StrengthPlace {
   const [first, ...rest] = places;
   if (!first) throw new RangeError('rigStrength: a rig needs at least one segment');
   return rest.reduce((weakest, place) => (place.strengthN.value < weakest.strengthN.value ? place : weakest), first);
+}
+
+function weakestByBound(places: readonly StrengthPlace[]): StrengthPlace | null {
+  const bound = places.filter((place) => place.boundN !== null);
+  return bound.toSorted((a, b) => (a.boundN ?? 0) - (b.boundN ?? 0))[0] ?? null;
+}
+
+/** Whether a rig would break on a snag where it is meant to. */
+export interface SnagBreak {
+  readonly meant: StrengthPlace;
+  /** What would be saved: every place inside of the break. */
+  readonly breaksAt: StrengthPlace;
+  readonly asMeant: boolean;
+}
+
+/**
+ * Where the rig breaks on a snag against where it is meant to, usually the leader, so that the rest is saved. A break at
+ * the join of the meant segment saves as much as one in the segment.
+ *
+ * @param meantId id of the segment or join that is meant to break; null for the outermost segment
+ * @returns null where there is no such place
+ */
+export function snagBreak(strength: RigStrength, meantId: string | null): SnagBreak | null {
+  const { places, weakest } = strength;
+  const meant = meantId === null ? places[0] : places.find((place) => place.id === meantId);
+  if (!meant) return null;
+  const asMeant = weakest.fromHookM >= meant.fromHookM - 1e-9 && weakest.toHookM <= meant.toHookM + 1e-9;
+  return { meant, breaksAt: weakest, asMeant };
+}
+
+/** The rig's strength once its weakest place is as strong as whatever comes next; null where there is one place only. */
+export function nextWeakest(strength: RigStrength): StrengthPlace | null {
+  const others = strength.places.filter((place) => place !== strength.weakest);
+  return others.toSorted((a, b) => a.strengthN.value - b.strengthN.value)[0] ?? null;
 }
 
 /**

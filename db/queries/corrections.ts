@@ -8,9 +8,9 @@ const WITHDRAW = {
   trial: `INSERT INTO counter_trials (boat_id, load_id, kind, true_length_m, turns, between_flips, reading, stripped_before_m, instrument, corrects_id, withdrawn)
     SELECT boat_id, load_id, kind, true_length_m, turns, between_flips, reading, stripped_before_m, instrument, id, true FROM counter_trials
     WHERE boat_id = $1 AND id = $2 AND NOT withdrawn AND $3::text IS NOT NULL`,
-  strengthPull: `INSERT INTO strength_pulls (boat_id, strength_test_id, peak_n, break_place, instrument, corrects_id, withdrawn)
-    SELECT boat_id, strength_test_id, peak_n, break_place, instrument, id, true FROM strength_pulls
-    WHERE boat_id = $1 AND id = $2 AND NOT withdrawn AND $3::text IS NOT NULL`,
+  strengthPull: `INSERT INTO strength_pulls (boat_id, strength_test_id, peak_n, break_place, instrument, note, corrects_id, withdrawn)
+    SELECT boat_id, strength_test_id, peak_n, break_place, instrument, $3, id, true FROM strength_pulls
+    WHERE boat_id = $1 AND id = $2 AND NOT withdrawn`,
   dragPull: `INSERT INTO drag_pulls (boat_id, drag_setting_id, kind, moving_n, breakaway_n, setting_step, instrument, corrects_id, withdrawn)
     SELECT boat_id, drag_setting_id, kind, moving_n, breakaway_n, setting_step, instrument, id, true FROM drag_pulls
     WHERE boat_id = $1 AND id = $2 AND NOT withdrawn AND $3::text IS NOT NULL`,

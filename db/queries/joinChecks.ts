@@ -1,4 +1,5 @@
-import type { JoinBreakRecord } from '../../core/rig/record';
+import type { JoinKind } from '../../core/joins/joinKinds';
+import type { BoatJoinBreakRecord, JoinBreakRecord } from '../../core/rig/record';
 import type { Queryable } from '../withTransaction';
 import { standing } from './standing';
 
@@ -34,29 +35,40 @@ export async function findTiePhoto(db: Queryable, boatId: string, tieId: string)
   return result.rows[0]?.jpeg ?? null;
 }
 
-/** Pulls of a rig's joins to the break, oldest first. */
+interface BreakRow {
+  id: string;
+  join_id: string;
+  kind: JoinKind;
+  lines: string;
+  school: string | null;
+  peak_n: number;
+  weaker_n: number;
+  broke_at: JoinBreakRecord['brokeAt'];
+  instrument: string;
+  noted_at: string;
+}
+
+/** Every join of a boat pulled to the break, oldest first, with the two lines that met. */
 export async function listJoinBreaks(
   db: Queryable,
   boatId: string,
-  rigId: string,
-): Promise<readonly (JoinBreakRecord & { readonly joinId: string })[]> {
-  const result = await db.query<{
-    id: string;
-    join_id: string;
-    school: string | null;
-    peak_n: number;
-    weaker_n: number;
-    broke_at: JoinBreakRecord['brokeAt'];
-    instrument: string;
-    noted_at: string;
-  }>(
-    `SELECT join_pulls.* FROM join_pulls JOIN joins ON joins.id = join_id AND joins.boat_id = join_pulls.boat_id
-     WHERE join_pulls.boat_id = $1 AND rig_id = $2 AND ${standing('join_pulls')} ORDER BY noted_at`,
-    [boatId, rigId],
+): Promise<readonly (BoatJoinBreakRecord & { readonly joinId: string })[]> {
+  const result = await db.query<BreakRow>(
+    `SELECT join_pulls.*, joins.kind, concat_ws(' to ', inner_line.name, outer_line.name) AS lines
+     FROM join_pulls
+     JOIN joins ON joins.id = join_id AND joins.boat_id = join_pulls.boat_id
+     JOIN segments outer_segment ON outer_segment.id = outer_segment_id
+     JOIN line_products outer_line ON outer_line.id = outer_segment.line_product_id
+     LEFT JOIN segments inner_segment ON inner_segment.id = inner_segment_id
+     LEFT JOIN line_products inner_line ON inner_line.id = inner_segment.line_product_id
+     WHERE join_pulls.boat_id = $1 AND ${standing('join_pulls')} ORDER BY join_pulls.noted_at`,
+    [boatId],
   );
   return result.rows.map((row) => ({
     id: row.id,
     joinId: row.join_id,
+    kind: row.kind,
+    lines: row.lines,
     school: row.school,
     peakN: row.peak_n,
     weakerN: row.weaker_n,

@@ -27,7 +27,7 @@ interface JoinRow {
 
 /** The joins of a rig's present stack, each with how it was last tied. */
 export async function listJoins(db: Queryable, boatId: string, rigId: string): Promise<readonly JoinRecord[]> {
-  const breaks = await listJoinBreaks(db, boatId, rigId);
+  const breaks = await listJoinBreaks(db, boatId);
   const result = await db.query<JoinRow>(
     `SELECT joins.id, inner_segment_id, outer_segment_id, kind, joins.pull_tested,
        tie.id AS tie_id, tie.school, tie.seated_n, tie.pull_tested AS tie_tested, tie.note, tie.noted_at AS tied_at,

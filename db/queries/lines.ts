@@ -14,6 +14,7 @@ interface Row {
   packing_sd: number;
   packing_source: Source;
   label_strength_n: number | null;
+  family: string;
   version: number;
 }
 
@@ -25,6 +26,7 @@ function toLine(row: Row): LineProductRecord {
     diameterM: { value: row.diameter_m, sd: row.diameter_sd_m, source: row.diameter_source },
     packing: { value: row.packing, sd: row.packing_sd, source: row.packing_source },
     labelStrengthN: row.label_strength_n,
+    family: row.family,
     version: row.version,
   };
 }
@@ -47,14 +49,15 @@ function lineValues(line: LineInput): unknown[] {
     line.packing.sd,
     line.packing.source,
     line.labelStrengthN,
+    line.family,
   ];
 }
 
 export async function insertLine(db: Queryable, boatId: string, line: LineInput): Promise<string> {
   const result = await db.query<{ id: string }>(
     `INSERT INTO line_products (name, material, diameter_m, diameter_sd_m, diameter_source, packing, packing_sd,
-       packing_source, label_strength_n, boat_id)
-     VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10) RETURNING id`,
+       packing_source, label_strength_n, family, boat_id)
+     VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11) RETURNING id`,
     [...lineValues(line), boatId],
   );
   return onlyRow(result).id;
@@ -70,8 +73,9 @@ export async function updateLine(
 ): Promise<boolean> {
   const result = await db.query(
     `UPDATE line_products SET name = $1, material = $2, diameter_m = $3, diameter_sd_m = $4, diameter_source = $5,
-       packing = $6, packing_sd = $7, packing_source = $8, label_strength_n = $9, version = version + 1
-     WHERE boat_id = $10 AND id = $11 AND version = $12`,
+       packing = $6, packing_sd = $7, packing_source = $8, label_strength_n = $9, family = $10,
+       version = version + 1
+     WHERE boat_id = $11 AND id = $12 AND version = $13`,
     [...lineValues(line), boatId, lineId, version],
   );
   return result.rowCount === 1;

@@ -7,6 +7,7 @@ export interface RigRow {
   readonly name: string;
   readonly note: string;
   readonly hangM: number | null;
+  readonly meantPlaceId: string | null;
   readonly version: number;
 }
 
@@ -16,6 +17,7 @@ interface Row {
   name: string;
   note: string;
   hang_m: number | null;
+  meant_place_id: string | null;
   version: number;
 }
 
@@ -25,12 +27,13 @@ const toRig = (row: Row): RigRow => ({
   name: row.name,
   note: row.note,
   hangM: row.hang_m,
+  meantPlaceId: row.meant_place_id,
   version: row.version,
 });
 
 export async function listRigs(db: Queryable, boatId: string): Promise<readonly RigRow[]> {
   const result = await db.query<Row>(
-    'SELECT id, reel_id, name, note, hang_m, version FROM rigs WHERE boat_id = $1 ORDER BY locker_order, name',
+    'SELECT id, reel_id, name, note, hang_m, meant_place_id, version FROM rigs WHERE boat_id = $1 ORDER BY locker_order, name',
     [boatId],
   );
   return result.rows.map(toRig);
@@ -38,7 +41,7 @@ export async function listRigs(db: Queryable, boatId: string): Promise<readonly 
 
 export async function findRig(db: Queryable, boatId: string, rigId: string): Promise<RigRow | null> {
   const result = await db.query<Row>(
-    'SELECT id, reel_id, name, note, hang_m, version FROM rigs WHERE boat_id = $1 AND id = $2',
+    'SELECT id, reel_id, name, note, hang_m, meant_place_id, version FROM rigs WHERE boat_id = $1 AND id = $2',
     [boatId, rigId],
   );
   return result.rows[0] ? toRig(result.rows[0]) : null;
@@ -145,5 +148,20 @@ export async function placeSegment(
 /** Notes what hangs from the tip when the counter of a rig is zeroed; false when there is no such rig. */
 export async function setHang(db: Queryable, boatId: string, rigId: string, hangM: number): Promise<boolean> {
   const result = await db.query('UPDATE rigs SET hang_m = $3 WHERE boat_id = $1 AND id = $2', [boatId, rigId, hangM]);
+  return result.rowCount === 1;
+}
+
+/** Keeps which place of a rig is meant to break on a snag; null: the outermost segment. */
+export async function setMeantPlace(
+  db: Queryable,
+  boatId: string,
+  rigId: string,
+  placeId: string | null,
+): Promise<boolean> {
+  const result = await db.query('UPDATE rigs SET meant_place_id = $3 WHERE boat_id = $1 AND id = $2', [
+    boatId,
+    rigId,
+    placeId,
+  ]);
   return result.rowCount === 1;
 }

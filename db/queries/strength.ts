@@ -1,9 +1,10 @@
-import type { PullRecord, StrengthTestRecord } from '../../core/rig/record';
+import type { PullRecord, StrengthSessionRecord, StrengthTestRecord } from '../../core/rig/record';
 import { onlyRow, type Queryable } from '../withTransaction';
 import { standing } from './standing';
 
 interface TestRow {
   id: string;
+  session_id: string | null;
   line_product_id: string;
   condition: StrengthTestRecord['condition'];
   gauge_length_m: number;
@@ -15,7 +16,7 @@ interface TestRow {
 /** Every strength test of a boat with its standing pulls, oldest first. */
 export async function listStrengthTests(db: Queryable, boatId: string): Promise<readonly StrengthTestRecord[]> {
   const tests = await db.query<TestRow>(
-    `SELECT id, line_product_id, condition, gauge_length_m, expected_n, sample_label, started_at
+    `SELECT id, session_id, line_product_id, condition, gauge_length_m, expected_n, sample_label, started_at
      FROM strength_tests WHERE boat_id = $1 ORDER BY started_at`,
     [boatId],
   );
@@ -25,14 +26,16 @@ export async function listStrengthTests(db: Queryable, boatId: string): Promise<
     peak_n: number;
     break_place: PullRecord['breakPlace'];
     instrument: string;
+    note: string;
     noted_at: string;
   }>(
-    `SELECT id, strength_test_id, peak_n, break_place, instrument, noted_at FROM strength_pulls
+    `SELECT id, strength_test_id, peak_n, break_place, instrument, note, noted_at FROM strength_pulls
      WHERE boat_id = $1 AND ${standing('strength_pulls')} ORDER BY noted_at`,
     [boatId],
   );
   return tests.rows.map((test) => ({
     id: test.id,
+    sessionId: test.session_id,
     productId: test.line_product_id,
     condition: test.condition,
     gaugeLengthM: test.gauge_length_m,
@@ -46,6 +49,7 @@ export async function listStrengthTests(db: Queryable, boatId: string): Promise<
         peakN: pull.peak_n,
         breakPlace: pull.break_place,
         instrument: pull.instrument,
+        note: pull.note,
         at: pull.noted_at,
       })),
   }));
@@ -54,12 +58,12 @@ export async function listStrengthTests(db: Queryable, boatId: string): Promise<
 export async function insertStrengthTest(
   db: Queryable,
   boatId: string,
-  test: Pick<StrengthTestRecord, 'productId' | 'condition' | 'gaugeLengthM' | 'expectedN' | 'sampleLabel'>,
+  test: Omit<StrengthTestRecord, 'id' | 'at' | 'pulls'>,
 ): Promise<string> {
   const result = await db.query<{ id: string }>(
-    `INSERT INTO strength_tests (boat_id, line_product_id, condition, gauge_length_m, expected_n, sample_label)
-     VALUES ($1, $2, $3, $4, $5, $6) RETURNING id`,
-    [boatId, test.productId, test.condition, test.gaugeLengthM, test.expectedN, test.sampleLabel],
+    `INSERT INTO strength_tests (boat_id, line_product_id, condition, gauge_length_m, expected_n, sample_label, session_id)
+     VALUES ($1, $2, $3, $4, $5, $6, $7) RETURNING id`,
+    [boatId, test.productId, test.condition, test.gaugeLengthM, test.expectedN, test.sampleLabel, test.sessionId],
   );
   return onlyRow(result).id;
 }
@@ -68,14 +72,32 @@ export async function insertStrengthPull(
   db: Queryable,
   boatId: string,
   testId: string,
-  pull: Pick<PullRecord, 'peakN' | 'breakPlace' | 'instrument'> & {
-    readonly correctsId: string | null;
-    readonly withdrawn: boolean;
-  },
+  pull: Omit<PullRecord, 'id' | 'at'> & { readonly correctsId: string | null },
 ): Promise<void> {
   await db.query(
-    `INSERT INTO strength_pulls (boat_id, strength_test_id, peak_n, break_place, instrument, corrects_id, withdrawn)
+    `INSERT INTO strength_pulls (boat_id, strength_test_id, peak_n, break_place, instrument, note, corrects_id)
      VALUES ($1, $2, $3, $4, $5, $6, $7)`,
-    [boatId, testId, pull.peakN, pull.breakPlace, pull.instrument, pull.correctsId, pull.withdrawn],
+    [boatId, testId, pull.peakN, pull.breakPlace, pull.instrument, pull.note, pull.correctsId],
   );
+}
+
+/** The planned sessions of a boat, oldest first. */
+export async function listStrengthSessions(db: Queryable, boatId: string): Promise<readonly StrengthSessionRecord[]> {
+  const result = await db.query<{ id: string; name: string; pulls_each: number; planned_at: string }>(
+    'SELECT id, name, pulls_each, planned_at FROM strength_sessions WHERE boat_id = $1 ORDER BY planned_at',
+    [boatId],
+  );
+  return result.rows.map((row) => ({ id: row.id, name: row.name, pullsEach: row.pulls_each, at: row.planned_at }));
+}
+
+export async function insertStrengthSession(
+  db: Queryable,
+  boatId: string,
+  session: Omit<StrengthSessionRecord, 'id' | 'at'>,
+): Promise<string> {
+  const result = await db.query<{ id: string }>(
+    'INSERT INTO strength_sessions (boat_id, name, pulls_each) VALUES ($1, $2, $3) RETURNING id',
+    [boatId, session.name, session.pullsEach],
+  );
+  return onlyRow(result).id;
 }

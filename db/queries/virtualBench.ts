@@ -1,6 +1,7 @@
 import type { ReelTruth, TrueLine } from '../../instruments/virtual/layReel';
 import type { VirtualReelState } from '../../instruments/virtual/virtualReel';
-import type { DragTruth, LineTruth } from '../../instruments/virtual/virtualScale';
+import type { LineTruth } from '../../instruments/virtual/virtualForceGauge';
+import type { DragTruth } from '../../instruments/virtual/virtualScale';
 import type { Queryable } from '../withTransaction';
 
 export interface VirtualReelRow {

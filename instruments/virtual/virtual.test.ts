@@ -5,7 +5,8 @@ import { readBreak } from '../../core/strength/readBreak';
 import { seededRandom } from '../random';
 import { layReel, turnsOff, type ReelTruth } from './layReel';
 import { EMPTY_REEL, VirtualReel } from './virtualReel';
-import { VirtualForceGauge, VirtualScale } from './virtualScale';
+import { VirtualForceGauge } from './virtualForceGauge';
+import { VirtualScale } from './virtualScale';
 
 const TRUTH: ReelTruth = {
   arborDiameterM: 0.0315,

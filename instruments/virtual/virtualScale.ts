@@ -46,34 +46,3 @@ export class VirtualScale implements ForceInstrument {
     return this.samples;
   }
 }
-
-/** A line as it really breaks. */
-export interface LineTruth {
-  readonly meanStrengthN: number;
-  readonly cv: number;
-  /** Stretch at break, as a share of the length. */
-  readonly stretchAtBreak: number;
-}
-
-/** A force gauge with a piece of line between its grips, pulled steadily until it breaks. */
-export class VirtualForceGauge implements ForceInstrument {
-  readonly label = { name: 'virtual force gauge', simulated: true };
-  private readonly samples: readonly ForceSample[];
-
-  constructor(line: LineTruth, seed: number) {
-    const random = seededRandom(seed);
-    const peakN = Math.max(line.meanStrengthN * 0.2, line.meanStrengthN * (1 + line.cv * normalDeviate(random)));
-    // About four seconds to the break; line stiffens as it stretches, so force grows faster than time.
-    const breakS = 4;
-    this.samples = Array.from({ length: (breakS + 1) * SAMPLES_PER_S }, (_, index) => {
-      const timeS = index / SAMPLES_PER_S;
-      const forceN = timeS <= breakS ? peakN * (timeS / breakS) ** 1.3 : 0;
-      const noise = timeS === breakS ? 0 : NOISE_N * normalDeviate(random);
-      return { timeS, forceN: Math.max(0, Math.min(forceN + noise, peakN)) };
-    });
-  }
-
-  readPull(): readonly ForceSample[] {
-    return this.samples;
-  }
-}

@@ -4,6 +4,7 @@ import { benchFirstAdvice } from './firstAdvice';
 import { benchKnowledge } from './knowledge';
 import { benchReplan } from './replan';
 import { benchStrengthBound } from './strengthBound';
+import { benchTrace } from './trace';
 import { benchWholeLine } from './wholeLine';
 
 /** Figures that are measured, not tested: seeded, so that they repeat. Comparisons stand in the same run. */
@@ -17,6 +18,8 @@ console.log('The same with 1.5 times the scatter that the model assumes, 500 sta
 benchWholeLine(500, 1.5);
 console.log('Lower bound of break tests, 100000 lots');
 benchStrengthBound(100_000);
+console.log('A recorded trace, read, analysed and thinned');
+benchTrace(1_000_000);
 console.log('A key stroke in the plan');
 benchReplan(12, 400);
 console.log('Planned level against the reel laid turn by turn, 10000 reels at each depth of knowledge');

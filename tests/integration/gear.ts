@@ -39,7 +39,16 @@ export async function bench(boatName: string): Promise<Bench> {
   const boatId = await insertBoat(reader(), boatName, 'Ormund Sound');
   const reelId = must(await createReel(boatId, REEL)).id;
   const line = async (name: string, material: 'nylon' | 'copper wire', diameterM: number): Promise<string> =>
-    must(await createLine(boatId, { name, material, diameterM, diameterSource: 'measured', labelStrengthN: 100 })).id;
+    must(
+      await createLine(boatId, {
+        name,
+        material,
+        diameterM,
+        diameterSource: 'measured',
+        labelStrengthN: 100,
+        family: '',
+      }),
+    ).id;
   const lineIds = [await line('Nylon 0.40', 'nylon', 0.0004), await line('Copper 0.72', 'copper wire', 0.00072)];
   const rigId = must(await createRig(boatId, { name: 'Test rod', note: '', reelId })).id;
   const segments = [

@@ -350,6 +350,7 @@ describe('gear', () => {
       diameterM: 0.00041,
       diameterSource: 'label' as const,
       labelStrengthN: null,
+      family: '',
     };
     must(await changeLine(b.boatId, b.lineIds[0] ?? '', 1, input));
     expect(await changeLine(b.boatId, b.lineIds[0] ?? '', 1, input)).toMatchObject({ status: 409 });

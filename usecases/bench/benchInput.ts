@@ -23,4 +23,10 @@ export const benchInput = z.discriminatedUnion('act', [
 
 export const breakInput = z.strictObject({ productId: idSchema });
 
+export const streamInput = z.strictObject({
+  productId: idSchema,
+  gaugeLengthM: within(LIMITS.gaugeLengthM, 'The length between the grips'),
+});
+
+export type StreamInput = z.output<typeof streamInput>;
 export type BenchInput = z.output<typeof benchInput>;

@@ -13,12 +13,14 @@ import {
 } from '../../db/queries/virtualBench';
 import { withTransaction, type Queryable } from '../../db/withTransaction';
 import { VirtualReel } from '../../instruments/virtual/virtualReel';
+import type { BreakPlace } from '../../instruments/gaugeLine';
 import { seededRandom } from '../../instruments/random';
 import { VirtualHand } from '../../instruments/virtual/virtualHand';
-import { VirtualForceGauge, VirtualScale } from '../../instruments/virtual/virtualScale';
+import { VirtualForceGauge } from '../../instruments/virtual/virtualForceGauge';
+import { VirtualScale } from '../../instruments/virtual/virtualScale';
 import { CHANGED_ELSEWHERE, conflict, done, invalid, notFound, type UseCaseOutcome } from '../outcome';
 import { readRigRecord } from '../rigs/rigRecord';
-import type { BenchInput } from './benchInput';
+import type { BenchInput, StreamInput } from './benchInput';
 
 /** What an instrument on the virtual bench shows after a handling. Never its hidden truth. */
 export interface BenchReading {
@@ -208,7 +210,55 @@ export async function breakOnVirtualGauge(boatId: string, productId: string): Pr
     const number = await takeNextPullNumber(db, boatId, productId);
     if (!line || number === null) return notFound('line on the virtual bench');
     const gauge = new VirtualForceGauge(line.strengthTruth, line.seed * 31 + number);
-    const breakPlace = (line.seed + number) % 9 === 0 ? 'grip' : 'middle';
+    const breakPlace = breakPlaceOf(line.seed, number);
     return done({ ...NOTHING, instrument: gauge.label.name, samples: gauge.readPull(), breakPlace });
+  });
+}
+
+/** Milliseconds between two deliveries of a stream. */
+const DELIVERY_MS = 50;
+
+/** Breaks the next piece of a line on the virtual force gauge, streamed as it happens: see docs/instruments.md. */
+export async function streamVirtualGauge(
+  boatId: string,
+  input: StreamInput,
+): Promise<UseCaseOutcome<ReadableStream<Uint8Array>>> {
+  const found = await withTransaction(async (db) => {
+    const line = await findVirtualLine(db, boatId, input.productId);
+    const number = line && (await takeNextPullNumber(db, boatId, input.productId));
+    return line && number !== null ? { line, number } : null;
+  });
+  if (!found) return notFound('line on the virtual bench');
+  const { line, number } = found;
+  const gauge = new VirtualForceGauge(line.strengthTruth, line.seed * 31 + number, input.gaugeLengthM);
+  return done(inRealTime(gauge, breakPlaceOf(line.seed, number)));
+}
+
+/** Every ninth piece breaks at a grip. */
+function breakPlaceOf(seed: number, number: number): BreakPlace {
+  return (seed + number) % 9 === 0 ? 'grip' : 'middle';
+}
+
+function inRealTime(gauge: VirtualForceGauge, breakPlace: BreakPlace): ReadableStream<Uint8Array> {
+  const encoder = new TextEncoder();
+  const lines = gauge.lines(breakPlace);
+  const startedAt = performance.now();
+  let sent = -1;
+  return new ReadableStream({
+    async pull(controller) {
+      await new Promise((resume) => setTimeout(resume, DELIVERY_MS));
+      const upTo = gauge.trace.timeS.findIndex((atS) => atS * 1000 > performance.now() - startedAt);
+      let text = '';
+      for (; upTo < 0 || sent < upTo; sent += 1) {
+        const next = lines.next();
+        if (next.done) {
+          if (text !== '') controller.enqueue(encoder.encode(text));
+          controller.close();
+          return;
+        }
+        text += next.value;
+      }
+      controller.enqueue(encoder.encode(text));
+    },
   });
 }

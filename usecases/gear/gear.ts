@@ -63,6 +63,7 @@ function toLine(input: LineFormInput): LineInput {
     diameterM: { value: input.diameterM, sd: input.diameterM * relativeSd, source: input.diameterSource },
     packing: DEFAULT_PACKING[input.material],
     labelStrengthN: input.labelStrengthN,
+    family: input.family,
   };
 }
 

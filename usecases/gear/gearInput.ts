@@ -53,6 +53,8 @@ export const lineInput = z.strictObject({
   diameterM: within(LIMITS.lineDiameterM, 'The line diameter'),
   diameterSource: z.enum(['label', 'measured', 'default']),
   labelStrengthN: within(LIMITS.forceN, 'The strength on the label').nullable(),
+  /** What the maker calls all sizes of it together. */
+  family: z.string().trim().max(80, 'At most 80 letters.').default(''),
 });
 
 export const rigInput = z.strictObject({

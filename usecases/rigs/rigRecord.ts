@@ -10,9 +10,10 @@ import { listLines } from '../../db/queries/lines';
 import { findNewestLoad } from '../../db/queries/loads';
 import { listLog } from '../../db/queries/log';
 import { listReels } from '../../db/queries/reels';
+import { listJoinBreaks } from '../../db/queries/joinChecks';
 import { listJoins } from '../../db/queries/joins';
 import { findRig, listRigs, listSegments, type RigRow } from '../../db/queries/rigs';
-import { listStrengthTests } from '../../db/queries/strength';
+import { listStrengthSessions, listStrengthTests } from '../../db/queries/strength';
 import { listSupplySpools } from '../../db/queries/supplies';
 import { listVirtualLineIds, listVirtualRigIds } from '../../db/queries/virtualBench';
 import { reader, type Queryable } from '../../db/withTransaction';
@@ -22,6 +23,8 @@ interface BoatGear {
   readonly boat: BoatRow;
   readonly products: RigRecord['products'];
   readonly strengthTests: RigRecord['strengthTests'];
+  readonly strengthSessions: RigRecord['strengthSessions'];
+  readonly joinBreaks: RigRecord['joinBreaks'];
   readonly supplySpools: RigRecord['supplySpools'];
   readonly virtualRigIds: readonly string[];
   readonly virtualProductIds: readonly string[];
@@ -29,15 +32,27 @@ interface BoatGear {
 }
 
 async function readGear(db: Queryable, boat: BoatRow): Promise<BoatGear> {
-  const [products, strengthTests, supplySpools, virtualRigIds, virtualProductIds, learning] = await Promise.all([
+  const [
+    products,
+    strengthTests,
+    strengthSessions,
+    joinBreaks,
+    supplySpools,
+    virtualRigIds,
+    virtualProductIds,
+    learning,
+  ] = await Promise.all([
     listLines(db, boat.id),
     listStrengthTests(db, boat.id),
+    listStrengthSessions(db, boat.id),
+    listJoinBreaks(db, boat.id),
     listSupplySpools(db, boat.id),
     listVirtualRigIds(db, boat.id),
     listVirtualLineIds(db, boat.id),
     readLearning(boat.id, db),
   ]);
-  return { boat, products, strengthTests, supplySpools, virtualRigIds, virtualProductIds, learning };
+  const strength = { strengthTests, strengthSessions, joinBreaks };
+  return { boat, products, ...strength, supplySpools, virtualRigIds, virtualProductIds, learning };
 }
 
 /** What a boat's loads have taught of its reels and lines. */
@@ -80,6 +95,9 @@ async function assemble(db: Queryable, gear: BoatGear, rig: RigRow, reel: ReelRe
     lineMarks: load ? await listLineMarks(db, boatId, load.id) : [],
     calibration,
     strengthTests: gear.strengthTests,
+    strengthSessions: gear.strengthSessions,
+    joinBreaks: gear.joinBreaks,
+    meantPlaceId: rig.meantPlaceId,
     dragSetting,
     log,
     hasVirtualReel: gear.virtualRigIds.includes(rig.id),

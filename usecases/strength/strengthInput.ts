@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { idSchema, instrumentSchema, LIMITS, within } from '../limits';
+import { idSchema, instrumentSchema, LIMITS, nameSchema, within } from '../limits';
 
 export const testInput = z.strictObject({
   productId: idSchema,
@@ -15,5 +15,32 @@ export const pullInput = z.strictObject({
   instrument: instrumentSchema,
 });
 
+/** A pull that belongs to another test of the boat. */
+export const moveInput = z.strictObject({
+  pullId: idSchema,
+  reason: z.string().trim().min(1, 'Say why it is moved.').max(200, 'At most 200 letters.'),
+});
+
+export const sessionInput = z.strictObject({
+  name: nameSchema,
+  condition: z.enum(['dry', 'soaked']),
+  gaugeLengthM: within(LIMITS.gaugeLengthM, 'The length between the grips'),
+  pullsEach: z.int('Pulls are a whole number.').min(1, 'At least one pull each.').max(100, 'At most 100 pulls each.'),
+  lines: z
+    .array(
+      z.strictObject({
+        productId: idSchema,
+        sampleLabel: z.string().trim().max(120, 'At most 120 letters.').default(''),
+        expectedN: within(LIMITS.forceN, 'The expected force'),
+      }),
+    )
+    .min(1, 'Choose at least one line.')
+    .max(30, 'At most 30 lines.'),
+});
+
+export const meantPlaceInput = z.strictObject({ placeId: idSchema.nullable() });
+
+export type MoveInput = z.output<typeof moveInput>;
+export type SessionInput = z.output<typeof sessionInput>;
 export type TestInput = z.output<typeof testInput>;
 export type PullInput = z.output<typeof pullInput>;
