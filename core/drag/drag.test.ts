@@ -2,9 +2,10 @@ import { buildLoadedLine } from '../spool/loadedLine';
 import { rigStrength } from '../strength/rigStrength';
 import { fromSi, toSi } from '../units/units';
 import type { Known } from '../provenance/source';
-import { dragEnvelope } from './dragEnvelope';
+import { backOffTable, dragEnvelope } from './dragEnvelope';
 import { dragTarget } from './dragTarget';
 import { estimatedGuideFactor, measuredGuideFactor } from './guideFactor';
+import { USUAL_RUN } from './waterPull';
 import { median, readDragPull } from './readPull';
 import { judgeScaleSession } from './scaleSession';
 
@@ -119,7 +120,8 @@ describe('dragEnvelope', () => {
     })),
     [],
   );
-  const envelope = dragEnvelope(line, strength, 40, 0);
+  const still = { ...USUAL_RUN, speedMS: 0 };
+  const envelope = dragEnvelope(line, strength, { forceN: 40, plusMinusN: 2, lengthOutM: 0 }, still);
 
   it('rises to the full diameter over the arbor’s with everything out', () => {
     expect(envelope.points[0]).toMatchObject({ lengthOutM: 0, dragFactor: 1, tipForceN: 40 });
@@ -141,7 +143,37 @@ describe('dragEnvelope', () => {
   });
 
   it('takes the setting’s own diameter when it was set with line out', () => {
-    const later = dragEnvelope(line, strength, 40, 100);
+    const later = dragEnvelope(line, strength, { forceN: 40, plusMinusN: 2, lengthOutM: 100 }, still);
     expect(later.points[0]?.tipForceN).toBeLessThan(40);
+  });
+
+  it('adds the water’s pull towards the fish, and holds every place against the tension where it is', () => {
+    const swum = dragEnvelope(line, strength, { forceN: 40, plusMinusN: 2, lengthOutM: 0 }, USUAL_RUN);
+    const last = swum.points.at(-1);
+    // ½ρ·πδ·Cf·u² for each metre, worked out by hand for the three lines.
+    const perM = (diameterM: number): number => 0.5 * 1025 * Math.PI * diameterM * 0.0075 * 9;
+    const water = 150 * perM(0.0004) + 40 * perM(0.0007) + 5 * perM(0.0008);
+    expect((last?.fishForceN ?? 0) - (last?.tipForceN ?? 0)).toBeCloseTo(water, 9);
+    expect(last?.fishPlusMinusN).toBeGreaterThan(last?.tipPlusMinusN ?? 0);
+    expect(last?.tensionN).toBeGreaterThan(last?.tipForceN ?? 0);
+    expect(swum.points[0]?.fishForceN).toBe(40);
+  });
+
+  it('knows how far it may be left alone, in the mean and by bound', () => {
+    const bound = {
+      ...strength,
+      places: strength.places.map((place) => ({ ...place, boundN: place.id === 'a' ? 52 : null })),
+    };
+    const tight = dragEnvelope(line, bound, { forceN: 48, plusMinusN: 1, lengthOutM: 0 }, still);
+    expect(tight.safeLengthM).toBeGreaterThan(tight.safeByBoundM ?? 0);
+    expect(tight.points.find((point) => point.lengthOutM > (tight.safeByBoundM ?? 0))?.boundShare).toBeGreaterThan(1);
+    expect(dragEnvelope(line, strength, { forceN: 95, plusMinusN: 1, lengthOutM: 0 }, still).safeLengthM).toBeNull();
+  });
+
+  it('has a table that says how far to ease it', () => {
+    const table = backOffTable(envelope, [0, 100, 1000]);
+    expect(table.map((row) => row.lengthOutM)).toEqual([0, 100]);
+    expect(table[0]).toMatchObject({ leftAloneN: 40, easeTo: 1 });
+    expect((table[1]?.leftAloneN ?? 0) * (table[1]?.easeTo ?? 0)).toBeCloseTo(40, 9);
   });
 });

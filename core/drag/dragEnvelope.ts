@@ -1,5 +1,15 @@
-import { weakestWithin, type RigStrength, type StrengthPlace } from '../strength/rigStrength';
+import { PLUS_MINUS_SDS } from '../numerics/propagate';
 import { spoolStateAt, type LoadedLine } from '../spool/loadedLine';
+import type { RigStrength, StrengthPlace } from '../strength/rigStrength';
+import { waterPullPerM, type RunThroughWater } from './waterPull';
+
+/** A drag as it was set: the pull at the tip, with what the scale leaves open, and the length out then. */
+export interface DragAsSet {
+  readonly forceN: number;
+  /** Half of the 95 % interval of that pull (N). */
+  readonly plusMinusN: number;
+  readonly lengthOutM: number;
+}
 
 export interface EnvelopePoint {
   /** Length from hook to tip (m). */
@@ -8,61 +18,157 @@ export interface EnvelopePoint {
   readonly dragFactor: number;
   /** Half of the step of one layer, as a share of the factor: real layers come off whole. */
   readonly layerStep: number;
-  /** Pull at the tip (N). */
+  /** Pull at the tip, and at the fish with the water on the line between (N), each with its ±. */
   readonly tipForceN: number;
-  /** Weakest place of what is out (N). */
+  readonly tipPlusMinusN: number;
+  readonly fishForceN: number;
+  readonly fishPlusMinusN: number;
+  /** The place that is out and nearest to breaking, and the tension there (N). */
   readonly weakest: StrengthPlace;
+  readonly tensionN: number;
+  /** That tension as a share of what the place holds in the mean. */
   readonly share: number;
+  /** The largest share of what 95 of 100 such places hold, of those that are out and have a bound; null without one. */
+  readonly boundShare: number | null;
 }
 
 export interface DragEnvelope {
   readonly points: readonly EnvelopePoint[];
-  /** First length out at which the pull passes a share of the strength, or null. */
+  /** First length out at which the tension passes a share of the strength, or null. */
   readonly passes: readonly { readonly share: number; readonly lengthOutM: number | null }[];
+  /** Largest length out at which the drag may be left alone: nothing breaks in the mean, and by bound; null: never. */
+  readonly safeLengthM: number | null;
+  readonly safeByBoundM: number | null;
 }
 
 const SHARES = [0.5, 0.8, 1] as const;
 
+/** Stations from nothing out to everything out. */
+const STATIONS = 200;
+
 /**
- * Drag along the line with the setting left alone: the same torque on a shrinking spool pulls
- * D(at the setting)/D(out) times harder. The water's own pull on the line is not in it.
+ * Drag along the line with the setting left alone: the same torque on a shrinking spool pulls D(at the setting)/D(out)
+ * times harder, and the water on the line that is out adds its own towards the fish. Each place that is out is held
+ * against the tension where it is. A belly moving broadside and a hot drag are not in it.
  *
  * @param line the loaded line
  * @param strength strength along the rig
- * @param setForceN pull at the tip when it was set (N)
- * @param setLengthOutM length out at the setting (m)
- * @param steps number of equal steps from nothing out to everything out
+ * @param set the drag as it was set
+ * @param run how fast the line goes through which water; speed 0 leaves the water out
+ * @param stations number of equal steps from nothing out to everything out
  */
 export function dragEnvelope(
   line: LoadedLine,
   strength: RigStrength,
-  setForceN: number,
-  setLengthOutM: number,
-  steps = 200,
+  set: DragAsSet,
+  run: RunThroughWater,
+  stations = STATIONS,
 ): DragEnvelope {
   const diameterAt = (lengthOutM: number) => {
     const paidOutM = Math.min(Math.max(lengthOutM - line.handLinedLengthM, 0), line.woundLengthM);
     return spoolStateAt(line, paidOutM);
   };
-  const setDiameterM = diameterAt(setLengthOutM).diameterM;
-  const points = Array.from({ length: steps + 1 }, (_, index): EnvelopePoint => {
-    const lengthOutM = (line.totalLengthM * index) / steps;
+  const setDiameterM = diameterAt(set.lengthOutM).diameterM;
+  const water = waterAlong(line, run);
+  const places = strength.places.map((place) => ({ place, waterN: water(place.fromHookM).value }));
+  const points = Array.from({ length: stations + 1 }, (_, index): EnvelopePoint => {
+    const lengthOutM = (line.totalLengthM * index) / stations;
     const { diameterM, segment } = diameterAt(lengthOutM);
     const dragFactor = setDiameterM / diameterM;
-    const tipForceN = setForceN * dragFactor;
-    const weakest = weakestWithin(strength, lengthOutM);
+    const tipForceN = set.forceN * dragFactor;
+    const layerStep = segment.lineDiameterM / diameterM;
+    const tipPlusMinusN = Math.hypot(set.plusMinusN * dragFactor, tipForceN * layerStep);
+    const onLine = water(lengthOutM);
     return {
       lengthOutM,
       dragFactor,
-      layerStep: segment.lineDiameterM / diameterM,
+      layerStep,
       tipForceN,
-      weakest,
-      share: tipForceN / weakest.strengthN.value,
+      tipPlusMinusN,
+      fishForceN: tipForceN + onLine.value,
+      fishPlusMinusN: Math.hypot(tipPlusMinusN, PLUS_MINUS_SDS * onLine.sd),
+      ...nearestToBreaking(places, lengthOutM, tipForceN, onLine.value),
     };
   });
-  const passes = SHARES.map((share) => ({
-    share,
-    lengthOutM: points.find((point) => point.share >= share)?.lengthOutM ?? null,
-  }));
-  return { points, passes };
+  const safe = (isSafe: (point: EnvelopePoint) => boolean): number | null => {
+    const first = points.findIndex((point) => !isSafe(point));
+    return (first < 0 ? points.at(-1) : points[first - 1])?.lengthOutM ?? null;
+  };
+  return {
+    points,
+    passes: SHARES.map((share) => ({
+      share,
+      lengthOutM: points.find((point) => point.share >= share)?.lengthOutM ?? null,
+    })),
+    safeLengthM: safe((point) => point.share < 1),
+    safeByBoundM: safe((point) => point.boundShare === null || point.boundShare < 1),
+  };
+}
+
+/** What the water holds back of the line between the hook and a length from it (N), with the SD of the friction. */
+function waterAlong(line: LoadedLine, run: RunThroughWater) {
+  let [endM, valueN, sdN] = [0, 0, 0];
+  const pieces = line.segments.toReversed().map((segment) => {
+    const rate = waterPullPerM(segment.lineDiameterM, run);
+    const piece = { fromM: endM, toM: endM + segment.lengthM, rate, valueN, sdN };
+    endM = piece.toM;
+    valueN += segment.lengthM * rate.value;
+    sdN += segment.lengthM * rate.sd;
+    return piece;
+  });
+  return (lengthM: number): { readonly value: number; readonly sd: number } => {
+    const piece = pieces.find((each) => lengthM <= each.toM) ?? pieces.at(-1);
+    if (!piece) return { value: 0, sd: 0 };
+    const part = Math.min(lengthM, piece.toM) - piece.fromM;
+    return { value: piece.valueN + part * piece.rate.value, sd: piece.sdN + part * piece.rate.sd };
+  };
+}
+
+/** A place with what the water holds back of the line outside of it (N). */
+interface PlaceInWater {
+  readonly place: StrengthPlace;
+  readonly waterN: number;
+}
+
+/** Of the places that are out, the one whose tension comes nearest to what it holds. */
+function nearestToBreaking(places: readonly PlaceInWater[], lengthOutM: number, tipForceN: number, waterN: number) {
+  const [first] = places;
+  if (!first) throw new RangeError('dragEnvelope: a rig has places');
+  let [weakest, tensionN, share]: [StrengthPlace, number, number] = [first.place, tipForceN, -1];
+  let boundShare: number | null = null;
+  for (const { place, waterN: outsideN } of places) {
+    if (place !== first.place && place.fromHookM > lengthOutM) break;
+    // Tension is largest at the end of a place that is nearer to the fish.
+    const here = tipForceN + Math.max(0, waterN - outsideN);
+    if (here / place.strengthN.value > share) [weakest, tensionN, share] = [place, here, here / place.strengthN.value];
+    if (place.boundN !== null) boundShare = Math.max(boundShare ?? 0, here / place.boundN);
+  }
+  return { weakest, tensionN, share, boundShare };
+}
+
+/** A row of the card: at a length out, how far to ease the drag so that the target stands. */
+export interface BackOff {
+  readonly lengthOutM: number;
+  /** What the scale would show at the tip if the drag were left alone (N). */
+  readonly leftAloneN: number;
+  readonly plusMinusN: number;
+  /** What is to be left of the setting, as a share of its torque. */
+  readonly easeTo: number;
+}
+
+/**
+ * The table for the card: at each length, what the drag left alone becomes, and what share of the setting keeps the
+ * pull at what it was set to.
+ *
+ * @param envelope with stations enough that the lengths fall between them
+ * @param lengthsM lengths out that the reader wants (m); those beyond the line are left out
+ */
+export function backOffTable(envelope: DragEnvelope, lengthsM: readonly number[]): readonly BackOff[] {
+  const endM = envelope.points.at(-1)?.lengthOutM ?? 0;
+  return lengthsM.flatMap((lengthOutM) => {
+    if (lengthOutM > endM) return [];
+    const point = envelope.points.find((each) => each.lengthOutM >= lengthOutM - 1e-9);
+    if (!point) return [];
+    return { lengthOutM, leftAloneN: point.tipForceN, plusMinusN: point.tipPlusMinusN, easeTo: 1 / point.dragFactor };
+  });
 }

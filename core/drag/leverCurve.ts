@@ -1,0 +1,164 @@
+import { bisect } from '../numerics/bisect';
+import { linearFit } from '../numerics/linearFit';
+import { failure, success, type Outcome } from '../result';
+
+/** A pull at the tip with the lever at a place of its sweep, 0 (back) to 1 (forward). */
+export interface LeverPoint {
+  readonly position: number;
+  readonly forceN: number;
+  /** Turns of the preset knob from where it was first measured, tighter positive. */
+  readonly presetTurns: number;
+}
+
+export type LeverProblem = 'too-few' | 'not-monotone' | 'free-not-free' | 'no-sweep';
+
+/** What a lever does over its sweep at one preset. */
+export interface LeverCurve {
+  readonly points: readonly LeverPoint[];
+  /** Pull at the tip with the lever anywhere between the outermost points (N). */
+  forceAt(position: number): number;
+  /** Where the lever stands for a pull; null where the sweep does not reach it. */
+  positionFor(forceN: number): number | null;
+}
+
+/** Points from which a curve is drawn. */
+const LEAST_POINTS = 3;
+/** A later point may be so much weaker and still be the scale's own scatter. */
+const SCATTER = 0.05;
+/** With the lever back a reel in free spool pulls less than this (N): bearings and line, from memory. */
+export const FREE_N = 3;
+/** The lever counts as back up to here. */
+const BACK = 0.08;
+
+/**
+ * A curve through pulls at several places of the lever: cubic pieces that rise wherever the points do and never
+ * overshoot (slopes by the harmonic mean of the secants; Fritsch and Butland 1984). Points within the scale's scatter
+ * of each other are levelled.
+ *
+ * @param points at one preset, in any order
+ * @returns the curve; 'too-few' below three places, 'not-monotone' (figures: the position), 'free-not-free' (the lever
+ *   back and the reel still holds), 'no-sweep'
+ */
+export function leverCurve(points: readonly LeverPoint[]): Outcome<LeverCurve, LeverProblem> {
+  const places = meansByPosition(points);
+  if (places.length < LEAST_POINTS) {
+    return failure('too-few', `A curve needs ${LEAST_POINTS} places of the lever: back, strike and forward at least.`);
+  }
+  const back = places.find((place) => place.position <= BACK);
+  if (back && back.forceN > FREE_N) {
+    return failure(
+      'free-not-free',
+      `With the lever back it still holds ${back.forceN.toFixed(1)} N: free must be free. The preset is too tight.`,
+      { forceN: back.forceN },
+    );
+  }
+  for (let index = 1; index < places.length; index += 1) {
+    const [before, here] = [places[index - 1], places[index]];
+    if (before && here && here.forceN < before.forceN * (1 - SCATTER) - 0.2) {
+      return failure(
+        'not-monotone',
+        `At ${Math.round(100 * here.position)} % of the sweep it pulls less than at ${Math.round(100 * before.position)} %: pull both again.`,
+        { position: here.position },
+      );
+    }
+  }
+  const rising = levelled(places);
+  const [first, last] = [rising[0], rising.at(-1)];
+  if (!first || !last || last.forceN <= first.forceN) {
+    return failure('no-sweep', 'The lever changes nothing: is it connected, and was it moved?');
+  }
+  const slopes = monotoneSlopes(rising);
+  const forceAt = (position: number): number => {
+    const x = Math.min(Math.max(position, first.position), last.position);
+    const index = Math.max(
+      0,
+      Math.min(
+        rising.length - 2,
+        rising.findLastIndex((place) => place.position <= x),
+      ),
+    );
+    return hermite(rising, slopes, index, x);
+  };
+  return success({
+    points: rising,
+    forceAt,
+    positionFor: (forceN) => {
+      const root = bisect((position) => forceAt(position) - forceN, first.position, last.position, 1e-6);
+      return root.ok ? root.value.root : null;
+    },
+  });
+}
+
+function meansByPosition(points: readonly LeverPoint[]): readonly LeverPoint[] {
+  const byPosition = new Map<number, LeverPoint[]>();
+  for (const point of points) {
+    byPosition.set(point.position, [...(byPosition.get(point.position) ?? []), point]);
+  }
+  return [...byPosition.values()]
+    .flatMap((group): LeverPoint[] => {
+      const [one] = group;
+      return one ? [{ ...one, forceN: group.reduce((sum, each) => sum + each.forceN, 0) / group.length }] : [];
+    })
+    .toSorted((a, b) => a.position - b.position);
+}
+
+/** Neighbours that fall within the scale's scatter share their mean. */
+function levelled(places: readonly LeverPoint[]): readonly LeverPoint[] {
+  const forces = places.map((place) => place.forceN);
+  for (let index = 1; index < forces.length; index += 1) {
+    if ((forces[index] ?? 0) < (forces[index - 1] ?? 0)) forces[index] = forces[index - 1] ?? 0;
+  }
+  return places.map((place, index) => ({ ...place, forceN: forces[index] ?? place.forceN }));
+}
+
+function monotoneSlopes(places: readonly LeverPoint[]): readonly number[] {
+  const secant = (index: number): number => {
+    const [a, b] = [places[index], places[index + 1]];
+    return a && b ? (b.forceN - a.forceN) / (b.position - a.position) : 0;
+  };
+  return places.map((_, index) => {
+    if (index === 0) return secant(0);
+    if (index === places.length - 1) return secant(index - 1);
+    const [before, after] = [secant(index - 1), secant(index)];
+    return before * after <= 0 ? 0 : (2 * before * after) / (before + after);
+  });
+}
+
+function hermite(places: readonly LeverPoint[], slopes: readonly number[], index: number, x: number): number {
+  const [a, b] = [places[index], places[index + 1]];
+  if (!a || !b) return NaN;
+  const h = b.position - a.position;
+  const t = (x - a.position) / h;
+  const [m0, m1] = [(slopes[index] ?? 0) * h, (slopes[index + 1] ?? 0) * h];
+  return (
+    (2 * t ** 3 - 3 * t ** 2 + 1) * a.forceN +
+    (t ** 3 - 2 * t ** 2 + t) * m0 +
+    (3 * t ** 2 - 2 * t ** 3) * b.forceN +
+    (t ** 3 - t ** 2) * m1
+  );
+}
+
+/** What a turn of the preset does to the pull at one place of the lever. */
+export interface PresetGain {
+  readonly newtonsPerTurn: number;
+  readonly sdN: number | null;
+}
+
+/**
+ * Newtons for each turn of the preset, learned from pulls at one place of the lever with the preset at several.
+ *
+ * @param points at one place of the lever
+ * @returns null while the preset stood in one place only; the SD is null for two pulls
+ */
+export function presetGain(points: readonly LeverPoint[]): PresetGain | null {
+  const turns = points.map((point) => point.presetTurns);
+  if (new Set(turns).size < 2) return null;
+  const forces = points.map((point) => point.forceN);
+  if (points.length === 2) {
+    const [a, b] = points;
+    if (!a || !b) return null;
+    return { newtonsPerTurn: (b.forceN - a.forceN) / (b.presetTurns - a.presetTurns), sdN: null };
+  }
+  const fit = linearFit(turns, forces);
+  return { newtonsPerTurn: fit.slope, sdN: fit.slopeSd };
+}

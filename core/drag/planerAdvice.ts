@@ -1,0 +1,86 @@
+import { GUST, pullAtSpeed, type PlanerBracket } from './planerBracket';
+import type { LeverCurve, PresetGain } from './leverCurve';
+
+/** What to do with lever and preset for a planer, at a speed. */
+export interface PlanerAdvice {
+  /** What has to be held at that speed with waves and reserve (N): of the likely pull, and of the highest. */
+  readonly likelyN: number;
+  readonly holdN: number;
+  /** Above this a strike on the bait may go unheard (N), a guess: ease to it once it is set and turned. */
+  readonly unheardAboveN: number;
+  /** Place of the lever that holds, 0 to 1; null where the sweep does not reach or no curve was measured. */
+  readonly position: number | null;
+  readonly preset: 'right' | 'tighter' | 'looser' | 'unknown';
+  /** Turns of the preset that would bring the likely pull to the middle of the sweep; null while a turn is not known. */
+  readonly presetTurns: number | null;
+}
+
+/** Kept over the highest likely pull. */
+export const RESERVE = 0.15;
+/** A strike adds about half of a small planer's pull (a guess). */
+const UNHEARD = 1.5;
+/** The lever's middle, or a little past it, in average conditions (common practice, no source). */
+const MIDDLE = { from: 0.42, to: 0.62, aim: 0.52 } as const;
+
+/**
+ * Where the lever holds a planer, and whether the preset is right: in ordinary water about half of the sweep should
+ * stop the creep, which leaves the other half for a following sea or a head current.
+ *
+ * @param bracket of that size of planer
+ * @param speedMS speed through the water (m/s)
+ * @param curve of the lever at the present preset, or null
+ * @param gain newtons for each turn of the preset at the middle of the sweep, or null
+ */
+export function planerAdvice(
+  bracket: PlanerBracket,
+  speedMS: number,
+  curve: LeverCurve | null,
+  gain: PresetGain | null,
+): PlanerAdvice {
+  const likelyN = pullAtSpeed(bracket.midN, speedMS) * (1 + GUST);
+  const holdN = pullAtSpeed(bracket.highN, speedMS) * (1 + GUST) * (1 + RESERVE);
+  const position = curve?.positionFor(holdN) ?? null;
+  const likelyAt = curve?.positionFor(likelyN) ?? null;
+  const tooWeak = curve !== null && curve.forceAt(1) < likelyN;
+  const preset =
+    curve === null
+      ? 'unknown'
+      : tooWeak || (likelyAt !== null && likelyAt > MIDDLE.to)
+        ? 'tighter'
+        : likelyAt === null || likelyAt < MIDDLE.from
+          ? 'looser'
+          : 'right';
+  const missingN = curve === null ? 0 : likelyN - curve.forceAt(MIDDLE.aim);
+  return {
+    likelyN,
+    holdN,
+    unheardAboveN: pullAtSpeed(bracket.midN, speedMS) * UNHEARD,
+    position,
+    preset,
+    presetTurns: preset === 'right' || !gain || gain.newtonsPerTurn <= 0 ? null : missingN / gain.newtonsPerTurn,
+  };
+}
+
+/** A step of the guide for a planer that creeps with the lever at full. */
+export interface GuideStep {
+  readonly what: string;
+  readonly why: string;
+}
+
+/** What to try when a planer creeps with the lever at full, the gentlest first (common practice, no source). */
+export const CREEP_GUIDE: readonly GuideStep[] = [
+  { what: 'Slow down.', why: 'The pull goes with the square of the speed: a tenth slower is a fifth less.' },
+  {
+    what: 'A thumb on the spool, gloved, for the moment of the turn.',
+    why: 'It bridges a gust and nothing longer. Never round the line.',
+  },
+  {
+    what: 'Lever back to free, let it run, one or two turns of the preset tighter, set it again.',
+    why: 'The preset is turned in free spool only: under load its figure is wrong.',
+  },
+  { what: 'A smaller planer.', why: 'It pulls less at the same speed; it also swims less deep.' },
+  {
+    what: 'Another heading.',
+    why: 'Into the waves with the current is easiest; a following sea or a head current pulls hardest.',
+  },
+];
