@@ -36,7 +36,7 @@ module.exports = {
       severity: 'error',
       comment: 'The hidden truth of the virtual bench stays on the server; the browser reads what instruments wrote.',
       from: { path: '^components/' },
-      to: { path: '^instruments/(virtual/|random)' },
+      to: { path: '^instruments/virtual/' },
     },
     {
       name: 'components-take-only-inputs',

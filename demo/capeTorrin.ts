@@ -171,7 +171,7 @@ export const capeTorrin: DemoBoat = {
         { name: 'Class top shot', role: 'top shot', line: 'class60', lengthM: 120, known: true, join: 'loop-splice' },
         { name: 'Wind-on leader', role: 'leader', line: 'windOn', lengthM: 7, known: true, join: 'loop-to-loop' },
       ],
-      done: { wound: true, levelBelowRimMm: 3, drag: 0.25 },
+      done: { wound: true, levelBelowRimMm: 3, drag: 0.25, lever: true, presetInGear: 1 },
     },
     {
       name: 'Thirty-seven, starboard rigger',
@@ -193,7 +193,7 @@ export const capeTorrin: DemoBoat = {
         { name: 'Class top shot', role: 'top shot', line: 'class37', lengthM: 150, known: true, join: 'loop-splice' },
         { name: 'Wind-on leader', role: 'leader', line: 'windOn', lengthM: 7, known: true, join: 'loop-to-loop' },
       ],
-      done: { wound: true, levelBelowRimMm: 2.5, drag: 0.25, pullTested: true },
+      done: { wound: true, levelBelowRimMm: 2.5, drag: 0.25, pullTested: true, lever: true },
     },
     {
       name: 'Twenty-four, centre line',
@@ -218,7 +218,7 @@ export const capeTorrin: DemoBoat = {
     },
     {
       name: 'Planer rod, bait',
-      note: 'Counter in feet. The preset was turned in gear on the last trip.',
+      note: 'Counter in feet. Catches the bait behind a planer.',
       reel: {
         name: 'Counter reel 50, bait',
         kind: 'conventional',
@@ -249,7 +249,8 @@ export const capeTorrin: DemoBoat = {
         calibrate: 'true',
         drag: 0.25,
         pullTested: true,
-        log: ['Preset turned one turn in gear under load. To be undone in free spool before the next trip.'],
+        lever: true,
+        planer: { name: 'number 1', speedKn: 5.2, positions: [0.4, 0.7, 1, 0.85, 0.75, 0.95] },
       },
     },
     {

@@ -69,6 +69,12 @@ export interface DemoRig {
     readonly lostM?: number;
     readonly pullTested?: boolean;
     readonly marks?: readonly { readonly kind: 'tied' | 'inked'; readonly looks: string; readonly atM: number }[];
+    /** Pulled with the lever at its places. */
+    readonly lever?: boolean;
+    /** Looks at a planer in tow: its name, and the lever's place at each. */
+    readonly planer?: { readonly name: string; readonly speedKn: number; readonly positions: readonly number[] };
+    /** Turns that somebody made of the preset with the reel in gear. */
+    readonly presetInGear?: number;
     readonly log?: readonly string[];
   };
 }

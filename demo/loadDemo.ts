@@ -7,7 +7,8 @@ import type { RigRecord } from '../core/rig/record';
 import { schoolsOf } from '../core/joins/schools';
 import { sessionPulls } from '../core/rig/sessionPulls';
 import { readBreak } from '../core/strength/readBreak';
-import { toSi } from '../core/units/units';
+import { leverOfRig } from '../core/rig/leverOfRig';
+import { KNOT_MS, toSi } from '../core/units/units';
 import { insertBoat, insertPerson } from '../db/queries/boats';
 import { insertLogEntry } from '../db/queries/log';
 import { insertSupplySpool } from '../db/queries/supplies';
@@ -17,6 +18,7 @@ import { EMPTY_REEL } from '../instruments/virtual/virtualReel';
 import { breakOnVirtualGauge, workVirtualReel } from '../usecases/bench/virtualBench';
 import { markLine } from '../usecases/count/counterFacts';
 import { acceptCalibration, recordTrial } from '../usecases/count/calibrate';
+import { recordLeverPoint, recordPlanerLook, workPreset } from '../usecases/drag/leverAndPlaner';
 import { acceptSetting, recordDragPull, startDragSetting } from '../usecases/drag/setDrag';
 import { createLine, createReel, createRig } from '../usecases/gear/gear';
 import { changeLength } from '../usecases/load/changeLength';
@@ -231,6 +233,14 @@ async function workThrough(boatId: string, rigId: string, rig: DemoRig, walkM: n
   }
   if (rig.done.calibrate) await calibrate(boatId, rigId, loadId, walkM, rig.done.calibrate);
   if (rig.done.drag) await setDrag(boatId, rigId, loadId, rig.done.drag);
+  if (rig.done.lever) await pullLever(boatId, rigId, loadId);
+  if (rig.done.planer) await towPlaner(boatId, rigId, rig.done.planer);
+  if (rig.done.presetInGear) {
+    must(await workPreset(boatId, rigId, { act: 'into-gear' }));
+    must(await workPreset(boatId, rigId, { act: 'was-turned-in-gear', turns: rig.done.presetInGear }));
+    const clicks = Math.round(24 * rig.done.presetInGear);
+    must(await workVirtualReel(boatId, rigId, { act: 'turn-drag', clicks }));
+  }
   if (rig.done.lostM) {
     const top = planned.segments.findLast((segment) => segment.wound);
     must(
@@ -318,4 +328,42 @@ async function setDrag(boatId: string, rigId: string, loadId: string, fraction: 
     must(await workVirtualReel(boatId, rigId, { act: 'turn-drag', clicks: held }));
   }
   throw new Error('demo data: the drag could not be set');
+}
+
+/** The lever pulled at five places of its sweep; with the lever back there is nothing to read. */
+async function pullLever(boatId: string, rigId: string, loadId: string): Promise<void> {
+  for (const position of [0, 0.25, 0.5, 0.75, 1]) {
+    const shown = must(
+      await workVirtualReel(boatId, rigId, {
+        act: 'pull-drag',
+        rodAngleRad: ROD_ANGLE_RAD,
+        leverPosition: position,
+      }),
+    );
+    const read = readDragPull(shown.samples);
+    const forceN = read.ok ? read.value.movingN : 0;
+    must(await recordLeverPoint(boatId, rigId, { loadId, position, forceN, instrument: shown.instrument }));
+  }
+}
+
+/** A planer towed with the lever at one place after another. */
+async function towPlaner(
+  boatId: string,
+  rigId: string,
+  { name, speedKn, positions }: NonNullable<DemoRig['done']['planer']>,
+): Promise<void> {
+  for (const leverPosition of positions) {
+    const lever = leverOfRig(await recordOf(boatId, rigId));
+    if (!lever.curve.ok) throw new Error(`demo data: ${lever.curve.message}`);
+    const look = {
+      planer: name,
+      speedMS: speedKn * KNOT_MS,
+      holdsN: lever.curve.value.forceAt(leverPosition),
+      water: 'ordinary' as const,
+    };
+    const shown = must(await workVirtualReel(boatId, rigId, { act: 'tow-planer', ...look }));
+    const { creep, instrument } = shown;
+    if (!creep) throw new Error('demo data: the planer was not looked at');
+    must(await recordPlanerLook(boatId, rigId, { ...look, leverPosition, creep, isSet: true, instrument }));
+  }
 }

@@ -64,6 +64,7 @@ export function DragTargetCard({ view, load }: { view: RigView; load: LoadRecord
               taken as × {guide.value.toFixed(2)} ± {(PLUS_MINUS_SDS * guide.sd).toFixed(2)} (a default for a rod bent
               to 60°, not measured).
             </p>
+            <BoundLine view={view} targetN={outcome.value.targetN.value} />
             {outcome.value.warnings.includes('high-fraction') && (
               <p className="mt-1 font-semibold text-warn">
                 Past a third of the strength a surge has little room: fish jerk several times the steady pull.
@@ -135,5 +136,19 @@ export function DragTargetCard({ view, load }: { view: RigView; load: LoadRecord
         Begin a scale session
       </Button>
     </div>
+  );
+}
+
+/** The lower bound as a line of warning over every basis: a fraction of it would double the margin. */
+function BoundLine({ view, targetN }: { view: RigView; targetN: number }) {
+  const { format } = useUnits();
+  const place = view.strength?.weakestByBound;
+  if (!place || place.boundN === null) return null;
+  const share = targetN / place.boundN;
+  return (
+    <p className={`mt-1 text-sm ${share > 0.5 ? 'font-semibold text-warn' : ''}`}>
+      Warning line: 95 of 100 such rigs hold {format.force(place.boundN)} at the {place.name}, of which this target is{' '}
+      {format.percent(share)}. It warns, and is no basis.
+    </p>
   );
 }

@@ -2,29 +2,23 @@
 
 import { useState } from 'react';
 import { measuredGuideFactor } from '@/core/drag/guideFactor';
-import { readDragPull, STICKY_RATIO } from '@/core/drag/readPull';
-import { judgeScaleSession, type ScaleSession as Judgement } from '@/core/drag/scaleSession';
-import type { ForceSample } from '@/core/force/forceSample';
+import { STICKY_RATIO } from '@/core/drag/readPull';
+import type { ScaleSession as Judgement } from '@/core/drag/scaleSession';
 import { PLUS_MINUS_SDS } from '@/core/numerics/propagate';
 import type { DragPullRecord, DragSettingRecord } from '@/core/rig/record';
-import { sessionPulls } from '@/core/rig/sessionPulls';
 import { TracePlot } from '@/components/bench/TracePlot';
-import { useVirtualReel } from '@/components/bench/useVirtualReel';
 import { UndoButton } from '@/components/bench/UndoButton';
 import { VirtualBench } from '@/components/bench/VirtualMark';
-import { QuantityField, useQuantity } from '@/components/fields/QuantityField';
+import { QuantityField } from '@/components/fields/QuantityField';
 import { ChoiceField } from '@/components/fields/TextField';
-import { useSend } from '@/components/http/useSend';
 import { useRig } from '@/components/rig/RigProvider';
 import { Button } from '@/components/ui/Button';
 import { Caution } from '@/components/ui/Card';
 import { useUnits } from '@/components/units/UnitsProvider';
-import { LIMITS } from '@/usecases/limits';
+import { ScaleBench } from './ScaleBench';
+import { useScale, verdictWords } from './useScale';
 
-/** Warm-up pulls before any that counts. */
-const WARM_UPS = 2;
-
-const KINDS: readonly { value: DragPullRecord['kind']; text: string }[] = [
+const PULL_KINDS: readonly { value: DragPullRecord['kind']; text: string }[] = [
   { value: 'warm-up', text: 'warm-up, does not count' },
   { value: 'bent rod', text: 'through the bent rod' },
   { value: 'straight', text: 'straight off the reel' },
@@ -34,49 +28,10 @@ const KINDS: readonly { value: DragPullRecord['kind']; text: string }[] = [
 export function ScaleSession({ setting, onAnother }: { setting: DragSettingRecord; onAnother: () => void }) {
   const { record } = useRig();
   const { format } = useUnits();
-  const { sendNow, state, fieldError } = useSend();
-  const bench = useVirtualReel();
-  const [samples, setSamples] = useState<readonly ForceSample[]>([]);
-  const [turned, setTurned] = useState(false);
-  const [unread, setUnread] = useState<string | null>(null);
-  const [instrument, setInstrument] = useState('read by eye');
-  const warmUps = setting.pulls.filter((pull) => pull.kind === 'warm-up').length;
-  const [picked, setPicked] = useState<DragPullRecord['kind'] | null>(null);
-  const kind = picked ?? (warmUps < WARM_UPS ? 'warm-up' : 'bent rod');
-  const moving = useQuantity(`moving:${setting.id}`, 'force', null, LIMITS.forceN);
-  const breakaway = useQuantity(`breakaway:${setting.id}`, 'force', null, LIMITS.forceN);
-  const judgement = judgeScaleSession(sessionPulls(setting), setting.targetN);
-  const lastStep = Math.max(0, ...setting.pulls.map((pull) => pull.settingStep));
-  const path = `/api/boats/${record.boat.id}/rigs/${record.id}/drag-settings/${setting.id}`;
-  const busy = state.kind === 'sending' || bench.busy;
+  const scale = useScale(setting);
+  const [onBench, setOnBench] = useState(false);
+  const { kind, moving, breakaway, busy, fieldError, judgement, warmUps, samples, unread, turned } = scale;
   const last = setting.pulls.at(-1);
-
-  const recordPull = async (): Promise<void> => {
-    const settingStep = turned ? lastStep + 1 : lastStep;
-    const body = { kind, movingN: moving.value, breakawayN: breakaway.value ?? moving.value, settingStep, instrument };
-    const result = await sendNow('POST', `${path}/pulls`, body);
-    if (!result.ok) return;
-    moving.forget();
-    breakaway.forget();
-    setTurned(false);
-    setSamples([]);
-    setPicked(null);
-    setInstrument('read by eye');
-  };
-  const pull = async (): Promise<void> => {
-    const shown = await bench.work({ act: 'pull-drag', rodAngleRad: kind === 'straight' ? 0 : setting.rodAngleRad });
-    if (!shown) return;
-    setSamples(shown.samples);
-    const read = readDragPull(shown.samples);
-    setUnread(read.ok ? null : read.message);
-    if (!read.ok) return;
-    moving.set({ text: read.value.movingN.toFixed(2), unit: 'N' });
-    breakaway.set({ text: read.value.breakawayN.toFixed(2), unit: 'N' });
-    setInstrument(shown.instrument);
-  };
-  const turn = async (clicks: number): Promise<void> => {
-    if (await bench.work({ act: 'turn-drag', clicks })) setTurned(true);
-  };
 
   if (setting.acceptedAt) return <Accepted setting={setting} judgement={judgement} onAnother={onAnother} />;
   return (
@@ -87,7 +42,7 @@ export function ScaleSession({ setting, onAnother }: { setting: DragSettingRecor
         pull, not the jerk.
       </Caution>
       <div className="grid grid-cols-2 gap-2">
-        <ChoiceField label="This pull is" value={kind} options={KINDS} onChange={setPicked} />
+        <ChoiceField label="This pull is" value={kind} options={PULL_KINDS} onChange={scale.pick} />
         <QuantityField label="Moving pull" {...moving.field} error={fieldError('movingN')} />
         <QuantityField
           label="Jerk that starts it"
@@ -100,17 +55,20 @@ export function ScaleSession({ setting, onAnother }: { setting: DragSettingRecor
         <input
           type="checkbox"
           checked={turned}
-          onChange={(event) => setTurned(event.target.checked)}
+          onChange={(event) => scale.setTurned(event.target.checked)}
           className="size-5 accent-chalk"
         />
         the drag was turned since the last pull
       </label>
-      <Button weight="main" disabled={busy || moving.value === null} onClick={() => void recordPull()}>
-        Record this pull
-      </Button>
+      <div className="flex flex-wrap gap-2">
+        <Button weight="main" disabled={busy || moving.value === null} onClick={() => void scale.recordPull()}>
+          Record this pull
+        </Button>
+        <Button onClick={() => setOnBench(true)}>Bench mode</Button>
+      </div>
       {record.hasVirtualReel && (
         <VirtualBench instrument="scale on the virtual reel">
-          <Button disabled={busy} onClick={() => void pull()}>
+          <Button disabled={busy} onClick={() => void scale.pull()}>
             Pull the virtual scale
           </Button>
           {[-20, -5, -1, 1, 5, 20].map((clicks) => (
@@ -118,7 +76,7 @@ export function ScaleSession({ setting, onAnother }: { setting: DragSettingRecor
               key={clicks}
               disabled={busy}
               aria-label={`${clicks > 0 ? 'Tighten' : 'Ease'} the virtual drag by ${Math.abs(clicks)}`}
-              onClick={() => void turn(clicks)}
+              onClick={() => void scale.turn(clicks)}
             >
               {clicks > 0 ? `+${clicks}` : `−${-clicks}`}
             </Button>
@@ -133,11 +91,7 @@ export function ScaleSession({ setting, onAnother }: { setting: DragSettingRecor
       )}
       <PullList setting={setting} />
       <div className="flex flex-wrap gap-2">
-        <Button
-          weight="main"
-          disabled={busy || judgement?.verdict !== 'set'}
-          onClick={() => void sendNow('POST', `${path}/accept`, {}, 'The drag is set.')}
-        >
+        <Button weight="main" disabled={busy || judgement?.verdict !== 'set'} onClick={() => void scale.accept()}>
           Accept this setting
         </Button>
         {last && <UndoButton kind="dragPull" id={last.id} what="pull" reason="undone at the scale" />}
@@ -146,6 +100,7 @@ export function ScaleSession({ setting, onAnother }: { setting: DragSettingRecor
         </Button>
       </div>
       <GuideFactor setting={setting} format={format} />
+      {onBench && <ScaleBench scale={scale} setting={setting} onLeave={() => setOnBench(false)} />}
     </div>
   );
 }
@@ -160,31 +115,13 @@ function Verdict({
   warmUps: number;
 }) {
   const { format } = useUnits();
-  const words = (): string => {
-    if (!judgement)
-      return warmUps < WARM_UPS
-        ? `Warm up: ${WARM_UPS - warmUps} more pull${WARM_UPS - warmUps === 1 ? '' : 's'} that do not count.`
-        : 'Pull through the bent rod.';
-    switch (judgement.verdict) {
-      case 'tighten':
-        return `A little more: ${format.force(judgement.toGoN)} to go.`;
-      case 'ease':
-        return `A little less: ${format.force(-judgement.toGoN)} too much.`;
-      case 'pull-again':
-        return 'On target. Pull again: three pulls must agree.';
-      case 'scattered':
-        return `On target, but the pulls scatter by ${format.force(judgement.spreadN)}: pull more slowly.`;
-      case 'set':
-        return `Set: the last three agree within ${format.force(judgement.spreadN)}.`;
-    }
-  };
   return (
     <div aria-live="polite">
       <p className="figures text-4xl font-bold">
         {judgement ? format.force(judgement.medianN) : '–'}{' '}
         <span className="text-lg">of {format.force(setting.targetN)}</span>
       </p>
-      <p className="text-lg font-semibold">{words()}</p>
+      <p className="text-lg font-semibold">{verdictWords(judgement, warmUps, format.force)}</p>
       {judgement?.sticky && (
         <p className="mt-1 text-sm text-warn">
           It starts at {judgement.breakawayRatio.toFixed(2)} times its moving pull; above {STICKY_RATIO} a drag is

@@ -46,6 +46,7 @@ export const benchReply = z.object({
   levelBelowRimM: z.number().nullable(),
   samples: z.array(sampleSchema),
   breakPlace: z.enum(['middle', 'grip', 'knot']).nullable(),
+  creep: z.enum(['none', 'some', 'much']).nullable(),
 });
 
 export type BenchReply = z.output<typeof benchReply>;

@@ -1,4 +1,5 @@
 import normalCdf from '@stdlib/stats-base-dists-normal-cdf';
+import { KNOT_MS } from '../units/units';
 import { failure, requirePositive, success, type Outcome } from '../result';
 
 /** What a person saw of a planer that is being towed: did line creep out of the drag? */
@@ -33,7 +34,7 @@ export interface PlanerBracket {
 }
 
 /** Speed at which pulls are compared: 6 kn (common practice, no source). */
-export const PLANER_SPEED_MS = (6 * 1852) / 3600;
+export const PLANER_SPEED_MS = 6 * KNOT_MS;
 
 /** What is believed of a planer's pull before any observation: about 150 N within a factor of five (a guess). */
 export const PLANER_PRIOR = { medianN: 150, sdLog: 0.8 } as const;

@@ -1,5 +1,6 @@
 import { basisFigure, type Basis } from '../provenance/basis';
 import type { LoadedLine } from '../spool/loadedLine';
+import { presetOf } from './leverOfRig';
 import { productOf } from './planForRig';
 import type { RigRecord } from './record';
 import type { RigStrength } from '../strength/rigStrength';
@@ -51,5 +52,8 @@ export function dragBasis(record: RigRecord, line: LoadedLine, strength: RigStre
     basis[`strength of ${place.name}`] = basisFigure(place.strengthN.value);
   }
   basis["the maker's drag limit"] = basisFigure(record.reel.dragLimitN);
+  const preset = presetOf(record.presetActs);
+  // A preset that was never turned is left out, as it was in settings that knew of none.
+  if (preset.turns !== 0 || preset.wrongTurns !== 0) basis['the preset'] = basisFigure(preset.turns);
   return basis;
 }

@@ -1,4 +1,7 @@
 import type { CounterDrive } from '../counter/counter';
+import type { LeverPoint } from '../drag/leverCurve';
+import type { CreepObservation } from '../drag/planerBracket';
+import type { PresetAct } from '../drag/presetState';
 import type { DragBasis } from '../drag/dragTarget';
 import type { LearnedReel } from '../gear/learned';
 import type { JoinPull } from '../joins/joinEfficiency';
@@ -43,6 +46,13 @@ export interface RigRecord {
   readonly meantPlaceId: string | null;
   /** The newest drag setting, accepted or not. */
   readonly dragSetting: DragSettingRecord | null;
+  /** Every accepted setting, newest first. */
+  readonly dragHistory: readonly PastDragRecord[];
+  /** Pulls with the lever at places of its sweep, of the present load, oldest first. */
+  readonly leverPoints: readonly LeverPointRecord[];
+  /** What was done with lever and preset, oldest first. */
+  readonly presetActs: readonly PresetActRecord[];
+  readonly planerLooks: readonly PlanerLookRecord[];
   readonly log: readonly LogRecord[];
   readonly supplySpools: readonly SupplySpoolRecord[];
   readonly reverseFills: readonly ReverseFillRecord[];
@@ -385,6 +395,36 @@ export interface DragPullRecord {
   readonly at: string;
   /** Counts the turns of the drag since the session began: pulls with the same number belong together. */
   readonly settingStep: number;
+}
+
+export interface PastDragRecord {
+  readonly id: string;
+  readonly targetN: number;
+  /** Median of its last three pulls (N). */
+  readonly medianN: number;
+  readonly fraction: number;
+  readonly acceptedAt: string;
+}
+
+export interface LeverPointRecord extends LeverPoint {
+  readonly id: string;
+  readonly instrument: string;
+  readonly at: string;
+}
+
+export interface PresetActRecord {
+  readonly id: string;
+  readonly act: PresetAct;
+  readonly at: string;
+}
+
+export interface PlanerLookRecord extends CreepObservation {
+  readonly id: string;
+  /** The planer by its size, in the person's own words. */
+  readonly planer: string;
+  readonly leverPosition: number | null;
+  readonly instrument: string;
+  readonly at: string;
 }
 
 export interface LogRecord {

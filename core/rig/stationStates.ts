@@ -18,6 +18,11 @@ export interface StationState {
   readonly why: string;
 }
 
+const DAY_MS = 86_400_000;
+
+/** Crews set their drags before every trip (common practice, no source); a setting is taken to be good for so long. */
+const GOOD_FOR_DAYS = 14;
+
 function stale(what: readonly string[]): StationState {
   return { state: 'stale', why: `changed since: ${what.join('; ')}` };
 }
@@ -78,5 +83,9 @@ function dragState(record: RigRecord): StationState {
   const strength = strengthOfRig(record, line.value.line);
   if (!strength) return { state: 'stale', why: 'the strength of the rig is no longer known' };
   const changed = changedSince(setting.basis, dragBasis(record, line.value.line, strength));
-  return changed.length > 0 ? stale(changed) : { state: 'done', why: 'set with a scale' };
+  if (changed.length > 0) return stale(changed);
+  const days = Math.floor((Date.parse(record.readAt) - Date.parse(setting.acceptedAt)) / DAY_MS);
+  return days > GOOD_FOR_DAYS
+    ? { state: 'due', why: `set ${days} days ago: pull it with a scale before the next trip` }
+    : { state: 'done', why: 'set with a scale' };
 }

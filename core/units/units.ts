@@ -20,6 +20,9 @@ export const NEWTONS_PER_FORCE_UNIT = {
   N: 1,
 } as const;
 
+/** One knot (m/s): 1852 m an hour. */
+export const KNOT_MS = 1852 / 3600;
+
 export type LengthUnit = keyof typeof METRES_PER_LENGTH_UNIT;
 export type SmallLengthUnit = keyof typeof METRES_PER_SMALL_LENGTH_UNIT;
 export type ForceUnit = keyof typeof NEWTONS_PER_FORCE_UNIT;

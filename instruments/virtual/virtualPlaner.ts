@@ -1,5 +1,5 @@
 import type { Creep, TowingWater } from '../../core/drag/planerBracket';
-import { normalDeviate, type Random } from '../random';
+import { normalDeviate, seededRandom, type Random } from '../random';
 
 /** A planer as it really is in tow. */
 export interface PlanerTruth {
@@ -33,4 +33,22 @@ export function towVirtualPlaner(
   const really = holdsN * Math.exp(truth.scatter * normalDeviate(random));
   if (really < pullN) return 'much';
   return really < pullN * Math.exp(truth.gust) ? 'some' : 'none';
+}
+
+/** Planers of the virtual bench pull so much at 6 kn, from the least to the greatest (N). */
+const PULLS_N = [70, 260] as const;
+const SIX_KNOTS_MS = (6 * 1852) / 3600;
+
+/** The planer that goes by a name on a rig's virtual bench: always the same one. */
+export function virtualPlaner(name: string, seed: number): PlanerTruth {
+  const letters = [...name.toLowerCase()].reduce((sum, letter) => (sum * 31 + letter.charCodeAt(0)) % 100_003, 7);
+  const random = seededRandom(seed * 17 + letters);
+  const [least, greatest] = PULLS_N;
+  return {
+    pullN: least * (greatest / least) ** random(),
+    atSpeedMS: SIX_KNOTS_MS,
+    waterBias: { ordinary: 0.06 * normalDeviate(random), hard: 0.1 + 0.1 * normalDeviate(random) },
+    gust: 0.15,
+    scatter: 0.1,
+  };
 }

@@ -14,6 +14,14 @@ export interface DragTruth {
   readonly guideFriction: number;
 }
 
+/** The lever's place at which a lever drag is as it was set. */
+export const STRIKE = 0.5;
+
+/** What a lever makes of its drag over its sweep: nothing with the lever back, one at strike, a third more forward. */
+export function leverShare(position: number): number {
+  return (1 - Math.exp(-2.2 * position)) / (1 - Math.exp(-2.2 * STRIKE));
+}
+
 /** A scale hooked to the line of a virtual reel: force jumps to breakaway, then moves with ripple. */
 export class VirtualScale implements ForceInstrument {
   readonly label = { name: 'virtual scale', simulated: true };

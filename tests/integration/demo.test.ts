@@ -1,3 +1,5 @@
+import { leverOfRig, presetOf } from '../../core/rig/leverOfRig';
+import { planerBracket } from '../../core/drag/planerBracket';
 import { judgeScaleSession } from '../../core/drag/scaleSession';
 import { currentLine } from '../../core/rig/currentLine';
 import { labelsCompared } from '../../core/rig/labelsCompared';
@@ -97,8 +99,24 @@ describe('the demo boats', () => {
       sticky: true,
       verdict: 'set',
     });
-    expect(rig('Planer rod').log.some((entry) => entry.text.includes('in gear'))).toBe(true);
+    const sixty = rig('Sixty');
+    expect(presetOf(sixty.presetActs)).toMatchObject({ lever: 'in gear', wrongTurns: 1 });
+    // A drag that was set before somebody turned its preset is stale.
+    expect(stationStates(sixty).drag).toMatchObject({
+      state: 'stale',
+      why: expect.stringContaining('preset') as string,
+    });
     expect(rig('Sixty').joins.every((join) => !join.pullTested)).toBe(true);
+  });
+
+  it('have a lever whose curve reaches from free to full, and a planer that it brackets', () => {
+    const planer = rig('Planer rod');
+    const lever = leverOfRig(planer);
+    expect(lever.curve).toMatchObject({ ok: true });
+    expect(lever.curve.ok && lever.curve.value.forceAt(0)).toBeLessThan(3);
+    const bracket = planerBracket(planer.planerLooks);
+    if (!bracket.ok) throw new Error(bracket.message);
+    expect(bracket.value.highN / bracket.value.lowN).toBeLessThan(6);
   });
 
   it('have drags set within a twentieth of their target', () => {

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { TOWING_WATERS } from '../../core/drag/planerBracket';
 import { idSchema, LIMITS, within } from '../limits';
 
 /** What the hands on the virtual bench can do. */
@@ -11,6 +12,16 @@ export const benchInput = z.discriminatedUnion('act', [
   z.strictObject({
     act: z.literal('pull-drag'),
     rodAngleRad: within({ min: 0, max: Math.PI }, 'The bend of the rod'),
+    /** Where a lever stands; left out: at strike, where it was set. */
+    leverPosition: within({ min: 0, max: 1 }, "The lever's place").optional(),
+  }),
+  /** Tows a planer and looks at the spool. */
+  z.strictObject({
+    act: z.literal('tow-planer'),
+    planer: z.string().trim().min(1, 'Say which planer.').max(60, 'At most 60 letters.'),
+    speedMS: within({ min: 0.2, max: 15 }, 'The speed through the water'),
+    holdsN: within(LIMITS.forceN, 'What the drag holds'),
+    water: z.enum(TOWING_WATERS),
   }),
   /** Draws a join up by hand, with a scale between. */
   z.strictObject({ act: z.literal('seat-join'), joinId: idSchema, aimN: within(LIMITS.forceN, 'The pull') }),

@@ -1,5 +1,6 @@
 import 'server-only';
 import { countsForLine } from '../../core/counter/counter';
+import type { Creep } from '../../core/drag/planerBracket';
 import type { ForceSample } from '../../core/force/forceSample';
 import type { RigRecord } from '../../core/rig/record';
 import { windingOutlook } from '../../core/rig/windingOutlook';
@@ -17,7 +18,8 @@ import type { BreakPlace } from '../../instruments/gaugeLine';
 import { seededRandom } from '../../instruments/random';
 import { VirtualHand } from '../../instruments/virtual/virtualHand';
 import { VirtualForceGauge } from '../../instruments/virtual/virtualForceGauge';
-import { VirtualScale } from '../../instruments/virtual/virtualScale';
+import { towVirtualPlaner, virtualPlaner } from '../../instruments/virtual/virtualPlaner';
+import { leverShare, STRIKE, VirtualScale } from '../../instruments/virtual/virtualScale';
 import { CHANGED_ELSEWHERE, conflict, done, invalid, notFound, type UseCaseOutcome } from '../outcome';
 import { readRigRecord } from '../rigs/rigRecord';
 import type { BenchInput, StreamInput } from './benchInput';
@@ -29,6 +31,7 @@ export interface BenchReading {
   readonly levelBelowRimM: number | null;
   readonly samples: readonly ForceSample[];
   readonly breakPlace: 'middle' | 'grip' | 'knot' | null;
+  readonly creep: Creep | null;
 }
 
 /** Clicks from free to the end of the virtual drag. */
@@ -37,7 +40,14 @@ const MOST_CLICKS = 600;
 /** Unsteadiness of a hand or a clicking drag (relative SD). */
 const UNSTEADY = 0.06;
 
-const NOTHING: BenchReading = { instrument: '', reading: null, levelBelowRimM: null, samples: [], breakPlace: null };
+const NOTHING: BenchReading = {
+  instrument: '',
+  reading: null,
+  levelBelowRimM: null,
+  samples: [],
+  breakPlace: null,
+  creep: null,
+};
 
 /** Works the virtual reel of a rig once and gives what its instrument shows. */
 export async function workVirtualReel(
@@ -78,18 +88,19 @@ export async function workVirtualReel(
         const hand = new VirtualHand(input.aimN, 0, UNSTEADY, handSeed(virtual));
         return keep(reel.handled(), { samples: hand.readPull(), instrument: hand.label.name });
       }
+      case 'tow-planer': {
+        const { planer, holdsN, speedMS, water } = input;
+        const truth = virtualPlaner(planer, virtual.truth.seed);
+        const creep = towVirtualPlaner(truth, holdsN, speedMS, water, seededRandom(handSeed(virtual)));
+        return keep(reel.handled(), { creep, instrument: 'virtual planer' });
+      }
       case 'turn-drag':
         return keep(reel, {}, Math.min(MOST_CLICKS, Math.max(0, virtual.dragClicks + input.clicks)));
       case 'pull-drag': {
         if (reel.state.wound.length === 0) return conflict('Nothing is wound on the virtual reel yet.');
         const seed = virtual.truth.seed * 104729 + virtual.reelState.handlings;
-        const scale = new VirtualScale(
-          virtual.dragTruth,
-          virtual.dragClicks,
-          reel.diameterM(),
-          input.rodAngleRad,
-          seed,
-        );
+        const clicks = virtual.dragClicks * leverShare(input.leverPosition ?? STRIKE);
+        const scale = new VirtualScale(virtual.dragTruth, clicks, reel.diameterM(), input.rodAngleRad, seed);
         return keep(reel.rewind(), { samples: scale.readPull(), instrument: scale.label.name });
       }
     }

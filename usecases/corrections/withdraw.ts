@@ -14,6 +14,8 @@ const WORDS = {
   lineMark: ['count', 'A mark on the line'],
   trial: ['count', 'A walk along the tape'],
   strengthPull: ['strength', 'A strength pull'],
+  leverPoint: ['drag', 'A pull at the lever'],
+  planerLook: ['drag', 'A look at the planer'],
   dragPull: ['drag', 'A drag pull'],
 } as const;
 

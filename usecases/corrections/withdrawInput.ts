@@ -12,6 +12,8 @@ export const withdrawInput = z.strictObject({
     'tie',
     'joinPull',
     'lineMark',
+    'leverPoint',
+    'planerLook',
   ]),
   id: idSchema,
   rigId: idSchema,

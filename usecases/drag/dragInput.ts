@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { FRACTION_LIMITS } from '../../core/drag/dragTarget';
+import { CREEPS, TOWING_WATERS } from '../../core/drag/planerBracket';
 import { idSchema, instrumentSchema, LIMITS, within } from '../limits';
 
 export const settingInput = z.strictObject({
@@ -22,5 +23,38 @@ export const dragPullInput = z
     message: 'The jerk that starts the line moving is at least as large as the moving pull.',
   });
 
+export const leverPointInput = z.strictObject({
+  loadId: idSchema,
+  position: within({ min: 0, max: 1 }, "The lever's place"),
+  forceN: within({ min: 0, max: LIMITS.forceN.max }, 'The pull'),
+  instrument: instrumentSchema,
+});
+
+const turns = z
+  .number({ error: 'Say how many turns.' })
+  .min(-10, 'At most 10 turns at once.')
+  .max(10, 'At most 10 turns at once.')
+  .refine((value) => value !== 0, 'No turn is no act.');
+
+export const presetActInput = z.discriminatedUnion('act', [
+  z.strictObject({ act: z.literal('to-free') }),
+  z.strictObject({ act: z.literal('into-gear') }),
+  z.strictObject({ act: z.literal('turn'), turns }),
+  z.strictObject({ act: z.literal('was-turned-in-gear'), turns }),
+]);
+
+export const planerLookInput = z.strictObject({
+  planer: z.string().trim().min(1, 'Say which planer.').max(60, 'At most 60 letters.'),
+  speedMS: within({ min: 0.2, max: 15 }, 'The speed through the water'),
+  holdsN: within(LIMITS.forceN, 'What the drag holds'),
+  leverPosition: within({ min: 0, max: 1 }, "The lever's place").nullable(),
+  water: z.enum(TOWING_WATERS),
+  creep: z.enum(CREEPS),
+  isSet: z.boolean(),
+  instrument: instrumentSchema,
+});
+
+export type LeverPointInput = z.output<typeof leverPointInput>;
+export type PlanerLookInput = z.output<typeof planerLookInput>;
 export type SettingInput = z.output<typeof settingInput>;
 export type DragPullInput = z.output<typeof dragPullInput>;

@@ -4,6 +4,7 @@ import type { ReelRecord, RigRecord } from '../../core/rig/record';
 import { findBoat, type BoatRow } from '../../db/queries/boats';
 import { findCalibration, listReelConstants, listTrials } from '../../db/queries/count';
 import { findDragSetting } from '../../db/queries/drag';
+import { listDragHistory, listLeverPoints, listPlanerLooks, listPresetActs } from '../../db/queries/lever';
 import { listFinishedLoads, listReelResets, listReverseFills } from '../../db/queries/learning';
 import { listLineMarks } from '../../db/queries/lineMarks';
 import { listLines } from '../../db/queries/lines';
@@ -70,14 +71,18 @@ export async function readLearning(boatId: string, db: Queryable = reader()): Pr
 
 async function assemble(db: Queryable, gear: BoatGear, rig: RigRow, reel: ReelRecord): Promise<RigRecord> {
   const boatId = gear.boat.id;
-  const [segments, joins, load, calibration, dragSetting, log] = await Promise.all([
-    listSegments(db, boatId, rig.id),
-    listJoins(db, boatId, rig.id),
-    findNewestLoad(db, boatId, rig.id),
-    findCalibration(db, boatId, rig.id),
-    findDragSetting(db, boatId, rig.id),
-    listLog(db, boatId, rig.id),
-  ]);
+  const [segments, joins, load, calibration, dragSetting, log, dragHistory, presetActs, planerLooks] =
+    await Promise.all([
+      listSegments(db, boatId, rig.id),
+      listJoins(db, boatId, rig.id),
+      findNewestLoad(db, boatId, rig.id),
+      findCalibration(db, boatId, rig.id),
+      findDragSetting(db, boatId, rig.id),
+      listLog(db, boatId, rig.id),
+      listDragHistory(db, boatId, rig.id),
+      listPresetActs(db, boatId, rig.id),
+      listPlanerLooks(db, boatId, rig.id),
+    ]);
   const record = {
     boat: { id: boatId, name: gear.boat.name },
     id: rig.id,
@@ -99,6 +104,10 @@ async function assemble(db: Queryable, gear: BoatGear, rig: RigRow, reel: ReelRe
     joinBreaks: gear.joinBreaks,
     meantPlaceId: rig.meantPlaceId,
     dragSetting,
+    dragHistory,
+    leverPoints: load ? await listLeverPoints(db, boatId, load.id) : [],
+    presetActs,
+    planerLooks,
     log,
     hasVirtualReel: gear.virtualRigIds.includes(rig.id),
     virtualProductIds: gear.virtualProductIds,

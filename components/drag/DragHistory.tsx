@@ -1,0 +1,54 @@
+'use client';
+
+import { format as formatDate } from 'date-fns';
+import { useRig } from '@/components/rig/RigProvider';
+import { Fold } from '@/components/ui/Fold';
+import { useUnits } from '@/components/units/UnitsProvider';
+
+/** Every setting of this rig's drag that was accepted, and what the log says of drag and preset. */
+export function DragHistory() {
+  const { record, states } = useRig();
+  const { format } = useUnits();
+  const { dragHistory } = record;
+  const entries = record.log.filter((entry) => entry.kind === 'drag').slice(0, 12);
+  return (
+    <Fold
+      title="History"
+      line={
+        dragHistory.length === 0
+          ? 'never set with a scale'
+          : `set ${dragHistory.length} time${dragHistory.length === 1 ? '' : 's'}; now ${states.drag.state}: ${states.drag.why}`
+      }
+    >
+      {dragHistory.length > 0 && (
+        <table className="w-full text-sm">
+          <thead>
+            <tr className="border-b border-ink text-left">
+              <th className="py-1 pr-3">set on</th>
+              <th className="py-1 pr-3">at the tip</th>
+              <th className="py-1 pr-3">wanted</th>
+              <th className="py-1">share</th>
+            </tr>
+          </thead>
+          <tbody>
+            {dragHistory.map((past) => (
+              <tr key={past.id} className="border-b border-edge">
+                <td className="figures py-1 pr-3">{formatDate(new Date(past.acceptedAt), 'd MMM yyyy, HH:mm')}</td>
+                <td className="figures py-1 pr-3">{format.force(past.medianN)}</td>
+                <td className="figures py-1 pr-3">{format.force(past.targetN)}</td>
+                <td className="figures py-1">{format.percent(past.fraction)}</td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      )}
+      <ul className="mt-3 text-sm">
+        {entries.map((entry) => (
+          <li key={entry.id}>
+            <span className="figures text-ink-soft">{formatDate(new Date(entry.at), 'd MMM, HH:mm')}</span> {entry.text}
+          </li>
+        ))}
+      </ul>
+    </Fold>
+  );
+}

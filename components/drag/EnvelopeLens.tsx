@@ -1,0 +1,161 @@
+'use client';
+
+import { ticks } from 'd3-array';
+import { useMemo } from 'react';
+import { backOffTable, dragEnvelope, type DragEnvelope } from '@/core/drag/dragEnvelope';
+import { USUAL_RUN } from '@/core/drag/waterPull';
+import type { RigView } from '@/core/rig/rigView';
+import { fromSi, toSi } from '@/core/units/units';
+import { TextField } from '@/components/fields/TextField';
+import { LensChart, type LensCurve } from '@/components/line/LensChart';
+import { useRig } from '@/components/rig/RigProvider';
+import { Card } from '@/components/ui/Card';
+import { useUnits } from '@/components/units/UnitsProvider';
+import { useSpeed } from './useSpeed';
+
+/** The usual ± of three pulls with a scale, as a share (from memory). */
+const SET_SHARE = 0.05;
+
+/** What a drag becomes as line leaves: at the tip, at the fish, against what each place holds. */
+export function EnvelopeLens({ view, forceN, isSet }: { view: RigView; forceN: number; isSet: boolean }) {
+  const { cursorM, record } = useRig();
+  const { units, format } = useUnits();
+  const speed = useSpeed(`run-speed:${record.id}`, 6, 40);
+  const { strength } = view;
+  const { line } = view.current;
+  const envelope = useMemo((): DragEnvelope | null => {
+    const set = { forceN, plusMinusN: SET_SHARE * forceN, lengthOutM: 0 };
+    return strength ? dragEnvelope(line, strength, set, { ...USUAL_RUN, speedMS: speed.speedMS ?? 0 }) : null;
+  }, [line, strength, forceN, speed.speedMS]);
+  const curves = useMemo(() => (envelope ? curvesOf(envelope, units.force) : []), [envelope, units.force]);
+  const last = envelope?.points.at(-1);
+  if (!envelope || !last || !strength) return null;
+  return (
+    <div className="flex flex-col gap-4">
+      <LensChart
+        view={view}
+        title="Drag left alone, as line leaves"
+        axis={`${units.force}, bands ± 95 %`}
+        cursorM={cursorM}
+        curves={curves}
+        describe={`The pull at the tip rises from ${format.force(forceN)} to ${format.force(last.tipForceN)} with everything out, and at the fish to ${format.force(last.fishForceN)}.`}
+      />
+      <div className="grid gap-4 lg:grid-cols-[3fr_2fr]">
+        <div className="text-sm">
+          <p>
+            {isSet ? 'As it was set' : 'At the target'}, {format.force(forceN)} becomes{' '}
+            <b className="figures">{format.force(last.tipForceN, last.tipPlusMinusN)}</b> at the tip with everything out
+            (× {last.dragFactor.toFixed(2)}): the same torque acts on a smaller spool. At the fish it is{' '}
+            <b className="figures">{format.force(last.fishForceN, last.fishPlusMinusN)}</b>, with the water&apos;s own
+            pull on the line.
+          </p>
+          <Passes envelope={envelope} />
+          <p className="mt-1">
+            Not counted: a belly that the line makes to the side (four times the water&apos;s pull and more), and a hot
+            or wet drag, which differs by 10 to 20 %.
+          </p>
+          <div className="mt-2 w-56">
+            <TextField
+              label="The fish runs at, kn"
+              {...speed.field}
+              hint="through the water; a default until you say"
+            />
+          </div>
+        </div>
+        <Card title="Back off as line leaves">
+          <BackOffRows envelope={envelope} totalM={line.totalLengthM} />
+        </Card>
+      </div>
+    </div>
+  );
+}
+
+function curvesOf(envelope: DragEnvelope, unit: string): readonly LensCurve[] {
+  const show = (valueN: number): number => fromSi('force', valueN, unit);
+  return [
+    {
+      name: 'pull at the tip',
+      look: 'stroke-chalk text-chalk',
+      points: envelope.points.map((p) => ({
+        lengthM: p.lengthOutM,
+        value: show(p.tipForceN),
+        plusMinus: show(p.tipPlusMinusN),
+      })),
+    },
+    {
+      name: 'pull at the fish',
+      look: 'stroke-go text-go',
+      points: envelope.points.map((p) => ({
+        lengthM: p.lengthOutM,
+        value: show(p.fishForceN),
+        plusMinus: show(p.fishPlusMinusN),
+      })),
+    },
+    {
+      name: 'place nearest to breaking',
+      look: 'stroke-stop text-stop',
+      dashed: true,
+      points: envelope.points.map((p) => ({ lengthM: p.lengthOutM, value: show(p.weakest.strengthN.value) })),
+    },
+    {
+      name: '95 of 100 hold',
+      look: 'stroke-warn text-warn',
+      dashed: true,
+      points: envelope.points.flatMap((p) =>
+        p.boundShare === null ? [] : [{ lengthM: p.lengthOutM, value: show(p.tensionN / p.boundShare) }],
+      ),
+    },
+  ];
+}
+
+/** Where shares of the strength are passed, and how far the drag may be left alone. */
+function Passes({ envelope }: { envelope: DragEnvelope }) {
+  const { format } = useUnits();
+  const passed = envelope.passes.flatMap(({ share, lengthOutM }) =>
+    lengthOutM === null ? [] : [`${format.percent(share)} at ${format.length(lengthOutM)}`],
+  );
+  const last = envelope.points.at(-1);
+  const { safeLengthM, safeByBoundM } = envelope;
+  const toTheEnd = safeLengthM !== null && last !== undefined && safeLengthM >= last.lengthOutM - 1e-6;
+  return (
+    <p className="mt-1">
+      {passed.length > 0
+        ? `Of what the place nearest to breaking holds it passes ${passed.join(', ')} out. `
+        : 'It stays under half of what any place holds all the way. '}
+      {toTheEnd
+        ? 'It may be left alone to the end, in the mean'
+        : safeLengthM === null
+          ? 'It is too much from the start'
+          : `It may be left alone to ${format.length(safeLengthM)} out, in the mean`}
+      {safeByBoundM !== null && last && safeByBoundM < last.lengthOutM - 1e-6
+        ? `; by what 95 of 100 hold, to ${format.length(safeByBoundM)}.`
+        : '.'}
+    </p>
+  );
+}
+
+function BackOffRows({ envelope, totalM }: { envelope: DragEnvelope; totalM: number }) {
+  const { units, format } = useUnits();
+  const end = fromSi('length', totalM, units.length);
+  const rounds = ticks(0, end, 6).map((value) => toSi('length', value, units.length));
+  return (
+    <table className="w-full text-sm">
+      <thead>
+        <tr className="border-b border-ink text-left">
+          <th className="py-1 pr-3">line out</th>
+          <th className="py-1 pr-3">left alone</th>
+          <th className="py-1">ease the drag to</th>
+        </tr>
+      </thead>
+      <tbody>
+        {backOffTable(envelope, rounds).map((row) => (
+          <tr key={row.lengthOutM} className="border-b border-edge">
+            <td className="figures py-1 pr-3">{format.length(row.lengthOutM)}</td>
+            <td className="figures py-1 pr-3">{format.force(row.leftAloneN, row.plusMinusN)}</td>
+            <td className="figures py-1">{format.percent(row.easeTo)}</td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}

@@ -1,0 +1,238 @@
+'use client';
+
+import { scaleLinear } from 'd3-scale';
+import { line as linePath } from 'd3-shape';
+import { useState } from 'react';
+import { FREE_N, type LeverCurve } from '@/core/drag/leverCurve';
+import { readDragPull } from '@/core/drag/readPull';
+import { leverOfRig, type LeverOfRig } from '@/core/rig/leverOfRig';
+import type { LoadRecord } from '@/core/rig/record';
+import type { RigView } from '@/core/rig/rigView';
+import { fromSi } from '@/core/units/units';
+import { UndoButton } from '@/components/bench/UndoButton';
+import { useVirtualReel } from '@/components/bench/useVirtualReel';
+import { VirtualBench } from '@/components/bench/VirtualMark';
+import { QuantityField, useQuantity } from '@/components/fields/QuantityField';
+import { ChoiceField } from '@/components/fields/TextField';
+import { useSend } from '@/components/http/useSend';
+import { useRig } from '@/components/rig/RigProvider';
+import { Button } from '@/components/ui/Button';
+import { Card } from '@/components/ui/Card';
+import { useUnits } from '@/components/units/UnitsProvider';
+import { PresetPanel } from './PresetPanel';
+
+const PLACES = [
+  { value: '0', text: 'back (free)' },
+  { value: '0.25', text: 'a quarter' },
+  { value: '0.5', text: 'the middle (strike)' },
+  { value: '0.75', text: 'three quarters' },
+  { value: '1', text: 'forward (full)' },
+] as const;
+
+const ROD_ANGLE_RAD = Math.PI / 3;
+
+/** A lever drag: pulls at places of its sweep, the curve through them, where it stands for a pull, and its preset. */
+export function LeverCard({ view, load, targetN }: { view: RigView; load: LoadRecord; targetN: number | null }) {
+  const { record } = useRig();
+  const lever = leverOfRig(record);
+  return (
+    <Card title="The lever over its sweep">
+      <div className="grid gap-4 sm:grid-cols-2">
+        <div className="flex min-w-0 flex-col gap-3">
+          <LeverPull load={load} />
+          {record.leverPoints.length > 0 && (
+            <UndoButton
+              kind="leverPoint"
+              id={record.leverPoints.at(-1)?.id ?? ''}
+              what="lever pull"
+              reason="undone at the scale"
+            />
+          )}
+          <PresetPanel lever={lever} />
+        </div>
+        <div className="flex min-w-0 flex-col gap-3">
+          {lever.curve.ok ? (
+            <>
+              <CurveDrawing curve={lever.curve.value} targetN={targetN} />
+              <Positions view={view} lever={lever} curve={lever.curve.value} targetN={targetN} />
+            </>
+          ) : (
+            <p className={lever.curve.reason === 'too-few' ? '' : 'font-semibold text-stop'} role="status">
+              {lever.curve.message}
+              {lever.curve.reason === 'too-few' &&
+                ' A new reel: preset about half of its travel, lever about half of its sweep, then measure.'}
+            </p>
+          )}
+        </div>
+      </div>
+    </Card>
+  );
+}
+
+function LeverPull({ load }: { load: LoadRecord }) {
+  const { record } = useRig();
+  const { sendNow, state, fieldError } = useSend();
+  const bench = useVirtualReel();
+  const [place, setPlace] = useState<(typeof PLACES)[number]['value']>('0');
+  const [instrument, setInstrument] = useState('read by eye');
+  const pull = useQuantity(`lever:${load.id}`, 'force', null, { min: 0, max: 5000 });
+  const busy = state.kind === 'sending' || bench.busy;
+  const store = async (): Promise<void> => {
+    const path = `/api/boats/${record.boat.id}/rigs/${record.id}/lever-points`;
+    const body = { loadId: load.id, position: Number(place), forceN: pull.value, instrument };
+    const result = await sendNow('POST', path, body, 'Recorded.');
+    if (!result.ok) return;
+    pull.forget();
+    setInstrument('read by eye');
+    const next = PLACES[PLACES.findIndex((each) => each.value === place) + 1];
+    if (next) setPlace(next.value);
+  };
+  const pullVirtually = async (): Promise<void> => {
+    const shown = await bench.work({ act: 'pull-drag', rodAngleRad: ROD_ANGLE_RAD, leverPosition: Number(place) });
+    if (!shown) return;
+    const read = readDragPull(shown.samples);
+    pull.set({ text: read.ok ? read.value.movingN.toFixed(2) : '0', unit: 'N' });
+    setInstrument(shown.instrument);
+  };
+  return (
+    <>
+      <p className="text-sm">
+        Through the bent rod, as with a fish: pull with the lever at each place, from the back forward. Two pulls of one
+        place are worth more than one.
+      </p>
+      <div className="grid grid-cols-2 gap-2">
+        <ChoiceField label="The lever stands" value={place} options={PLACES} onChange={setPlace} />
+        <QuantityField label="Moving pull at the tip" {...pull.field} error={fieldError('forceN')} />
+      </div>
+      <Button weight="main" disabled={busy || pull.value === null} onClick={() => void store()}>
+        Record this pull
+      </Button>
+      {record.hasVirtualReel && (
+        <VirtualBench instrument="scale on the virtual lever">
+          <Button disabled={busy} onClick={() => void pullVirtually()}>
+            Pull with the lever there
+          </Button>
+        </VirtualBench>
+      )}
+    </>
+  );
+}
+
+const WIDTH = 340;
+const HEIGHT = 190;
+
+function CurveDrawing({ curve, targetN }: { curve: LeverCurve; targetN: number | null }) {
+  const { units, format } = useUnits();
+  const show = (valueN: number): number => fromSi('force', valueN, units.force);
+  const most = curve.forceAt(1);
+  const x = scaleLinear([0, 1], [38, WIDTH - 8]);
+  const y = scaleLinear([0, show(most) * 1.1], [HEIGHT - 24, 8]).nice(4);
+  const path = linePath<number>(
+    (position) => x(position),
+    (position) => y(show(curve.forceAt(position))),
+  )(Array.from({ length: 61 }, (_, index) => index / 60));
+  return (
+    <svg
+      viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
+      className="block w-full max-w-md"
+      role="img"
+      aria-label={`Pull at the tip over the lever's sweep: ${curve.points.map((point) => `${Math.round(100 * point.position)} % ${format.force(point.forceN)}`).join(', ')}`}
+    >
+      {y.ticks(4).map((tick) => (
+        <g key={tick}>
+          <line x1={38} x2={WIDTH - 8} y1={y(tick)} y2={y(tick)} className="stroke-edge" />
+          <text x={34} y={y(tick) + 4} textAnchor="end" className="figures fill-ink-soft text-[12px]">
+            {tick}
+          </text>
+        </g>
+      ))}
+      {[0, 0.25, 0.5, 0.75, 1].map((position) => (
+        <text
+          key={position}
+          x={x(position)}
+          y={HEIGHT - 7}
+          textAnchor={position === 1 ? 'end' : 'middle'}
+          className="figures fill-ink-soft text-[12px]"
+        >
+          {Math.round(100 * position)} %
+        </text>
+      ))}
+      <text x={4} y={14} className="fill-ink text-[12px] font-semibold">
+        {units.force}
+      </text>
+      {targetN !== null && targetN < most * 1.1 && (
+        <line
+          x1={38}
+          x2={WIDTH - 8}
+          y1={y(show(targetN))}
+          y2={y(show(targetN))}
+          className="stroke-go"
+          strokeWidth={2}
+          strokeDasharray="6 4"
+        />
+      )}
+      <path d={path ?? ''} fill="none" className="stroke-chalk" strokeWidth={2.4} />
+      {curve.points.map((point) => (
+        <circle key={point.position} cx={x(point.position)} cy={y(show(point.forceN))} r={4.5} className="fill-ink" />
+      ))}
+    </svg>
+  );
+}
+
+/** Where the lever stands for free, strike and full, and what limits full. */
+function Positions({
+  view,
+  lever,
+  curve,
+  targetN,
+}: {
+  view: RigView;
+  lever: LeverOfRig;
+  curve: LeverCurve;
+  targetN: number | null;
+}) {
+  const { record } = useRig();
+  const { format } = useUnits();
+  const strikeAt = targetN === null ? null : curve.positionFor(targetN);
+  const limits = [
+    { what: "the maker's limit", atN: record.reel.dragLimitN },
+    {
+      what: `the ${view.strength?.weakest.name ?? 'weakest place'}`,
+      atN: view.strength?.weakest.strengthN.value ?? null,
+    },
+  ].filter((limit): limit is { what: string; atN: number } => limit.atN !== null);
+  const fullN = curve.forceAt(1);
+  const passed = limits.filter((limit) => fullN > limit.atN).toSorted((a, b) => a.atN - b.atN)[0];
+  const freeN = curve.forceAt(0);
+  const share = (position: number): string => `${Math.round(100 * position)} % of the sweep`;
+  return (
+    <ul className="flex flex-col gap-1 text-sm">
+      <li>
+        <b>Free:</b> {format.force(freeN)} with the lever back{freeN <= FREE_N ? ', which is free.' : ': not free.'}
+      </li>
+      <li>
+        <b>Strike:</b>{' '}
+        {targetN === null
+          ? 'choose a target first.'
+          : strikeAt === null
+            ? `the sweep does not reach ${format.force(targetN)}: the preset is too ${fullN < targetN ? 'loose' : 'tight'}.`
+            : `${format.force(targetN)} at ${share(strikeAt)}.`}
+      </li>
+      <li className={passed ? 'font-semibold text-stop' : ''}>
+        <b>Full:</b> {format.force(fullN)} with the lever forward
+        {passed
+          ? `, above ${passed.what} of ${format.force(passed.atN)}. Never push past ${share(curve.positionFor(passed.atN) ?? 1)}, or turn the preset looser.`
+          : limits.length > 0
+            ? ", under the weakest place and the maker's limit as far as they are known."
+            : '.'}
+      </li>
+      {lever.gain && (
+        <li>
+          <b>A turn of the preset:</b> {format.force(lever.gain.newtonsPerTurn)}
+          {lever.gain.sdN !== null && ` ± ${format.force(1.96 * lever.gain.sdN)}`} at {share(lever.gain.position)},
+          learned from your pulls.
+        </li>
+      )}
+    </ul>
+  );
+}

@@ -1,0 +1,69 @@
+'use client';
+
+import { surge, type SurgeSetup } from '@/core/drag/surge';
+import { DEFAULT_ROD_STIFFNESS, elasticPieces, piecesOut, spoolInertia } from '@/core/rig/elasticLine';
+import type { RigView } from '@/core/rig/rigView';
+import { spoolStateAt } from '@/core/spool/loadedLine';
+import { weakestWithin } from '@/core/strength/rigStrength';
+import { QuantityField, useQuantity } from '@/components/fields/QuantityField';
+import { useRig } from '@/components/rig/RigProvider';
+import { Fold } from '@/components/ui/Fold';
+import { useUnits } from '@/components/units/UnitsProvider';
+
+/** A jerk takes about so long (s; from memory). */
+const JERK_S = 0.3;
+
+/** A sudden surge at a length out, with the rod's spring in it: what it comes to, and nylon against braid. */
+export function SurgeCard({ view, forceN, breakawayRatio }: { view: RigView; forceN: number; breakawayRatio: number }) {
+  const { record } = useRig();
+  const { format } = useUnits();
+  const out = useQuantity(`surge-out:${record.id}`, 'length', 60, { min: 1, max: 5000 });
+  const jerk = useQuantity(`surge-by:${record.id}`, 'length', 1.5, { min: 0.05, max: 20 });
+  const pieces = elasticPieces(view);
+  const { line } = view.current;
+  const lengthOutM = Math.min(out.value ?? 60, line.totalLengthM);
+  const paidOutM = Math.min(Math.max(lengthOutM - line.handLinedLengthM, 0), line.woundLengthM);
+  const { diameterM } = spoolStateAt(line, paidOutM);
+  const nowN = (forceN * line.fullDiameterM) / diameterM;
+  const weakest = view.strength && weakestWithin(view.strength, lengthOutM);
+  if (!pieces || !weakest) return null;
+  const setup: SurgeSetup = {
+    pieces: piecesOut(pieces, lengthOutM),
+    rodStiffnessNPerM: DEFAULT_ROD_STIFFNESS,
+    tensionN: nowN,
+    breakawayN: nowN * breakawayRatio,
+    radiusM: diameterM / 2,
+    inertiaKgM2: spoolInertia(view),
+  };
+  const jerkM = jerk.value ?? 1.5;
+  const found = surge(setup, jerkM, JERK_S);
+  const asOneLine = (material: 'nylon' | 'braid'): number =>
+    surge({ ...setup, pieces: [{ lengthM: lengthOutM, material, strengthN: weakest.strengthN.value }] }, jerkM, JERK_S)
+      .lockedN;
+  return (
+    <Fold title="A sudden surge" line={`${format.force(found.peakN)} at ${format.length(lengthOutM)} out`}>
+      <div className="flex flex-col gap-3">
+        <div className="grid grid-cols-2 gap-2">
+          <QuantityField label="Line out" {...out.field} />
+          <QuantityField label="The fish jerks by" {...jerk.field} />
+        </div>
+        <p aria-live="polite">
+          It comes to <b className="figures text-2xl">{format.force(found.peakN)}</b>,{' '}
+          {format.percent(found.peakN / weakest.strengthN.value)} of the {weakest.name}.{' '}
+          {found.dragGives
+            ? `The drag gives way: its breakaway, and ${format.force(found.inertiaN)} to get the spool turning.`
+            : 'Line and rod take it up before the drag gives way.'}
+        </p>
+        <p className="text-sm">
+          Were the drag locked it would be {format.force(found.lockedN)}: {format.force(asOneLine('nylon'))} if all of
+          it were nylon, {format.force(asOneLine('braid'))} if it were braid. Nylon stretches and forgives; braid leaves
+          it to the rod and the drag.
+        </p>
+        <p className="text-xs text-ink-soft">
+          Over {JERK_S} s; the rod taken as {DEFAULT_ROD_STIFFNESS} N for each metre of its tip and the spool as 150 g
+          (defaults). Line and rod as springs in a row; a hand that follows is not counted.
+        </p>
+      </div>
+    </Fold>
+  );
+}

@@ -1,0 +1,113 @@
+'use client';
+
+import { useState } from 'react';
+import { readDragPull } from '@/core/drag/readPull';
+import { judgeScaleSession, type ScaleSession } from '@/core/drag/scaleSession';
+import type { ForceSample } from '@/core/force/forceSample';
+import type { DragPullRecord, DragSettingRecord } from '@/core/rig/record';
+import { sessionPulls } from '@/core/rig/sessionPulls';
+import { useVirtualReel } from '@/components/bench/useVirtualReel';
+import { useQuantity } from '@/components/fields/QuantityField';
+import { useSend } from '@/components/http/useSend';
+import { useRig } from '@/components/rig/RigProvider';
+import { LIMITS } from '@/usecases/limits';
+
+/** Warm-up pulls before any that counts. */
+const WARM_UPS = 2;
+
+/** Everything that a session with a scale needs, for the form and for bench mode alike. */
+export function useScale(setting: DragSettingRecord) {
+  const { record } = useRig();
+  const { sendNow, state, fieldError } = useSend();
+  const bench = useVirtualReel();
+  const [samples, setSamples] = useState<readonly ForceSample[]>([]);
+  const [turned, setTurned] = useState(false);
+  const [unread, setUnread] = useState<string | null>(null);
+  const [instrument, setInstrument] = useState('read by eye');
+  const warmUps = setting.pulls.filter((pull) => pull.kind === 'warm-up').length;
+  const [picked, setPicked] = useState<DragPullRecord['kind'] | null>(null);
+  const kind = picked ?? (warmUps < WARM_UPS ? 'warm-up' : 'bent rod');
+  const moving = useQuantity(`moving:${setting.id}`, 'force', null, LIMITS.forceN);
+  const breakaway = useQuantity(`breakaway:${setting.id}`, 'force', null, LIMITS.forceN);
+  const lastStep = Math.max(0, ...setting.pulls.map((pull) => pull.settingStep));
+  const path = `/api/boats/${record.boat.id}/rigs/${record.id}/drag-settings/${setting.id}`;
+  return {
+    samples,
+    unread,
+    turned,
+    setTurned,
+    kind,
+    pick: setPicked,
+    moving,
+    breakaway,
+    warmUps,
+    fieldError,
+    busy: state.kind === 'sending' || bench.busy,
+    judgement: judgeScaleSession(sessionPulls(setting), setting.targetN),
+    async recordPull(): Promise<void> {
+      const settingStep = turned ? lastStep + 1 : lastStep;
+      const breakawayN = breakaway.value ?? moving.value;
+      const body = { kind, movingN: moving.value, breakawayN, settingStep, instrument };
+      const result = await sendNow('POST', `${path}/pulls`, body);
+      if (!result.ok) return;
+      moving.forget();
+      breakaway.forget();
+      setTurned(false);
+      setSamples([]);
+      setPicked(null);
+      setInstrument('read by eye');
+    },
+    /** Pulls the virtual scale; its reading stands in the fields. */
+    async pull(): Promise<void> {
+      const shown = await bench.work({ act: 'pull-drag', rodAngleRad: kind === 'straight' ? 0 : setting.rodAngleRad });
+      if (!shown) return;
+      setSamples(shown.samples);
+      const read = readDragPull(shown.samples);
+      setUnread(read.ok ? null : read.message);
+      if (!read.ok) return;
+      moving.set({ text: read.value.movingN.toFixed(2), unit: 'N' });
+      breakaway.set({ text: read.value.breakawayN.toFixed(2), unit: 'N' });
+      setInstrument(shown.instrument);
+    },
+    async turn(clicks: number): Promise<void> {
+      if (await bench.work({ act: 'turn-drag', clicks })) setTurned(true);
+    },
+    async undo(): Promise<void> {
+      const last = setting.pulls.at(-1);
+      if (!last) return;
+      const body = { kind: 'dragPull', id: last.id, rigId: record.id, reason: 'undone at the scale' };
+      await sendNow('POST', `/api/boats/${record.boat.id}/withdrawals`, body, 'The last pull is taken back.');
+    },
+    async accept(): Promise<boolean> {
+      return (await sendNow('POST', `${path}/accept`, {}, 'The drag is set.')).ok;
+    },
+  };
+}
+
+export type Scale = ReturnType<typeof useScale>;
+
+/** What to do next, in a sentence. */
+export function verdictWords(
+  judgement: ScaleSession | null,
+  warmUps: number,
+  force: (valueN: number) => string,
+): string {
+  if (!judgement) {
+    const left = WARM_UPS - warmUps;
+    return left > 0
+      ? `Warm up: ${left} more pull${left === 1 ? '' : 's'} that do not count.`
+      : 'Pull through the bent rod.';
+  }
+  switch (judgement.verdict) {
+    case 'tighten':
+      return `A little more: ${force(judgement.toGoN)} to go.`;
+    case 'ease':
+      return `A little less: ${force(-judgement.toGoN)} too much.`;
+    case 'pull-again':
+      return 'On target. Pull again: three pulls must agree.';
+    case 'scattered':
+      return `On target, but the pulls scatter by ${force(judgement.spreadN)}: pull more slowly.`;
+    case 'set':
+      return `Set: the last three agree within ${force(judgement.spreadN)}.`;
+  }
+}

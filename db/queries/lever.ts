@@ -1,0 +1,160 @@
+import type { LeverPointRecord, PastDragRecord, PlanerLookRecord, PresetActRecord } from '../../core/rig/record';
+import type { PresetAct } from '../../core/drag/presetState';
+import type { Queryable } from '../withTransaction';
+import { standing } from './standing';
+
+/** Pulls with the lever at places of its sweep, of one load, oldest first. */
+export async function listLeverPoints(
+  db: Queryable,
+  boatId: string,
+  loadId: string,
+): Promise<readonly LeverPointRecord[]> {
+  const result = await db.query<{
+    id: string;
+    lever_position: number;
+    preset_turns: number;
+    force_n: number;
+    instrument: string;
+    noted_at: string;
+  }>(
+    `SELECT id, lever_position, preset_turns, force_n, instrument, noted_at FROM lever_points
+     WHERE boat_id = $1 AND load_id = $2 AND ${standing('lever_points')} ORDER BY noted_at`,
+    [boatId, loadId],
+  );
+  return result.rows.map((row) => ({
+    id: row.id,
+    position: row.lever_position,
+    presetTurns: row.preset_turns,
+    forceN: row.force_n,
+    instrument: row.instrument,
+    at: row.noted_at,
+  }));
+}
+
+export async function insertLeverPoint(
+  db: Queryable,
+  boatId: string,
+  loadId: string,
+  point: Omit<LeverPointRecord, 'id' | 'at'>,
+): Promise<void> {
+  await db.query(
+    `INSERT INTO lever_points (boat_id, load_id, lever_position, preset_turns, force_n, instrument)
+     VALUES ($1, $2, $3, $4, $5, $6)`,
+    [boatId, loadId, point.position, point.presetTurns, point.forceN, point.instrument],
+  );
+}
+
+function toAct(act: PresetAct['act'], turns: number | null): PresetAct {
+  return act === 'turn' || act === 'was-turned-in-gear' ? { act, turns: turns ?? 0 } : { act };
+}
+
+/** What was done with lever and preset of a rig, oldest first. */
+export async function listPresetActs(
+  db: Queryable,
+  boatId: string,
+  rigId: string,
+): Promise<readonly PresetActRecord[]> {
+  const result = await db.query<{ id: string; act: PresetAct['act']; turns: number | null; noted_at: string }>(
+    'SELECT id, act, turns, noted_at FROM preset_acts WHERE boat_id = $1 AND rig_id = $2 ORDER BY noted_at',
+    [boatId, rigId],
+  );
+  return result.rows.map((row) => ({ id: row.id, act: toAct(row.act, row.turns), at: row.noted_at }));
+}
+
+export async function insertPresetAct(db: Queryable, boatId: string, rigId: string, act: PresetAct): Promise<void> {
+  await db.query('INSERT INTO preset_acts (boat_id, rig_id, act, turns) VALUES ($1, $2, $3, $4)', [
+    boatId,
+    rigId,
+    act.act,
+    'turns' in act ? act.turns : null,
+  ]);
+}
+
+/** Looks at towed planers, oldest first. */
+export async function listPlanerLooks(
+  db: Queryable,
+  boatId: string,
+  rigId: string,
+): Promise<readonly PlanerLookRecord[]> {
+  const result = await db.query<{
+    id: string;
+    planer: string;
+    speed_m_s: number;
+    holds_n: number;
+    lever_position: number | null;
+    water: PlanerLookRecord['water'];
+    creep: PlanerLookRecord['creep'];
+    is_set: boolean;
+    instrument: string;
+    noted_at: string;
+  }>(
+    `SELECT id, planer, speed_m_s, holds_n, lever_position, water, creep, is_set, instrument, noted_at FROM planer_looks
+     WHERE boat_id = $1 AND rig_id = $2 AND ${standing('planer_looks')} ORDER BY noted_at`,
+    [boatId, rigId],
+  );
+  return result.rows.map((row) => ({
+    id: row.id,
+    planer: row.planer,
+    speedMS: row.speed_m_s,
+    holdsN: row.holds_n,
+    leverPosition: row.lever_position,
+    water: row.water,
+    creep: row.creep,
+    isSet: row.is_set,
+    instrument: row.instrument,
+    at: row.noted_at,
+  }));
+}
+
+export async function insertPlanerLook(
+  db: Queryable,
+  boatId: string,
+  rigId: string,
+  look: Omit<PlanerLookRecord, 'id' | 'at'>,
+): Promise<void> {
+  await db.query(
+    `INSERT INTO planer_looks (boat_id, rig_id, planer, speed_m_s, holds_n, lever_position, water, creep, is_set, instrument)
+     VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10)`,
+    [
+      boatId,
+      rigId,
+      look.planer,
+      look.speedMS,
+      look.holdsN,
+      look.leverPosition,
+      look.water,
+      look.creep,
+      look.isSet,
+      look.instrument,
+    ],
+  );
+}
+
+/** Every accepted drag setting of a rig with what its last three pulls came to, newest first. */
+export async function listDragHistory(
+  db: Queryable,
+  boatId: string,
+  rigId: string,
+): Promise<readonly PastDragRecord[]> {
+  const result = await db.query<{
+    id: string;
+    target_n: number;
+    fraction: number;
+    accepted_at: string;
+    median_n: number | null;
+  }>(
+    `SELECT drag_settings.id, target_n, fraction, accepted_at,
+       (SELECT percentile_cont(0.5) WITHIN GROUP (ORDER BY moving_n) FROM (
+          SELECT moving_n FROM drag_pulls WHERE drag_setting_id = drag_settings.id AND kind = 'bent rod'
+            AND ${standing('drag_pulls')} ORDER BY noted_at DESC LIMIT 3) last) AS median_n
+     FROM drag_settings WHERE boat_id = $1 AND rig_id = $2 AND accepted_at IS NOT NULL ORDER BY accepted_at DESC LIMIT 50`,
+    [boatId, rigId],
+  );
+  return result.rows.map((row) => ({
+    id: row.id,
+    targetN: row.target_n,
+    medianN: row.median_n ?? row.target_n,
+    fraction: row.fraction,
+    acceptedAt: row.accepted_at,
+  }));
+}
