@@ -2,10 +2,13 @@
 
 import { ticks } from 'd3-array';
 import { useMemo, useRef } from 'react';
+import { backOffTable, dragEnvelope } from '@/core/drag/dragEnvelope';
+import { USUAL_RUN } from '@/core/drag/waterPull';
 import { countMarks, type CountMark } from '@/core/rig/countMarks';
 import type { RigView } from '@/core/rig/rigView';
 import { fromSi, toSi } from '@/core/units/units';
 import { useRig } from '@/components/rig/RigProvider';
+import type { Formatter } from '@/components/units/format';
 import { useUnits } from '@/components/units/UnitsProvider';
 import { CardActions } from './CardActions';
 import { CardRows, CardSheet } from './CardSheet';
@@ -33,6 +36,7 @@ export function RodCard() {
     ],
   }));
   const day = record.readAt.slice(0, 10);
+  const backOff = backOffWords(view, format, units.length);
   return (
     <div className="flex flex-col gap-4">
       <CardActions sheet={sheet} name={record.name} heads={heads} rows={rows.map((row) => row.cells)} />
@@ -47,7 +51,11 @@ export function RodCard() {
           heads={heads}
           at={[5, 34, 49, 59]}
           rows={rows}
-          foot={[`${day}. From the hook; ± 95 %.`, ...(stale ? [shortened(`Not confirmed:${stale}`, 72)] : [])]}
+          foot={[
+            `${day}. From the hook; ± 95 %.`,
+            ...(backOff ? [backOff] : []),
+            ...(stale ? [shortened(`Not confirmed:${stale}`, 72)] : []),
+          ]}
         />
       </CardSheet>
     </div>
@@ -80,4 +88,20 @@ function shortMark(kind: CountMark['kind'], name: string): string {
   if (kind === 'mark') return shortened(name, MARK_LETTERS);
   if (kind === 'join') return shortened(`${name.split(' out,')[0]} out`, MARK_LETTERS);
   return shortened(name.slice(name.lastIndexOf(':') + 2).replace(' is out', ' out'), MARK_LETTERS);
+}
+
+/** How far to ease the drag as line leaves, in a line; null while the drag was not set. */
+function backOffWords(view: RigView, format: Formatter, unit: string): string | null {
+  if (view.setForceN === null || !view.strength) return null;
+  const set = { forceN: view.setForceN, plusMinusN: 0, lengthOutM: 0 };
+  const envelope = dragEnvelope(view.current.line, view.strength, set, USUAL_RUN);
+  const end = fromSi('length', view.current.line.totalLengthM, unit);
+  const rows = backOffTable(
+    envelope,
+    ticks(0, end, 4)
+      .filter((value) => value > 0)
+      .map((value) => toSi('length', value, unit)),
+  );
+  const eased = rows.map((row) => `${format.length(row.lengthOutM)}: ${format.percent(row.easeTo)}`);
+  return `Drag ${format.force(view.setForceN)}; ease it to ${eased.join(', ')}.`;
 }

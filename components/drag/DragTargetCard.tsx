@@ -2,12 +2,12 @@
 
 import { useState } from 'react';
 import { dragTarget, FRACTION_LIMITS, FRACTION_PRESETS, type DragBasis } from '@/core/drag/dragTarget';
-import { estimatedGuideFactor } from '@/core/drag/guideFactor';
 import { PLUS_MINUS_SDS } from '@/core/numerics/propagate';
 import { dragBases } from '@/core/rig/dragBases';
+import { guideFactorFor } from '@/core/rig/guideOfRig';
 import type { LoadRecord } from '@/core/rig/record';
 import type { RigView } from '@/core/rig/rigView';
-import { TextField } from '@/components/fields/TextField';
+import { ChoiceField, TextField } from '@/components/fields/TextField';
 import { isText, useDraft } from '@/components/fields/useDraft';
 import { useSend } from '@/components/http/useSend';
 import { useRig } from '@/components/rig/RigProvider';
@@ -21,7 +21,11 @@ const BASIS_NAMES: Readonly<Record<DragBasis, string>> = {
   label: 'label',
 };
 
-const ROD_ANGLE_RAD = Math.PI / 3;
+const BENDS = [
+  { value: '30', text: 'a little, 30°' },
+  { value: '60', text: 'as with a fish, 60°' },
+  { value: '90', text: 'deep, 90°' },
+] as const;
 
 /** The target at the tip, from every basis side by side, and the start of a scale session. */
 export function DragTargetCard({ view, load }: { view: RigView; load: LoadRecord }) {
@@ -30,16 +34,20 @@ export function DragTargetCard({ view, load }: { view: RigView; load: LoadRecord
   const { sendNow, state, fieldError } = useSend();
   const [typedPercent, setTypedPercent] = useDraft(`fraction:${load.id}`, isText);
   const [chosen, setChosen] = useState<DragBasis>('weakest');
+  const [bend, setBend] = useState<(typeof BENDS)[number]['value']>('60');
+  const rodAngleRad = (Number(bend) * Math.PI) / 180;
   const percentText = typedPercent ?? '25';
   const percent = Number(percentText.replace(',', '.'));
   const fraction = percent / 100;
   const readable = Number.isFinite(percent) && fraction >= FRACTION_LIMITS.min && fraction <= FRACTION_LIMITS.max;
   const choices = dragBases(record, view.current.line);
   const basis = choices.find((choice) => choice.basis === chosen);
-  const outcome = basis?.strengthN && readable ? dragTarget(basis.strengthN, fraction, record.reel.dragLimitN) : null;
-  const guide = estimatedGuideFactor(ROD_ANGLE_RAD);
+  const weakestN = view.strength?.weakest.strengthN.value ?? null;
+  const outcome =
+    basis?.strengthN && readable ? dragTarget(basis.strengthN, fraction, record.reel.dragLimitN, weakestN) : null;
+  const guide = guideFactorFor(record.dragSetting, rodAngleRad);
   const begin = async (): Promise<void> => {
-    const body = { loadId: load.id, fraction, strengthBasis: chosen, rodAngleRad: ROD_ANGLE_RAD };
+    const body = { loadId: load.id, fraction, strengthBasis: chosen, rodAngleRad };
     const result = await sendNow(
       'POST',
       `/api/boats/${record.boat.id}/rigs/${record.id}/drag-settings`,
@@ -61,8 +69,11 @@ export function DragTargetCard({ view, load }: { view: RigView; load: LoadRecord
               {basis?.strengthN && format.force(basis.strengthN.value)}, {basis?.reason} ({basis?.of}).{' '}
               {outcome.value.limitedToN !== null && "Held down to the maker's drag limit of this reel. "}
               Straight off the reel that is about {format.force(outcome.value.targetN.value / guide.value)}, with guides
-              taken as × {guide.value.toFixed(2)} ± {(PLUS_MINUS_SDS * guide.sd).toFixed(2)} (a default for a rod bent
-              to 60°, not measured).
+              taken as × {guide.value.toFixed(2)} ± {(PLUS_MINUS_SDS * guide.sd).toFixed(2)} (
+              {guide.source === 'measured'
+                ? 'measured with this rod at this bend'
+                : `a default for a rod bent to ${bend}°, not measured`}
+              ).
             </p>
             <BoundLine view={view} targetN={outcome.value.targetN.value} />
             {outcome.value.warnings.includes('high-fraction') && (
@@ -72,10 +83,12 @@ export function DragTargetCard({ view, load }: { view: RigView; load: LoadRecord
             )}
           </>
         ) : (
-          <p>
-            {readable
-              ? `That basis is not known: ${basis?.reason ?? ''}.`
-              : 'Type a share of the strength between 5 and 40 per cent.'}
+          <p className={outcome ? 'font-semibold text-stop' : ''}>
+            {outcome
+              ? outcome.message
+              : readable
+                ? `That basis is not known: ${basis?.reason ?? ''}.`
+                : 'Type a share of the strength between 5 and 40 per cent.'}
           </p>
         )}
       </div>
@@ -96,6 +109,13 @@ export function DragTargetCard({ view, load }: { view: RigView; load: LoadRecord
           </Button>
         ))}
       </div>
+      <ChoiceField
+        label="The rod is bent"
+        value={bend}
+        options={BENDS}
+        onChange={setBend}
+        hint="held by somebody or fixed; a rod pointed at the scale fools one"
+      />
       <fieldset>
         <legend className="text-sm font-semibold">Share of what</legend>
         <div className="mt-1 grid gap-2 sm:grid-cols-3">

@@ -44,7 +44,15 @@ export function SurgeCard({ view, forceN, breakawayRatio }: { view: RigView; for
     <Fold title="A sudden surge" line={`${format.force(found.peakN)} at ${format.length(lengthOutM)} out`}>
       <div className="flex flex-col gap-3">
         <div className="grid grid-cols-2 gap-2">
-          <QuantityField label="Line out" {...out.field} />
+          <QuantityField
+            label="Line out"
+            {...out.field}
+            error={
+              out.value !== null && out.value > line.totalLengthM
+                ? `There are only ${format.length(line.totalLengthM)} of line: reckoned with all of it.`
+                : undefined
+            }
+          />
           <QuantityField label="The fish jerks by" {...jerk.field} />
         </div>
         <p aria-live="polite">

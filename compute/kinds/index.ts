@@ -2,9 +2,12 @@ import type { ComputeKind } from '../kind';
 import { calibrate } from './calibrate';
 import { correctionTable } from './correctionTable';
 import { cutList } from './cutList';
+import { dragEnvelope } from './dragEnvelope';
 import { dragTarget } from './dragTarget';
+import { leverCurve } from './leverCurve';
 import { loadPlan } from './loadPlan';
 import { payoutTable } from './payoutTable';
+import { planerBracket } from './planerBracket';
 import { reelFit } from './reelFit';
 import { rigStrength } from './rigStrength';
 import { sameLine } from './sameLine';
@@ -23,4 +26,7 @@ export const COMPUTE_KINDS: readonly ComputeKind[] = [
   rigStrength,
   trace,
   dragTarget,
+  dragEnvelope,
+  leverCurve,
+  planerBracket,
 ];

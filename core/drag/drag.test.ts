@@ -26,6 +26,11 @@ describe('dragTarget', () => {
     });
   });
 
+  it('refuses a target above the weakest place, whatever basis it was taken of', () => {
+    expect(dragTarget(holds(400), 0.3, null, 100)).toMatchObject({ ok: false, reason: 'above-weakest' });
+    expect(dragTarget(holds(400), 0.3, 90, 100)).toMatchObject({ ok: true });
+  });
+
   it.each([0.04, 0.41, NaN, -0.25])('refuses a fraction of %d', (fraction) => {
     expect(dragTarget(holds(100), fraction, null)).toMatchObject({ ok: false, reason: 'fraction-out-of-range' });
   });
@@ -70,6 +75,8 @@ describe('readDragPull', () => {
   it('refuses a twitch and a slack scale', () => {
     expect(readDragPull(trace.slice(0, 5))).toMatchObject({ ok: false, reason: 'too-short' });
     expect(readDragPull(trace.map((s) => ({ ...s, forceN: 0 })))).toMatchObject({ ok: false, reason: 'no-pull' });
+    const turnedRound = trace.map((s, i) => ({ ...s, forceN: i < 60 ? s.forceN : -s.forceN }));
+    expect(readDragPull(turnedRound)).toMatchObject({ ok: false, reason: 'mixed-sense' });
   });
 
   it('has a median for odd and even numbers, and none for nothing', () => {

@@ -22,19 +22,28 @@ export interface DragTarget {
  * @param strengthN strength that the fraction is taken of (N)
  * @param fraction 0.05 to 0.40
  * @param makerLimitN the reel maker's drag limit (N), or null when unknown
- * @returns target with ±, capped at the maker's limit; 'fraction-out-of-range' otherwise
+ * @param weakestN what the weakest place of the rig holds (N), or null when unknown
+ * @returns target with ±, capped at the maker's limit; 'fraction-out-of-range', or 'above-weakest' where the rig would
+ *   break first
  * @example 6 lb line at 25 % → 1.5 lb (common practice)
  */
 export function dragTarget(
   strengthN: Known,
   fraction: number,
   makerLimitN: number | null,
-): Outcome<DragTarget, 'fraction-out-of-range'> {
+  weakestN: number | null = null,
+): Outcome<DragTarget, 'fraction-out-of-range' | 'above-weakest'> {
   if (!(fraction >= FRACTION_LIMITS.min && fraction <= FRACTION_LIMITS.max)) {
     return failure('fraction-out-of-range', 'Drag is set between 5 and 40 per cent of the strength.', FRACTION_LIMITS);
   }
   const wantedN = fraction * strengthN.value;
   const over = makerLimitN !== null && wantedN > makerLimitN;
+  if (weakestN !== null && Math.min(wantedN, makerLimitN ?? Infinity) >= weakestN) {
+    return failure('above-weakest', 'That is more than the weakest place of this rig holds: it would break first.', {
+      wantedN,
+      weakestN,
+    });
+  }
   const warnings: DragTarget['warnings'][number][] = [];
   if (fraction > FRACTION_LIMITS.warnAbove) warnings.push('high-fraction');
   if (over) warnings.push('over-limit');

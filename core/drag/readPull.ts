@@ -11,15 +11,28 @@ export interface DragPull {
 /** Breakaway over moving force above which a drag counts as sticky (common practice, about 1.3). */
 export const STICKY_RATIO = 1.3;
 
+/** A share of the pull that may go the other way: noise about the tare. */
+const OTHER_WAY = 0.1;
+
 /**
  * Reads a drag pull from a trace: the first peak is the breakaway, the median of the last half is
  * the moving pull. The first jerk is not the drag.
  *
  * @param samples trace of one pull in order of time, tared
- * @returns moving and breakaway force, or 'too-short'/'no-pull'
+ * @returns moving and breakaway force; 'too-short', 'no-pull', or 'mixed-sense' where the scale pulled both ways
  */
-export function readDragPull(samples: readonly ForceSample[]): Outcome<DragPull, 'too-short' | 'no-pull'> {
+export function readDragPull(
+  samples: readonly ForceSample[],
+): Outcome<DragPull, 'too-short' | 'no-pull' | 'mixed-sense'> {
   if (samples.length < 10) return failure('too-short', 'The pull is too short to read: pull slowly for two seconds.');
+  const forces = samples.map((sample) => sample.forceN);
+  const [least, most] = [Math.min(...forces), Math.max(...forces)];
+  if (least < -OTHER_WAY * Math.max(most, 0) && most > -OTHER_WAY * least) {
+    return failure(
+      'mixed-sense',
+      'The scale shows pull and push in one trace: was it turned round, or tared under load?',
+    );
+  }
   const moving = samples.slice(Math.floor(samples.length / 2)).map((sample) => sample.forceN);
   const movingN = median(moving);
   if (!(movingN > 0)) return failure('no-pull', 'The scale shows no pull: is it hooked on, and was it tared slack?');

@@ -31,7 +31,8 @@ export async function startDragSetting(
     const basis = dragBases(record, line.value.line).find((choice) => choice.basis === input.strengthBasis);
     if (!strength || !basis?.strengthN)
       return invalid('strengthBasis', `That basis is not known yet: ${basis?.reason ?? 'no strength'}.`);
-    const target = dragTarget(basis.strengthN, input.fraction, record.reel.dragLimitN);
+    const weakestN = strength.weakest.strengthN.value;
+    const target = dragTarget(basis.strengthN, input.fraction, record.reel.dragLimitN, weakestN);
     if (!target.ok) return invalid('fraction', target.message);
     const id = await insertDragSetting(db, boatId, rigId, {
       ...input,
