@@ -32,7 +32,7 @@ export function TracePlot({ samples, label }: { samples: readonly ForceSample[];
     >
       <line x1={2} x2={WIDTH - 2} y1={y(0)} y2={y(0)} className="stroke-ink" />
       <path d={path ?? ''} fill="none" className="stroke-chalk" strokeWidth={1.8} />
-      <text x={4} y={12} className="figures fill-ink-soft text-[11px]">
+      <text x={4} y={HEIGHT - 3} className="figures fill-ink-soft text-[11px]">
         peak {format.force(peakN)}
       </text>
       <text x={WIDTH - 4} y={HEIGHT - 3} textAnchor="end" className="figures fill-ink-soft text-[11px]">

@@ -79,14 +79,14 @@ export function ScaleBench({
       <div className="grid gap-3">
         <QuantityField label="Or type the moving pull" {...moving.field} />
         {record.hasVirtualReel && (
-          <div className="grid grid-cols-[2fr_1fr_1fr_1fr_1fr] gap-2">
-            <Button className="min-h-14" disabled={busy} onClick={() => void scale.pull()}>
-              Pull (simulated)
+          <div className="grid grid-cols-4 gap-2">
+            <Button className="col-span-4 min-h-14" disabled={busy} onClick={() => void scale.pull()}>
+              Pull the virtual scale (simulated)
             </Button>
             {[-10, -2, 2, 10].map((clicks) => (
               <Button
                 key={clicks}
-                className="min-h-14"
+                className="min-h-14 min-w-0"
                 disabled={busy}
                 aria-label={`${clicks > 0 ? 'Tighten' : 'Ease'} the virtual drag by ${Math.abs(clicks)}`}
                 onClick={() => void scale.turn(clicks)}

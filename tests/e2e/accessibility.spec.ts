@@ -4,6 +4,13 @@ import { openLocker, openRig, openStation, type StationName } from './places';
 
 const STATIONS: readonly StationName[] = ['Load', 'Count', 'Strength', 'Drag'];
 
+/** What is folded away at a station, and looked through too. */
+const FOLDS: Partial<Record<StationName, readonly RegExp[]>> = {
+  Load: [/^How this reel is known/],
+  Strength: [/^A session of pulls/, /^Families of lines/, /^Joins by their schools/, /^Labels and classes/],
+  Drag: [/^A sudden surge/, /^Rehearse a fight/, /^A planer/, /^History/],
+};
+
 const FIVE_COLOURS = ['Halyard Lark', 'Five-colour rod, second from port'] as const;
 const THIRTY_SEVEN = ['Second Thought', 'Thirty-seven, starboard rigger'] as const;
 
@@ -48,7 +55,7 @@ for (const [name, options] of [
         await check(rig);
         for (const station of STATIONS) {
           await openStation(page, station);
-          if (station === 'Load') await page.getByRole('button', { name: /^How this reel is known/ }).click();
+          for (const fold of FOLDS[station] ?? []) await page.getByRole('button', { name: fold }).click();
           await check(`${rig}, ${station}`);
         }
         await page.getByRole('link', { name: /^Joins/ }).click();

@@ -1,0 +1,191 @@
+import { act, fireEvent, screen, within } from '@testing-library/react';
+import type { LeverPointRecord, PlanerLookRecord, PresetActRecord, RigRecord } from '../../core/rig/record';
+import { pulls, woundRig } from '../../tests/rigFixture';
+import { renderRig } from '../../tests/renderRig';
+import { DragStation } from './DragStation';
+
+const sent: { url: string; body: unknown }[] = [];
+
+/** Lets what was sent be answered. */
+const settled = () => act(async () => Promise.resolve());
+
+beforeEach(() => {
+  window.localStorage.clear();
+  sent.length = 0;
+  globalThis.fetch = jest.fn((url: string, init: RequestInit) => {
+    sent.push({ url, body: JSON.parse(String(init.body)) });
+    return Promise.resolve({ ok: true, status: 200, json: () => Promise.resolve({ done: true }) } as Response);
+  }) as unknown as typeof fetch;
+});
+
+function leverRig(change: Partial<RigRecord> = {}): RigRecord {
+  const rig = woundRig();
+  return {
+    ...rig,
+    reel: { ...rig.reel, dragKind: 'lever' },
+    strengthTests: [pulls('nylon', [140, 142, 139]), pulls('lead', [80, 82, 78]), pulls('top', [85, 84, 86])],
+    dragSetting: {
+      id: 'd',
+      loadId: 'load',
+      fraction: 0.25,
+      strengthBasis: 'weakest',
+      targetN: 15,
+      rodAngleRad: Math.PI / 3,
+      basis: {},
+      startedAt: '',
+      acceptedAt: null,
+      pulls: [],
+    },
+    ...change,
+  };
+}
+
+const at = (position: number, forceN: number, presetTurns = 0): LeverPointRecord => ({
+  id: `${position} ${presetTurns}`,
+  position,
+  forceN,
+  presetTurns,
+  instrument: 'read by eye',
+  at: '',
+});
+const SWEEP = [at(0, 0), at(0.5, 15), at(1, 24)];
+const acted = (...acts: readonly PresetActRecord['act'][]): readonly PresetActRecord[] =>
+  acts.map((act, index) => ({ id: String(index), act, at: '' }));
+const look = (holdsN: number, creep: PlanerLookRecord['creep'], isSet = true): PlanerLookRecord => ({
+  id: `${holdsN} ${creep}`,
+  planer: 'number 1',
+  speedMS: 3.09,
+  holdsN,
+  leverPosition: null,
+  water: 'ordinary',
+  creep,
+  isSet,
+  instrument: 'read by eye',
+  at: '',
+});
+const lever = () => within(screen.getByRole('region', { name: 'The lever over its sweep' }));
+
+describe('the drag left alone', () => {
+  it('says what it becomes at the tip and at the fish, and how far to ease it', () => {
+    renderRig(leverRig(), <DragStation />);
+    expect(screen.getByText(/the same torque acts on a smaller spool/)).toHaveTextContent(/At the fish it is/);
+    const table = within(screen.getByRole('region', { name: 'Back off as line leaves' }));
+    expect(table.getAllByRole('row').length).toBeGreaterThan(3);
+    expect(table.getByRole('row', { name: /^0\.00 m 1\.53 ± .* kg 100 %$/ })).toBeInTheDocument();
+    const before = screen.getByText(/At the fish it is/).textContent;
+    fireEvent.change(screen.getByLabelText('The fish runs at, kn'), { target: { value: '20' } });
+    expect(screen.getByText(/At the fish it is/).textContent).not.toBe(before);
+    fireEvent.change(screen.getByLabelText('The fish runs at, kn'), { target: { value: 'fast' } });
+    expect(screen.getByText('Between 0 and 40 kn.')).toBeInTheDocument();
+  });
+
+  it('takes a surge up with rod and line, and holds nylon against braid', () => {
+    renderRig(leverRig(), <DragStation />);
+    fireEvent.click(screen.getByRole('button', { name: /^A sudden surge/ }));
+    const surge = within(screen.getByRole('region', { name: 'A sudden surge' }));
+    expect(surge.getByText(/if all of it were nylon/)).toBeInTheDocument();
+    fireEvent.change(surge.getByLabelText('Line out'), { target: { value: '4000' } });
+    expect(surge.getByText(/There are only .* of line/)).toBeInTheDocument();
+  });
+});
+
+describe('a lever drag', () => {
+  it('asks for three places first', () => {
+    renderRig(leverRig(), <DragStation />);
+    expect(lever().getByText(/A curve needs 3 places of the lever/)).toHaveTextContent(/about half of its sweep/);
+  });
+
+  it('says where free, strike and full are, and what limits full', () => {
+    renderRig(leverRig({ leverPoints: SWEEP }), <DragStation />);
+    expect(lever().getByText(/which is free/)).toBeInTheDocument();
+    expect(lever().getByText(/1\.53 kg at 50 % of the sweep/)).toBeInTheDocument();
+    expect(lever().getByText(/under the weakest place and the maker's limit/)).toBeInTheDocument();
+  });
+
+  it('warns of a full that the rig does not hold, and of a free that is not free', () => {
+    const { unmount } = renderRig(leverRig({ leverPoints: [at(0, 0), at(0.5, 40), at(1, 120)] }), <DragStation />);
+    expect(lever().getByText(/Never push past/)).toBeInTheDocument();
+    unmount();
+    renderRig(leverRig({ leverPoints: [at(0, 20), at(0.5, 40), at(1, 60)] }), <DragStation />);
+    expect(lever().getByRole('status')).toHaveTextContent(/free must be free/);
+  });
+
+  it('learns what a turn of the preset does', () => {
+    const leverPoints = [...SWEEP, at(0.5, 20, 1)];
+    renderRig(leverRig({ leverPoints }), <DragStation />);
+    expect(lever().getByText(/0\.51 kg at 50 % of the sweep, learned from your pulls/)).toBeInTheDocument();
+  });
+
+  it('never lets the preset be turned in gear, and undoes one that was', async () => {
+    const inGear = acted({ act: 'into-gear' }, { act: 'was-turned-in-gear', turns: 1 });
+    const { unmount } = renderRig(leverRig({ presetActs: inGear }), <DragStation />);
+    expect(lever().queryByRole('button', { name: 'Turned tighter' })).toBeNull();
+    expect(lever().getByRole('alert')).toHaveTextContent('turn the preset 1 turn looser');
+    unmount();
+    renderRig(leverRig({ presetActs: [...inGear, ...acted({ act: 'to-free' })] }), <DragStation />);
+    fireEvent.click(lever().getByRole('button', { name: 'It is turned back' }));
+    await settled();
+    expect(sent).toEqual([{ url: '/api/boats/boat/rigs/rig/preset-acts', body: { act: 'turn', turns: -1 } }]);
+  });
+});
+
+describe('a planer', () => {
+  const open = () => {
+    fireEvent.click(screen.getByRole('button', { name: /^A planer/ }));
+    return within(screen.getByRole('region', { name: 'A planer' }));
+  };
+
+  it('knows nothing of one that was never set', () => {
+    renderRig(leverRig({ planerLooks: [look(40, 'none', false)] }), <DragStation />);
+    const planer = open();
+    expect(planer.getByText(/No observation of a planer that was set yet/)).toBeInTheDocument();
+    expect(planer.getByRole('cell', { name: 'no, not set' })).toBeInTheDocument();
+  });
+
+  it('brackets its pull, and says that this rig is too weak for it', () => {
+    const planerLooks = [look(100, 'much'), look(140, 'some'), look(190, 'none')];
+    renderRig(leverRig({ planerLooks, leverPoints: SWEEP }), <DragStation />);
+    const planer = open();
+    expect(planer.getByText(/is what it pulls at 6\.0 kn \(90 %\)/)).toHaveTextContent(/by 3 looks/);
+    expect(planer.getByText(/more than the weakest place of this rig holds/)).toBeInTheDocument();
+    expect(planer.getByText(/The preset is too loose/)).toBeInTheDocument();
+    expect(planer.getByText(/Slow down\./)).toBeInTheDocument();
+    expect(planer.getByText(/braid for planers/)).toBeInTheDocument();
+  });
+
+  it('notes a look as it was, and says when it will not count', async () => {
+    renderRig(leverRig(), <DragStation />);
+    const planer = open();
+    fireEvent.change(planer.getByLabelText('The drag holds'), { target: { value: '9 kg' } });
+    fireEvent.change(planer.getByLabelText('Line creeps out'), { target: { value: 'much' } });
+    expect(planer.getByRole('button', { name: /will not count/ })).toBeEnabled();
+    fireEvent.click(planer.getByRole('checkbox'));
+    fireEvent.click(planer.getByRole('button', { name: 'Note this look' }));
+    await settled();
+    expect(sent[0]?.body).toMatchObject({ planer: 'number 1', water: 'ordinary', creep: 'much', isSet: true });
+  });
+
+  it('can be tried dry: a drag that holds less lets more creep out', () => {
+    renderRig(leverRig(), <DragStation />);
+    const simulator = within(open().getByRole('region', { name: 'Simulator of a planer in tow' }));
+    const holds = simulator.getByLabelText(/^The drag holds/);
+    fireEvent.change(holds, { target: { value: '500' } });
+    expect(simulator.getByText(/^It holds\./)).toBeInTheDocument();
+    fireEvent.change(holds, { target: { value: '40' } });
+    expect(simulator.getByText(/of line crept out: much/)).toBeInTheDocument();
+  });
+});
+
+describe('the history of a drag', () => {
+  it('lists what was set and what was done with the preset', () => {
+    const dragHistory = [
+      { id: 'h', targetN: 15, medianN: 15.2, fraction: 0.25, acceptedAt: '2026-03-01T10:00:00.000Z' },
+    ];
+    const log = [{ id: 'l', kind: 'drag', text: 'Lever into gear.', person: null, at: '2026-03-01T11:00:00.000Z' }];
+    renderRig(leverRig({ dragHistory, log }), <DragStation />);
+    fireEvent.click(screen.getByRole('button', { name: /^History/ }));
+    const history = within(screen.getByRole('region', { name: 'History' }));
+    expect(history.getByRole('row', { name: /1\.55 kg 1\.53 kg 25 %/ })).toBeInTheDocument();
+    expect(history.getByText('Lever into gear.')).toBeInTheDocument();
+  });
+});

@@ -1,0 +1,131 @@
+import { leverOfRig, presetOf } from '../../core/rig/leverOfRig';
+import { stationStates } from '../../core/rig/stationStates';
+import { withdraw } from '../../usecases/corrections/withdraw';
+import { planerLookInput } from '../../usecases/drag/dragInput';
+import { recordLeverPoint, recordPlanerLook, workPreset } from '../../usecases/drag/leverAndPlaner';
+import { acceptSetting, recordDragPull, startDragSetting } from '../../usecases/drag/setDrag';
+import { changeReel } from '../../usecases/gear/gear';
+import { finishInput, windingInput } from '../../usecases/load/loadInput';
+import { beginWinding, finishWinding, noteWinding } from '../../usecases/load/winding';
+import { readRigRecord } from '../../usecases/rigs/rigRecord';
+import { closeDatabase, freshDatabase } from './database';
+import { bench, must, REEL, type Bench } from './gear';
+
+let b: Bench;
+let loadId: string;
+
+beforeAll(async () => {
+  await freshDatabase();
+  b = await bench('Second Thought');
+  must(await changeReel(b.boatId, b.reelId, 1, { ...REEL, dragKind: 'lever', dragLimitN: 400 }));
+  loadId = must(
+    await beginWinding(b.boatId, b.rigId, { version: (await record()).version, levelBelowRimM: 0.002 }),
+  ).loadId;
+  for (const segment of (await record()).load?.segments ?? []) {
+    const input = windingInput.parse({ segmentId: segment.segmentId, reading: segment.stopReading });
+    must(await noteWinding(b.boatId, b.rigId, loadId, input));
+  }
+  must(await finishWinding(b.boatId, b.rigId, loadId, finishInput.parse({ version: 1, levelBelowRimM: 0.002 })));
+});
+afterAll(closeDatabase);
+
+async function record() {
+  const found = await readRigRecord(b.boatId, b.rigId);
+  if (!found) throw new Error('the rig is gone');
+  return found;
+}
+
+const pullAt = (position: number, forceN: number) =>
+  recordLeverPoint(b.boatId, b.rigId, { loadId, position, forceN, instrument: 'by hand' });
+
+describe('a drag set with a scale', () => {
+  it('refuses a target above the weakest place, keeps a history, and is due again before a trip', async () => {
+    const target = { loadId, strengthBasis: 'label' as const, rodAngleRad: 1 };
+    const { id } = must(await startDragSetting(b.boatId, b.rigId, { ...target, fraction: 0.25 }));
+    const wanted = (await record()).dragSetting?.targetN ?? 0;
+    const pull = { kind: 'bent rod' as const, breakawayN: wanted * 1.1, settingStep: 0, instrument: 'by hand' };
+    for (const movingN of [wanted, wanted * 1.01, wanted * 0.99]) {
+      must(await recordDragPull(b.boatId, b.rigId, id, { ...pull, movingN }));
+    }
+    must(await acceptSetting(b.boatId, b.rigId, id));
+    const now = await record();
+    expect(now.dragHistory).toMatchObject([{ id, targetN: wanted, fraction: 0.25 }]);
+    expect(now.dragHistory[0]?.medianN).toBeCloseTo(wanted, 6);
+    expect(stationStates(now).drag.state).toBe('done');
+    const later = { ...now, readAt: new Date(Date.parse(now.readAt) + 30 * 86_400_000).toISOString() };
+    expect(stationStates(later).drag).toMatchObject({
+      state: 'due',
+      why: expect.stringMatching(/30 days ago/) as string,
+    });
+  });
+});
+
+describe('a lever drag', () => {
+  it('has a curve from pulls at its places, which a pull taken back leaves again', async () => {
+    for (const [position, forceN] of [
+      [0, 0.5],
+      [0.5, 30],
+      [1, 45],
+    ] as const)
+      must(await pullAt(position, forceN));
+    expect(leverOfRig(await record()).curve).toMatchObject({ ok: true });
+    const last = (await record()).leverPoints.at(-1);
+    must(await withdraw(b.boatId, { kind: 'leverPoint', id: last?.id ?? '', rigId: b.rigId, reason: 'slipped' }));
+    expect(leverOfRig(await record()).curve).toMatchObject({ ok: false, reason: 'too-few' });
+    must(await pullAt(1, 45));
+  });
+
+  it('keeps its preset by a machine that refuses a turn in gear, and makes the setting stale', async () => {
+    must(await workPreset(b.boatId, b.rigId, { act: 'into-gear' }));
+    expect(await workPreset(b.boatId, b.rigId, { act: 'turn', turns: 1 })).toMatchObject({
+      status: 409,
+      message: expect.stringMatching(/Never turn the preset in gear/) as string,
+    });
+    must(await workPreset(b.boatId, b.rigId, { act: 'was-turned-in-gear', turns: 1 }));
+    expect(await pullAt(0.5, 36)).toMatchObject({
+      status: 409,
+      message: expect.stringMatching(/1 turn looser/) as string,
+    });
+    expect(stationStates(await record()).drag).toMatchObject({
+      state: 'stale',
+      why: expect.stringMatching(/preset/) as string,
+    });
+    must(await workPreset(b.boatId, b.rigId, { act: 'to-free' }));
+    must(await workPreset(b.boatId, b.rigId, { act: 'turn', turns: -1 }));
+    const now = await record();
+    expect(presetOf(now.presetActs)).toEqual({ lever: 'free', turns: 0, wrongTurns: 0 });
+    expect(stationStates(now).drag.state).toBe('done');
+    expect(now.log.filter((entry) => /in gear/.test(entry.text))).toHaveLength(1);
+  });
+
+  it('learns newtons for a turn of the preset', async () => {
+    must(await workPreset(b.boatId, b.rigId, { act: 'turn', turns: 0.5 }));
+    must(await pullAt(0.5, 34));
+    expect(leverOfRig(await record()).gain).toMatchObject({ position: 0.5, newtonsPerTurn: 8 });
+  });
+});
+
+describe('looks at a planer', () => {
+  it('are kept as they were, those of one that was not set too', async () => {
+    const look = { planer: 'number 2', speedMS: 3, holdsN: 90, leverPosition: 0.5, instrument: 'by eye' };
+    must(
+      await recordPlanerLook(
+        b.boatId,
+        b.rigId,
+        planerLookInput.parse({ ...look, water: 'hard', creep: 'some', isSet: true }),
+      ),
+    );
+    must(
+      await recordPlanerLook(
+        b.boatId,
+        b.rigId,
+        planerLookInput.parse({ ...look, water: 'ordinary', creep: 'none', isSet: false }),
+      ),
+    );
+    expect((await record()).planerLooks).toMatchObject([
+      { planer: 'number 2', water: 'hard', creep: 'some', isSet: true, holdsN: 90 },
+      { creep: 'none', isSet: false },
+    ]);
+    expect(planerLookInput.safeParse({ ...look, water: 'hard', creep: 'a lot', isSet: true }).success).toBe(false);
+  });
+});
