@@ -23,9 +23,10 @@ export function writeGaugeHead(name: string): string {
   return `# ${name}\ntime s;force N;stretch mm\n`;
 }
 
-/** One sample as a line of the stream: seconds, newtons, millimetres. */
-export function writeGaugeLine({ timeS, forceN, stretchM }: GaugeSample & { readonly stretchM: number }): string {
-  return `${timeS.toFixed(3)};${forceN.toFixed(3)};${(1000 * stretchM).toFixed(3)}\n`;
+/** One sample as a line of the stream: seconds, newtons and, where it is measured, millimetres. */
+export function writeGaugeLine({ timeS, forceN, stretchM }: GaugeSample): string {
+  const stretch = stretchM === null ? '' : `;${(1000 * stretchM).toFixed(3)}`;
+  return `${timeS.toFixed(3)};${forceN.toFixed(3)}${stretch}\n`;
 }
 
 /**

@@ -59,7 +59,9 @@ export interface CardRow {
 }
 
 const TOP = 23;
-const BOTTOM = 139;
+/** The last line of the foot, and how far apart its lines are (mm). */
+const FOOT_END = 145.2;
+const FOOT_STEP = 3.2;
 
 /** Rows of a card under their heads, as large as the sheet allows. */
 export function CardRows({
@@ -82,7 +84,8 @@ export function CardRows({
   /** Lines under the table. */
   foot: readonly string[];
 }) {
-  const step = Math.min(7, (BOTTOM - TOP - 4) / Math.max(rows.length, 1));
+  const footTop = FOOT_END - FOOT_STEP * (foot.length - 1);
+  const step = Math.min(7, (footTop - TOP - 7) / Math.max(rows.length, 1));
   const size = Math.min(4.2, step * 0.72);
   return (
     <>
@@ -113,7 +116,7 @@ export function CardRows({
         );
       })}
       {foot.map((words, index) => (
-        <text key={words} x={5} y={142 + 3.2 * index} fontSize={2.5} fill="#43555d">
+        <text key={words} x={5} y={footTop + FOOT_STEP * index} fontSize={2.5} fill="#43555d">
           {words}
         </text>
       ))}

@@ -36,7 +36,8 @@ export function RodCard() {
     ],
   }));
   const day = record.readAt.slice(0, 10);
-  const backOff = backOffWords(view, format, units.length);
+  // A drag that is stale or due has no place on a card.
+  const backOff = states.drag.state === 'done' ? backOffWords(view, format, units.length) : null;
   return (
     <div className="flex flex-col gap-4">
       <CardActions sheet={sheet} name={record.name} heads={heads} rows={rows.map((row) => row.cells)} />

@@ -3,7 +3,10 @@
 import { ticks } from 'd3-array';
 import { useMemo } from 'react';
 import { backOffTable, dragEnvelope, type DragEnvelope } from '@/core/drag/dragEnvelope';
+import type { LeverCurve } from '@/core/drag/leverCurve';
 import { USUAL_RUN } from '@/core/drag/waterPull';
+import { leverOfRig } from '@/core/rig/leverOfRig';
+import type { RigRecord } from '@/core/rig/record';
 import type { RigView } from '@/core/rig/rigView';
 import { fromSi, toSi } from '@/core/units/units';
 import { TextField } from '@/components/fields/TextField';
@@ -15,6 +18,9 @@ import { useSpeed } from './useSpeed';
 
 /** The usual ± of three pulls with a scale, as a share (from memory). */
 const SET_SHARE = 0.05;
+
+/** A hundred metres of 0.4 mm line drawn broadside through the sea at 1 m/s (N), with a cylinder's drag of 1.2. */
+const BELLY_N = 25;
 
 /** What a drag becomes as line leaves: at the tip, at the fish, against what each place holds. */
 export function EnvelopeLens({ view, forceN, isSet }: { view: RigView; forceN: number; isSet: boolean }) {
@@ -51,8 +57,9 @@ export function EnvelopeLens({ view, forceN, isSet }: { view: RigView; forceN: n
           </p>
           <Passes envelope={envelope} />
           <p className="mt-1">
-            Not counted: a belly that the line makes to the side (four times the water&apos;s pull and more), and a hot
-            or wet drag, which differs by 10 to 20 %.
+            Not counted: a belly that the line makes to the side, which loads far more (about {format.force(BELLY_N)}{' '}
+            for {format.length(100)} of thin line drawn broadside at 2 kn), and a hot or wet drag, which differs by 10
+            to 20 %.
           </p>
           <div className="mt-2 w-56">
             <TextField
@@ -63,7 +70,7 @@ export function EnvelopeLens({ view, forceN, isSet }: { view: RigView; forceN: n
           </div>
         </div>
         <Card title="Back off as line leaves">
-          <BackOffRows envelope={envelope} totalM={line.totalLengthM} />
+          <BackOffRows envelope={envelope} totalM={line.totalLengthM} forceN={forceN} lever={leverOf(record)} />
         </Card>
       </div>
     </div>
@@ -134,7 +141,23 @@ function Passes({ envelope }: { envelope: DragEnvelope }) {
   );
 }
 
-function BackOffRows({ envelope, totalM }: { envelope: DragEnvelope; totalM: number }) {
+/** The lever's curve where there is one. */
+function leverOf(record: RigRecord): LeverCurve | null {
+  const { curve } = leverOfRig(record);
+  return record.reel.dragKind === 'lever' && curve.ok ? curve.value : null;
+}
+
+function BackOffRows({
+  envelope,
+  totalM,
+  forceN,
+  lever,
+}: {
+  envelope: DragEnvelope;
+  totalM: number;
+  forceN: number;
+  lever: LeverCurve | null;
+}) {
   const { units, format } = useUnits();
   const end = fromSi('length', totalM, units.length);
   const rounds = ticks(0, end, 6).map((value) => toSi('length', value, units.length));
@@ -144,7 +167,8 @@ function BackOffRows({ envelope, totalM }: { envelope: DragEnvelope; totalM: num
         <tr className="border-b border-ink text-left">
           <th className="py-1 pr-3">line out</th>
           <th className="py-1 pr-3">left alone</th>
-          <th className="py-1">ease the drag to</th>
+          <th className="py-1 pr-3">ease the drag to</th>
+          {lever && <th className="py-1">lever at</th>}
         </tr>
       </thead>
       <tbody>
@@ -152,10 +176,14 @@ function BackOffRows({ envelope, totalM }: { envelope: DragEnvelope; totalM: num
           <tr key={row.lengthOutM} className="border-b border-edge">
             <td className="figures py-1 pr-3">{format.length(row.lengthOutM)}</td>
             <td className="figures py-1 pr-3">{format.force(row.leftAloneN, row.plusMinusN)}</td>
-            <td className="figures py-1">{format.percent(row.easeTo)}</td>
+            <td className="figures py-1 pr-3">{format.percent(row.easeTo)}</td>
+            {lever && <td className="figures py-1">{leverWords(lever.positionFor(forceN * row.easeTo))}</td>}
           </tr>
         ))}
       </tbody>
     </table>
   );
 }
+
+const leverWords = (position: number | null): string =>
+  position === null ? 'out of its sweep' : `${Math.round(100 * position)} %`;

@@ -13,6 +13,9 @@ import { useUnits } from '@/components/units/UnitsProvider';
 import { FightDrawing } from './FightDrawing';
 import { useFight } from './useFight';
 
+/** Standard gravity (m/s²). */
+const STANDARD_GRAVITY = 9.80665;
+
 /** Fish to rehearse with, by how they pull against this drag: made up, and said to be. */
 const FISH = [
   { value: 'steady', text: 'steady: pulls a little over the drag', pulls: 1.3, knots: 5, massPerN: 0.12 },
@@ -82,7 +85,8 @@ export function FightRehearsal({
             </Button>
           )}
           <p className="min-h-11 content-center text-sm text-ink-soft">
-            {format.force(fish.pullN)}, {fish.massKg.toFixed(0)} kg, {chosen.knots} kn: made up for this drag.
+            It pulls {format.force(fish.pullN)}, weighs {format.force(STANDARD_GRAVITY * fish.massKg)} and swims{' '}
+            {chosen.knots} kn: made up for this drag.
           </p>
         </div>
         {state && (

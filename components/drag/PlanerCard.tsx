@@ -270,6 +270,9 @@ function Advice({ view, bracket, speedMS }: { view: RigView; bracket: PlanerBrac
         {PRESET_WORDS[advice.preset]}
         {advice.presetTurns !== null &&
           ` About ${Math.abs(advice.presetTurns).toFixed(1)} turns ${advice.presetTurns > 0 ? 'tighter' : 'looser'}, in free spool.`}
+        {advice.presetTurns === null &&
+          (advice.preset === 'tighter' || advice.preset === 'looser') &&
+          ' Pull the lever at a second preset, and it is said here by how many turns.'}
       </p>
       <p className="text-sm">
         Above about {format.force(advice.unheardAboveN)} a strike may go unheard (a guess): ease it once it has turned

@@ -60,13 +60,21 @@ export function ScaleBench({
         {KIND_WORDS[scale.kind]} Rod secured or held by somebody; gloves; never a wrap round a hand.
       </p>
       <div className="grow content-center py-3">
-        <p className="text-lg text-ink-soft">{moving.value === null ? 'the last pulls' : 'this pull'}</p>
+        <p className="text-lg text-ink-soft">
+          {scale.liveN !== null ? 'pulling' : moving.value === null ? 'the last pulls' : 'this pull'}
+        </p>
         <p
           className="figures text-6xl leading-none font-bold text-chalk sm:text-[9rem]"
           aria-live="polite"
           data-testid="scale-reading"
         >
-          {moving.value !== null ? format.force(moving.value) : judgement ? format.force(judgement.medianN) : '···'}
+          {scale.liveN !== null
+            ? format.force(scale.liveN)
+            : moving.value !== null
+              ? format.force(moving.value)
+              : judgement
+                ? format.force(judgement.medianN)
+                : '···'}
         </p>
         <p className="mt-2 text-xl">of {format.force(setting.targetN)} at the tip</p>
         {scale.unread && (

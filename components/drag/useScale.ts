@@ -6,6 +6,7 @@ import { judgeScaleSession, type ScaleSession } from '@/core/drag/scaleSession';
 import type { ForceSample } from '@/core/force/forceSample';
 import type { DragPullRecord, DragSettingRecord } from '@/core/rig/record';
 import { sessionPulls } from '@/core/rig/sessionPulls';
+import { readForceStream } from '@/components/bench/forceStream';
 import { useVirtualReel } from '@/components/bench/useVirtualReel';
 import { useQuantity } from '@/components/fields/QuantityField';
 import { useSend } from '@/components/http/useSend';
@@ -22,6 +23,7 @@ export function useScale(setting: DragSettingRecord) {
   const bench = useVirtualReel();
   const [samples, setSamples] = useState<readonly ForceSample[]>([]);
   const [turned, setTurned] = useState(false);
+  const [liveN, setLiveN] = useState<number | null>(null);
   const [unread, setUnread] = useState<string | null>(null);
   const [instrument, setInstrument] = useState('read by eye');
   const warmUps = setting.pulls.filter((pull) => pull.kind === 'warm-up').length;
@@ -42,7 +44,7 @@ export function useScale(setting: DragSettingRecord) {
     breakaway,
     warmUps,
     fieldError,
-    busy: state.kind === 'sending' || bench.busy,
+    busy: state.kind === 'sending' || bench.busy || liveN !== null,
     judgement: judgeScaleSession(sessionPulls(setting), setting.targetN),
     async recordPull(): Promise<void> {
       const settingStep = turned ? lastStep + 1 : lastStep;
@@ -57,17 +59,27 @@ export function useScale(setting: DragSettingRecord) {
       setPicked(null);
       setInstrument('read by eye');
     },
-    /** Pulls the virtual scale; its reading stands in the fields. */
+    /** Force now while a pull streams (N); null between pulls. */
+    liveN,
+    /** Pulls the virtual scale, live; its reading stands in the fields. */
     async pull(): Promise<void> {
-      const shown = await bench.work({ act: 'pull-drag', rodAngleRad: kind === 'straight' ? 0 : setting.rodAngleRad });
-      if (!shown) return;
-      setSamples(shown.samples);
-      const read = readDragPull(shown.samples);
-      setUnread(read.ok ? null : read.message);
-      if (!read.ok) return;
+      const input = { act: 'pull-drag', rodAngleRad: kind === 'straight' ? 0 : setting.rodAngleRad };
+      setLiveN(0);
+      const stream = await readForceStream(
+        `/api/boats/${record.boat.id}/rigs/${record.id}/virtual-reel/stream`,
+        input,
+        (samplesSoFar) => {
+          setSamples([...samplesSoFar]);
+          setLiveN(samplesSoFar.at(-1)?.forceN ?? 0);
+        },
+      );
+      setLiveN(null);
+      const read = stream && readDragPull(stream.samples);
+      setUnread(read === null ? 'The scale did not answer. Try again.' : read.ok ? null : read.message);
+      if (!read?.ok) return;
       moving.set({ text: read.value.movingN.toFixed(2), unit: 'N' });
       breakaway.set({ text: read.value.breakawayN.toFixed(2), unit: 'N' });
-      setInstrument(shown.instrument);
+      setInstrument('virtual scale');
     },
     async turn(clicks: number): Promise<void> {
       if (await bench.work({ act: 'turn-drag', clicks })) setTurned(true);

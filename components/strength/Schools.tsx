@@ -43,7 +43,7 @@ export function Schools() {
             </thead>
             <tbody>
               {schools.map((school) => (
-                <tr key={nameOf(school)} className="border-b border-edge">
+                <tr key={`${school.kind} ${school.school ?? ''}`} className="border-b border-edge">
                   <td className="py-1 pr-3">{nameOf(school)}</td>
                   <td className="figures py-1 pr-3">{school.n}</td>
                   <td className="figures py-1 pr-3 whitespace-nowrap">
@@ -58,7 +58,9 @@ export function Schools() {
           </table>
           <ul className="mt-2 flex flex-col gap-1 text-sm">
             {pairs.map((pair) => (
-              <li key={`${nameOf(pair.first)} ${nameOf(pair.second)}`}>{pairWords(pair)}</li>
+              <li key={`${pair.first.kind} ${pair.first.school ?? ''} ${pair.second.school ?? ''}`}>
+                {pairWords(pair)}
+              </li>
             ))}
           </ul>
         </>

@@ -51,6 +51,7 @@ function Plan({ ids, onPlanned }: { ids: readonly string[]; onPlanned: () => voi
   const { sendNow, state, fieldError } = useSend();
   const [chosen, setChosen] = useState<readonly string[]>(ids);
   const [expected, setExpected] = useState<Readonly<Record<string, number | null>>>({});
+  const [spools, setSpools] = useState<Readonly<Record<string, string>>>({});
   const [name, setName] = useState(`Pulls of ${formatDate(new Date(record.readAt), 'd MMMM')}`);
   const [pullsEach, setPullsEach] = useState(USUAL_PULLS);
   const [condition, setCondition] = useState<StrengthTestRecord['condition']>('soaked');
@@ -65,7 +66,11 @@ function Plan({ ids, onPlanned }: { ids: readonly string[]; onPlanned: () => voi
       condition,
       gaugeLengthM: gauge.value,
       pullsEach: Number(pullsEach),
-      lines: lines.map((line) => ({ productId: line.id, sampleLabel: '', expectedN: valueFor(line) })),
+      lines: lines.map((line) => ({
+        productId: line.id,
+        sampleLabel: spools[line.id] ?? '',
+        expectedN: valueFor(line),
+      })),
     };
     const path = `/api/boats/${record.boat.id}/strength-sessions`;
     const result = await sendNow('POST', path, body, 'Written down. Now pull.');
@@ -105,6 +110,8 @@ function Plan({ ids, onPlanned }: { ids: readonly string[]; onPlanned: () => voi
               setChosen(isIn ? [...chosen, product.id] : chosen.filter((each) => each !== product.id))
             }
             onExpect={(valueN) => setExpected({ ...expected, [product.id]: valueN })}
+            spool={spools[product.id] ?? ''}
+            onSpool={(spool) => setSpools({ ...spools, [product.id]: spool })}
           />
         ))}
       </fieldset>
@@ -120,11 +127,15 @@ function PlannedLine({
   isChosen,
   onChoose,
   onExpect,
+  spool,
+  onSpool,
 }: {
   product: LineProductRecord;
   isChosen: boolean;
   onChoose: (isIn: boolean) => void;
   onExpect: (valueN: number | null) => void;
+  spool: string;
+  onSpool: (spool: string) => void;
 }) {
   const { record } = useRig();
   const { format } = useUnits();
@@ -142,20 +153,28 @@ function PlannedLine({
         <span>{product.name}</span>
       </label>
       {isChosen && (
-        <QuantityField
-          label={`Expected of ${product.name}`}
-          {...field.field}
-          onTyped={(typed) => {
-            field.field.onTyped(typed);
-            const read = readTyped(typed, null, 'force', LIMITS.forceN);
-            onExpect(read.ok ? read.value : null);
-          }}
-          hint={
-            likely
-              ? `${format.force(likely.valueN.value, PLUS_MINUS_SDS * likely.valueN.sd)} by ${likely.why}`
-              : 'no label and no pulls: your own guess'
-          }
-        />
+        <div className="grid gap-2 sm:grid-cols-2">
+          <QuantityField
+            label={`Expected of ${product.name}`}
+            {...field.field}
+            onTyped={(typed) => {
+              field.field.onTyped(typed);
+              const read = readTyped(typed, null, 'force', LIMITS.forceN);
+              onExpect(read.ok ? read.value : null);
+            }}
+            hint={
+              likely
+                ? `${format.force(likely.valueN.value, PLUS_MINUS_SDS * likely.valueN.sd)} by ${likely.why}`
+                : 'no label and no pulls: your own guess'
+            }
+          />
+          <TextField
+            label={`Spool of ${product.name}`}
+            value={spool}
+            onChange={onSpool}
+            hint="which one, which end of it; may stay empty"
+          />
+        </div>
       )}
     </div>
   );

@@ -3,7 +3,8 @@
 import { useState } from 'react';
 import type { ForceTrace } from '@/core/force/forceTrace';
 import { analyseTrace, type TraceReading } from '@/core/strength/analyseTrace';
-import { readBreakPlace, readGaugeLine, type BreakPlace, type GaugeSample } from '@/instruments/gaugeLine';
+import type { BreakPlace, GaugeSample } from '@/instruments/gaugeLine';
+import { readForceStream, type ForceStream } from '@/components/bench/forceStream';
 
 /** What a gauge shows while it streams, and what its pull came to. */
 export interface GaugeState {
@@ -45,47 +46,22 @@ export function useGauge() {
      */
     async pull(path: string, body: unknown, gaugeLengthM: number): Promise<GaugeState> {
       setState({ ...IDLE, running: true });
-      let done: GaugeState = { ...IDLE, problem: 'The gauge did not answer. Nothing was stored; try again.' };
-      try {
-        const response = await fetch(path, {
-          method: 'POST',
-          headers: { 'content-type': 'application/json' },
-          body: JSON.stringify(body),
-        });
-        if (response.ok && response.body) done = await readStream(response.body, gaugeLengthM, setState);
-      } catch {
-        // The sentence above says it.
-      }
+      const stream = await readForceStream(path, body, (samples) => setState(liveState(samples)));
+      const done = stream
+        ? read(stream, gaugeLengthM)
+        : { ...IDLE, problem: 'The gauge did not answer. Nothing was stored; try again.' };
       setState(done);
       return done;
     },
   };
 }
 
-async function readStream(
-  body: ReadableStream<Uint8Array>,
-  gaugeLengthM: number,
-  show: (state: GaugeState) => void,
-): Promise<GaugeState> {
-  const samples: GaugeSample[] = [];
-  let [rest, brokeAt]: [string, BreakPlace | null] = ['', null];
-  const reader = body.pipeThrough(new TextDecoderStream() as ReadableWritablePair<string, Uint8Array>).getReader();
-  for (;;) {
-    const { value, done } = await reader.read();
-    if (done) break;
-    const lines = (rest + value).split('\n');
-    rest = lines.pop() ?? '';
-    for (const line of lines) {
-      brokeAt ??= readBreakPlace(line);
-      const sample = readGaugeLine(line);
-      if (sample) samples.push(sample);
-    }
-    show(liveState(samples));
-  }
+/** What a pull came to when its stream has ended. */
+function read({ samples, brokeAt }: ForceStream, gaugeLengthM: number): GaugeState {
   const outcome = analyseTrace(traceOf(samples), gaugeLengthM);
-  const shown = liveState(samples);
-  if (!outcome.ok) return { ...shown, running: false, problem: outcome.message };
-  return { ...shown, running: false, reading: outcome.value, peakN: outcome.value.peakN, brokeAt, problem: null };
+  const shown = { ...liveState(samples), running: false };
+  if (!outcome.ok) return { ...shown, problem: outcome.message };
+  return { ...shown, reading: outcome.value, peakN: outcome.value.peakN, brokeAt };
 }
 
 function liveState(samples: readonly GaugeSample[]): GaugeState {

@@ -45,6 +45,7 @@ const complete = (): RigRecord =>
   dragSet(
     calibrated({
       ...woundRig(),
+      readAt: '2026-03-05T10:00:00.000Z',
       strengthTests: [pulls('nylon', [140, 142, 139]), pulls('lead', [80, 82, 78]), pulls('top', [85, 84, 86])],
     }),
   );
@@ -71,6 +72,16 @@ describe('stationStates', () => {
       'done',
       'done',
     ]);
+  });
+
+  it('wants a drag pulled again before a trip once it was set a fortnight ago', () => {
+    const rig = complete();
+    const state = (readAt: string) => stationStates({ ...rig, readAt }).drag;
+    expect(state('2026-03-16T10:00:00.000Z').state).toBe('done');
+    expect(state('2026-03-30T10:00:00.000Z')).toMatchObject({
+      state: 'due',
+      why: expect.stringMatching(/^set \d+ days ago/) as string,
+    });
   });
 
   it('needs no count without a counter', () => {

@@ -2,6 +2,14 @@ import { z } from 'zod';
 import { TOWING_WATERS } from '../../core/drag/planerBracket';
 import { idSchema, LIMITS, within } from '../limits';
 
+/** A pull with the scale through the bent rod. */
+export const dragPullBenchInput = z.strictObject({
+  act: z.literal('pull-drag'),
+  rodAngleRad: within({ min: 0, max: Math.PI }, 'The bend of the rod'),
+  /** Where a lever stands; left out: at strike, where it was set. */
+  leverPosition: within({ min: 0, max: 1 }, "The lever's place").optional(),
+});
+
 /** What the hands on the virtual bench can do. */
 export const benchInput = z.discriminatedUnion('act', [
   z.strictObject({ act: z.literal('wind'), segmentId: idSchema }),
@@ -9,12 +17,7 @@ export const benchInput = z.discriminatedUnion('act', [
   z.strictObject({ act: z.literal('wind-to-colour'), segmentId: idSchema, coloursOn: z.int().min(1).max(20) }),
   z.strictObject({ act: z.literal('measure-level') }),
   z.strictObject({ act: z.literal('walk'), lengthM: within(LIMITS.walkLengthM, 'The length walked') }),
-  z.strictObject({
-    act: z.literal('pull-drag'),
-    rodAngleRad: within({ min: 0, max: Math.PI }, 'The bend of the rod'),
-    /** Where a lever stands; left out: at strike, where it was set. */
-    leverPosition: within({ min: 0, max: 1 }, "The lever's place").optional(),
-  }),
+  dragPullBenchInput,
   /** Tows a planer and looks at the spool. */
   z.strictObject({
     act: z.literal('tow-planer'),

@@ -14,7 +14,7 @@ import {
 } from '../../db/queries/virtualBench';
 import { withTransaction, type Queryable } from '../../db/withTransaction';
 import { VirtualReel } from '../../instruments/virtual/virtualReel';
-import type { BreakPlace } from '../../instruments/gaugeLine';
+import { writeGaugeHead, writeGaugeLine, type BreakPlace } from '../../instruments/gaugeLine';
 import { seededRandom } from '../../instruments/random';
 import { VirtualHand } from '../../instruments/virtual/virtualHand';
 import { VirtualForceGauge } from '../../instruments/virtual/virtualForceGauge';
@@ -242,7 +242,7 @@ export async function streamVirtualGauge(
   if (!found) return notFound('line on the virtual bench');
   const { line, number } = found;
   const gauge = new VirtualForceGauge(line.strengthTruth, line.seed * 31 + number, input.gaugeLengthM);
-  return done(inRealTime(gauge, breakPlaceOf(line.seed, number)));
+  return done(inRealTime(gauge.lines(breakPlaceOf(line.seed, number)), gauge.trace.timeS));
 }
 
 /** Every ninth piece breaks at a grip. */
@@ -250,17 +250,17 @@ function breakPlaceOf(seed: number, number: number): BreakPlace {
   return (seed + number) % 9 === 0 ? 'grip' : 'middle';
 }
 
-function inRealTime(gauge: VirtualForceGauge, breakPlace: BreakPlace): ReadableStream<Uint8Array> {
+/** Lines of a stream, each sent when its time has come. */
+function inRealTime(lines: Iterator<string>, timeS: ArrayLike<number>): ReadableStream<Uint8Array> {
   const encoder = new TextEncoder();
-  const lines = gauge.lines(breakPlace);
   const startedAt = performance.now();
   let sent = -1;
   return new ReadableStream({
     async pull(controller) {
       await new Promise((resume) => setTimeout(resume, DELIVERY_MS));
-      const upTo = gauge.trace.timeS.findIndex((atS) => atS * 1000 > performance.now() - startedAt);
       let text = '';
-      for (; upTo < 0 || sent < upTo; sent += 1) {
+      // The head goes with the first sample, whatever follows the last one with the end.
+      while (sent < 0 || sent >= timeS.length || (timeS[sent] ?? 0) * 1000 <= performance.now() - startedAt) {
         const next = lines.next();
         if (next.done) {
           if (text !== '') controller.enqueue(encoder.encode(text));
@@ -268,8 +268,31 @@ function inRealTime(gauge: VirtualForceGauge, breakPlace: BreakPlace): ReadableS
           return;
         }
         text += next.value;
+        sent += 1;
       }
-      controller.enqueue(encoder.encode(text));
+      if (text !== '') controller.enqueue(encoder.encode(text));
     },
   });
+}
+
+/** Pulls the scale on the virtual reel, streamed as it happens by the same line protocol, tared. */
+export async function streamVirtualPull(
+  boatId: string,
+  rigId: string,
+  input: Extract<BenchInput, { act: 'pull-drag' }>,
+): Promise<UseCaseOutcome<ReadableStream<Uint8Array>>> {
+  const pulled = await workVirtualReel(boatId, rigId, input);
+  if (!pulled.ok) return pulled;
+  const { samples, instrument } = pulled.value;
+  return done(
+    inRealTime(
+      linesOf(instrument, samples),
+      samples.map((sample) => sample.timeS),
+    ),
+  );
+}
+
+function* linesOf(instrument: string, samples: readonly ForceSample[]): Generator<string> {
+  yield writeGaugeHead(instrument);
+  for (const sample of samples) yield writeGaugeLine({ ...sample, stretchM: null });
 }
