@@ -1,13 +1,13 @@
 import { randomUUID } from 'node:crypto';
 import { readDragPull } from '../core/drag/readPull';
 import { judgeScaleSession } from '../core/drag/scaleSession';
-import { adviceForRig } from '../core/rig/adviceForRig';
+import { adviceForRig } from '../core/rig/count/adviceForRig';
 import { rigView } from '../core/rig/rigView';
 import type { RigRecord } from '../core/rig/record';
 import { schoolsOf } from '../core/joins/schools';
-import { sessionPulls } from '../core/rig/sessionPulls';
+import { sessionPulls } from '../core/rig/drag/sessionPulls';
 import { readBreak } from '../core/strength/readBreak';
-import { leverOfRig } from '../core/rig/leverOfRig';
+import { leverOfRig } from '../core/rig/drag/leverOfRig';
 import { KNOT_MS, toSi } from '../core/units/units';
 import { insertBoat, insertPerson } from '../db/queries/boats';
 import { insertLogEntry } from '../db/queries/log';

@@ -1,7 +1,7 @@
 import type { LoadRecord, RigRecord, StrengthTestRecord } from '../core/rig/record';
 import { loadBasis } from '../core/rig/bases';
-import { learnFromLoads, withKnowledge, type BoatEvidence } from '../core/rig/learnFromLoads';
-import { planForRig } from '../core/rig/planForRig';
+import { learnFromLoads, withKnowledge, type BoatEvidence } from '../core/rig/load/learnFromLoads';
+import { planForRig } from '../core/rig/load/planForRig';
 import type { Known, Source } from '../core/provenance/source';
 
 /** A rig for tests of what is derived from a record: backing worked out, three colours of lead core, a top shot. */

@@ -4,7 +4,7 @@ import { ticks } from 'd3-array';
 import { useMemo, useRef } from 'react';
 import { backOffTable, dragEnvelope } from '@/core/drag/dragEnvelope';
 import { USUAL_RUN } from '@/core/drag/waterPull';
-import { countMarks, type CountMark } from '@/core/rig/countMarks';
+import { countMarks, type CountMark } from '@/core/rig/count/countMarks';
 import type { RigView } from '@/core/rig/rigView';
 import { fromSi, toSi } from '@/core/units/units';
 import { useRig } from '@/components/rig/RigProvider';

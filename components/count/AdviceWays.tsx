@@ -1,9 +1,9 @@
 'use client';
 
 import type { ReactNode } from 'react';
-import type { CounterAdvice } from '@/core/rig/adviceForRig';
+import type { CounterAdvice } from '@/core/rig/count/adviceForRig';
 import type { LoadRecord } from '@/core/rig/record';
-import { WORKING_RANGE } from '@/core/rig/workingRange';
+import { WORKING_RANGE } from '@/core/rig/count/workingRange';
 import { useSend } from '@/components/http/useSend';
 import { useRig } from '@/components/rig/RigProvider';
 import { Button } from '@/components/ui/Button';

@@ -1,9 +1,9 @@
 'use client';
 
 import { correctionTable } from '@/core/calibration/correctionTable';
-import { adviceForRig, type CounterAdvice } from '@/core/rig/adviceForRig';
+import { adviceForRig, type CounterAdvice } from '@/core/rig/count/adviceForRig';
 import { validTrial } from '@/core/rig/currentLine';
-import { wasLogged } from '@/core/rig/loadObservations';
+import { wasLogged } from '@/core/rig/count/loadObservations';
 import type { LoadRecord } from '@/core/rig/record';
 import { useSend } from '@/components/http/useSend';
 import { useRig } from '@/components/rig/RigProvider';

@@ -1,7 +1,7 @@
 'use client';
 
 import { useState } from 'react';
-import { MARK_SD_M, marksOfView } from '@/core/rig/lineMarks';
+import { MARK_SD_M, marksOfView } from '@/core/rig/count/lineMarks';
 import { PLUS_MINUS_SDS } from '@/core/numerics/propagate';
 import type { LoadRecord } from '@/core/rig/record';
 import type { RigView } from '@/core/rig/rigView';

@@ -2,7 +2,7 @@
 
 import { ticks } from 'd3-array';
 import { useMemo } from 'react';
-import { countMarks } from '@/core/rig/countMarks';
+import { countMarks } from '@/core/rig/count/countMarks';
 import type { RigView } from '@/core/rig/rigView';
 import { fromSi, toSi } from '@/core/units/units';
 import { useRig } from '@/components/rig/RigProvider';

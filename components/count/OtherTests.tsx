@@ -1,7 +1,7 @@
 'use client';
 
 import { useState } from 'react';
-import { colourPlace } from '@/core/rig/colourPlace';
+import { colourPlace } from '@/core/rig/count/colourPlace';
 import type { LoadRecord } from '@/core/rig/record';
 import { ChoiceField, TextField } from '@/components/fields/TextField';
 import { useRig } from '@/components/rig/RigProvider';

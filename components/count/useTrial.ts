@@ -2,7 +2,7 @@
 
 import { useState } from 'react';
 import type { LoadRecord } from '@/core/rig/record';
-import { USUAL_WALK_M } from '@/core/rig/adviceForRig';
+import { USUAL_WALK_M } from '@/core/rig/count/adviceForRig';
 import { useVirtualReel } from '@/components/bench/useVirtualReel';
 import { useQuantity } from '@/components/fields/QuantityField';
 import { isText, useDraft } from '@/components/fields/useDraft';

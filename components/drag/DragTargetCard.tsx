@@ -3,8 +3,8 @@
 import { useState } from 'react';
 import { dragTarget, FRACTION_LIMITS, FRACTION_PRESETS, type DragBasis } from '@/core/drag/dragTarget';
 import { PLUS_MINUS_SDS } from '@/core/numerics/propagate';
-import { dragBases } from '@/core/rig/dragBases';
-import { guideFactorFor } from '@/core/rig/guideOfRig';
+import { dragBases } from '@/core/rig/drag/dragBases';
+import { guideFactorFor } from '@/core/rig/drag/guideOfRig';
 import type { LoadRecord } from '@/core/rig/record';
 import type { RigView } from '@/core/rig/rigView';
 import { ChoiceField, TextField } from '@/components/fields/TextField';

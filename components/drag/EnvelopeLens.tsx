@@ -5,7 +5,7 @@ import { useMemo } from 'react';
 import { backOffTable, dragEnvelope, type DragEnvelope } from '@/core/drag/dragEnvelope';
 import type { LeverCurve } from '@/core/drag/leverCurve';
 import { USUAL_RUN } from '@/core/drag/waterPull';
-import { leverOfRig } from '@/core/rig/leverOfRig';
+import { leverOfRig } from '@/core/rig/drag/leverOfRig';
 import type { RigRecord } from '@/core/rig/record';
 import type { RigView } from '@/core/rig/rigView';
 import { fromSi, toSi } from '@/core/units/units';

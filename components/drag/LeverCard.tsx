@@ -5,7 +5,7 @@ import { line as linePath } from 'd3-shape';
 import { useState } from 'react';
 import { FREE_N, type LeverCurve } from '@/core/drag/leverCurve';
 import { readDragPull } from '@/core/drag/readPull';
-import { leverOfRig, type LeverOfRig } from '@/core/rig/leverOfRig';
+import { leverOfRig, type LeverOfRig } from '@/core/rig/drag/leverOfRig';
 import type { LoadRecord } from '@/core/rig/record';
 import type { RigView } from '@/core/rig/rigView';
 import { fromSi } from '@/core/units/units';

@@ -11,8 +11,8 @@ import {
   type TowingWater,
 } from '@/core/drag/planerBracket';
 import { storedEnergyJ } from '@/core/drag/surge';
-import { elasticPieces, piecesOut } from '@/core/rig/elasticLine';
-import { leverOfRig } from '@/core/rig/leverOfRig';
+import { elasticPieces, piecesOut } from '@/core/rig/drag/elasticLine';
+import { leverOfRig } from '@/core/rig/drag/leverOfRig';
 import type { RigView } from '@/core/rig/rigView';
 import { UndoButton } from '@/components/bench/UndoButton';
 import { useVirtualReel } from '@/components/bench/useVirtualReel';

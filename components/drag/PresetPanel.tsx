@@ -2,7 +2,7 @@
 
 import { useState } from 'react';
 import { undoWords, type PresetAct } from '@/core/drag/presetState';
-import type { LeverOfRig } from '@/core/rig/leverOfRig';
+import type { LeverOfRig } from '@/core/rig/drag/leverOfRig';
 import { useVirtualReel } from '@/components/bench/useVirtualReel';
 import { ChoiceField } from '@/components/fields/TextField';
 import { useSend } from '@/components/http/useSend';

@@ -5,7 +5,7 @@ import { readDragPull } from '@/core/drag/readPull';
 import { judgeScaleSession, type ScaleSession } from '@/core/drag/scaleSession';
 import type { ForceSample } from '@/core/force/forceSample';
 import type { DragPullRecord, DragSettingRecord } from '@/core/rig/record';
-import { sessionPulls } from '@/core/rig/sessionPulls';
+import { sessionPulls } from '@/core/rig/drag/sessionPulls';
 import { readForceStream } from '@/components/bench/forceStream';
 import { useVirtualReel } from '@/components/bench/useVirtualReel';
 import { useQuantity } from '@/components/fields/QuantityField';

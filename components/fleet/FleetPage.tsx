@@ -2,7 +2,7 @@
 
 import Link from 'next/link';
 import { useMemo, useState } from 'react';
-import { compareFleet, type FleetAction, type FleetGoal } from '@/core/rig/fleet';
+import { compareFleet, type FleetAction, type FleetGoal } from '@/core/rig/count/fleet';
 import type { RigRecord } from '@/core/rig/record';
 import { rigView } from '@/core/rig/rigView';
 import { QuantityField, useQuantity } from '@/components/fields/QuantityField';

@@ -2,7 +2,7 @@
 
 import { useMemo, useState } from 'react';
 import type { LineProductRecord, SupplySpoolRecord } from '@/core/rig/record';
-import type { WantedLine } from '@/core/rig/wantedLine';
+import type { WantedLine } from '@/core/rig/load/wantedLine';
 import { cutList, type CutList } from '@/core/supplies/cutList';
 import { QuantityField, useQuantity } from '@/components/fields/QuantityField';
 import { Fold } from '@/components/ui/Fold';

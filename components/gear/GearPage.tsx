@@ -4,7 +4,7 @@ import { useRouter } from 'next/navigation';
 import { useState, type ReactNode } from 'react';
 import { PLUS_MINUS_SDS } from '@/core/numerics/propagate';
 import type { CounterRecord, LineProductRecord, ReelRecord, SupplySpoolRecord } from '@/core/rig/record';
-import type { WantedLine } from '@/core/rig/wantedLine';
+import type { WantedLine } from '@/core/rig/load/wantedLine';
 import { ChoiceField, TextField } from '@/components/fields/TextField';
 import { isText, useDraft } from '@/components/fields/useDraft';
 import { idReply } from '@/components/http/send';

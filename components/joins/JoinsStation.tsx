@@ -3,7 +3,7 @@
 import { useState } from 'react';
 import { joinStanding, type JoinStanding } from '@/core/joins/joinState';
 import type { JoinKind } from '@/core/joins/joinKinds';
-import { isAtLeader } from '@/core/rig/joinsOfRig';
+import { isAtLeader } from '@/core/rig/joins/joinsOfRig';
 import type { JoinRecord } from '@/core/rig/record';
 import { schoolById } from '@/core/joins/schools';
 import { useRig } from '@/components/rig/RigProvider';

@@ -1,7 +1,7 @@
 'use client';
 
 import { useState } from 'react';
-import { swapPreview, type SwapPreview } from '@/core/rig/swapPreview';
+import { swapPreview, type SwapPreview } from '@/core/rig/joins/swapPreview';
 import { QuantityField, useQuantity } from '@/components/fields/QuantityField';
 import { ChoiceField, TextField } from '@/components/fields/TextField';
 import { useSend } from '@/components/http/useSend';

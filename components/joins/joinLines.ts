@@ -1,9 +1,9 @@
 import { JOIN_KINDS } from '@/core/joins/joinKinds';
 import type { JoinedLine, LinesToJoin } from '@/core/joins/prepFigures';
-import { productOf } from '@/core/rig/planForRig';
+import { productOf } from '@/core/rig/load/planForRig';
 import type { JoinRecord, RigRecord } from '@/core/rig/record';
-import { productStrength } from '@/core/rig/strengthOfRig';
-import { productIdNow } from '@/core/rig/woundSegments';
+import { productStrength } from '@/core/rig/strength/strengthOfRig';
+import { productIdNow } from '@/core/rig/load/woundSegments';
 
 function joinedLine(record: RigRecord, segmentId: string): JoinedLine {
   const productId = productIdNow(record, segmentId);

@@ -2,7 +2,7 @@
 
 import { useMemo, type KeyboardEvent, type PointerEvent } from 'react';
 import { fromSi, toSi } from '@/core/units/units';
-import { marksOfView } from '@/core/rig/lineMarks';
+import { marksOfView } from '@/core/rig/count/lineMarks';
 import { readCursor, type RigView } from '@/core/rig/rigView';
 import { useUnits } from '@/components/units/UnitsProvider';
 import { lineScale } from './lineScale';

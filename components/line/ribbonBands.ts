@@ -1,7 +1,7 @@
 import type { Material } from '@/core/load/defaults';
 import { coloursOf, type RigView } from '@/core/rig/rigView';
-import { productOf } from '@/core/rig/planForRig';
-import { productIdNow } from '@/core/rig/woundSegments';
+import { productOf } from '@/core/rig/load/planForRig';
+import { productIdNow } from '@/core/rig/load/woundSegments';
 
 export interface RibbonBand {
   readonly segmentId: string;

@@ -4,7 +4,7 @@ import Link from 'next/link';
 import { useMemo } from 'react';
 import type { RigRecord } from '@/core/rig/record';
 import { rigView } from '@/core/rig/rigView';
-import { joinsState } from '@/core/rig/joinsOfRig';
+import { joinsState } from '@/core/rig/joins/joinsOfRig';
 import { STATIONS, stationStates, type StationState } from '@/core/rig/stationStates';
 import { Ribbon } from '@/components/line/Ribbon';
 import { gearPath, joinsPath, rigPath, STATION_NAMES, stationPath } from '@/components/shell/places';

@@ -3,7 +3,7 @@
 import Link from 'next/link';
 import { usePathname } from 'next/navigation';
 import type { ReactNode } from 'react';
-import { joinsState } from '@/core/rig/joinsOfRig';
+import { joinsState } from '@/core/rig/joins/joinsOfRig';
 import { STATIONS } from '@/core/rig/stationStates';
 import { CursorReadout } from '@/components/line/CursorReadout';
 import { lineScale } from '@/components/line/lineScale';

@@ -1,8 +1,8 @@
 'use client';
 
 import { PLUS_MINUS_SDS } from '@/core/numerics/propagate';
-import { expectedBreak, familyPattern } from '@/core/rig/expectedBreak';
-import { productStrength } from '@/core/rig/strengthOfRig';
+import { expectedBreak, familyPattern } from '@/core/rig/strength/expectedBreak';
+import { productStrength } from '@/core/rig/strength/strengthOfRig';
 import { useRig } from '@/components/rig/RigProvider';
 import { Fold } from '@/components/ui/Fold';
 import { useUnits } from '@/components/units/UnitsProvider';

@@ -1,8 +1,8 @@
 'use client';
 
 import { useMemo } from 'react';
-import { labelsCompared } from '@/core/rig/labelsCompared';
-import { productStrength } from '@/core/rig/strengthOfRig';
+import { labelsCompared } from '@/core/rig/strength/labelsCompared';
+import { productStrength } from '@/core/rig/strength/strengthOfRig';
 import { fittingClass } from '@/core/strength/lineClass';
 import { useRig } from '@/components/rig/RigProvider';
 import { Fold } from '@/components/ui/Fold';

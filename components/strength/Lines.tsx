@@ -1,7 +1,7 @@
 'use client';
 
 import type { ReactNode } from 'react';
-import { productStrength, PULLS_FOR_A_MEAN, type ProductStrength } from '@/core/rig/strengthOfRig';
+import { productStrength, PULLS_FOR_A_MEAN, type ProductStrength } from '@/core/rig/strength/strengthOfRig';
 import { lengthFactor } from '@/core/strength/lengthEffect';
 import { gainOfMorePulls } from '@/core/strength/lowerBound';
 import { QuantityField, useQuantity } from '@/components/fields/QuantityField';

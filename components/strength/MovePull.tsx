@@ -1,7 +1,7 @@
 'use client';
 
 import { useState } from 'react';
-import { productOf } from '@/core/rig/planForRig';
+import { productOf } from '@/core/rig/load/planForRig';
 import type { StrengthTestRecord } from '@/core/rig/record';
 import { ChoiceField, TextField } from '@/components/fields/TextField';
 import { useSend } from '@/components/http/useSend';

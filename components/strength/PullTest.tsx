@@ -3,9 +3,9 @@
 import { useState } from 'react';
 import type { ForceSample } from '@/core/force/forceSample';
 import type { PullRecord, StrengthTestRecord } from '@/core/rig/record';
-import { expectedBreak } from '@/core/rig/expectedBreak';
-import { productOf } from '@/core/rig/planForRig';
-import { PULLS_FOR_A_MEAN } from '@/core/rig/strengthOfRig';
+import { expectedBreak } from '@/core/rig/strength/expectedBreak';
+import { productOf } from '@/core/rig/load/planForRig';
+import { PULLS_FOR_A_MEAN } from '@/core/rig/strength/strengthOfRig';
 import { readBreak } from '@/core/strength/readBreak';
 import { TracePlot } from '@/components/bench/TracePlot';
 import { UndoButton } from '@/components/bench/UndoButton';

@@ -3,7 +3,7 @@
 import { format as formatDate } from 'date-fns';
 import { useState } from 'react';
 import { PLUS_MINUS_SDS } from '@/core/numerics/propagate';
-import { expectedBreak } from '@/core/rig/expectedBreak';
+import { expectedBreak } from '@/core/rig/strength/expectedBreak';
 import type { LineProductRecord, StrengthTestRecord } from '@/core/rig/record';
 import { QuantityField, useQuantity } from '@/components/fields/QuantityField';
 import { ChoiceField, TextField } from '@/components/fields/TextField';

@@ -2,7 +2,7 @@
 
 import { Dialog } from 'radix-ui';
 import { useState, type KeyboardEvent } from 'react';
-import { productOf } from '@/core/rig/planForRig';
+import { productOf } from '@/core/rig/load/planForRig';
 import type { PullRecord, StrengthTestRecord } from '@/core/rig/record';
 import { BenchFooter } from '@/components/bench/BenchFooter';
 import { BenchSheet } from '@/components/bench/BenchSheet';

@@ -1,7 +1,7 @@
 'use client';
 
 import { useMemo, useState } from 'react';
-import { productStrength, PULLS_FOR_A_MEAN } from '@/core/rig/strengthOfRig';
+import { productStrength, PULLS_FOR_A_MEAN } from '@/core/rig/strength/strengthOfRig';
 import type { RigView } from '@/core/rig/rigView';
 import type { RigStrength } from '@/core/strength/rigStrength';
 import { strengthPlusMinusN } from '@/core/strength/rigStrength';

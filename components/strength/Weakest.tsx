@@ -1,6 +1,6 @@
 'use client';
 
-import { productOf } from '@/core/rig/planForRig';
+import { productOf } from '@/core/rig/load/planForRig';
 import type { RigStrength, StrengthPlace } from '@/core/strength/rigStrength';
 import { nextWeakest, snagBreak, strengthPlusMinusN } from '@/core/strength/rigStrength';
 import { ChoiceField } from '@/components/fields/TextField';

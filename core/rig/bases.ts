@@ -1,7 +1,7 @@
 import { basisFigure, type Basis } from '../provenance/basis';
 import type { LoadedLine } from '../spool/loadedLine';
-import { presetOf } from './leverOfRig';
-import { productOf } from './planForRig';
+import { presetOf } from './drag/leverOfRig';
+import { productOf } from './load/planForRig';
 import type { RigRecord } from './record';
 import type { RigStrength } from '../strength/rigStrength';
 

@@ -1,9 +1,9 @@
 import { plannedRig, trial, woundRig } from '../../tests/rigFixture';
-import { fusedCounter } from './counterEvidence';
+import { fusedCounter } from './count/counterEvidence';
 import { currentLine, validTrial } from './currentLine';
-import { wasLogged } from './loadObservations';
+import { wasLogged } from './count/loadObservations';
 import type { RigRecord } from './record';
-import { counterOf } from './counterOf';
+import { counterOf } from './count/counterOf';
 
 const lineOf = (rig: ReturnType<typeof woundRig>) => {
   const current = currentLine(rig);

@@ -2,9 +2,9 @@ import { asWound } from '../load/asWound';
 import { DEFAULT_LEVEL_BELOW_RIM_M, LEVEL_SD_M } from '../load/defaults';
 import { failure, success, type Outcome } from '../result';
 import { buildLoadedLine, type LoadedLine } from '../spool/loadedLine';
-import { planForRig, productOf } from './planForRig';
+import { planForRig, productOf } from './load/planForRig';
 import type { LoadRecord, RigRecord, TrialRecord } from './record';
-import { measuredLevels, productIdNow, woundSegments } from './woundSegments';
+import { measuredLevels, productIdNow, woundSegments } from './load/woundSegments';
 
 export interface CurrentLine {
   readonly line: LoadedLine;

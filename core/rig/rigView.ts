@@ -5,12 +5,12 @@ import { median } from '../drag/readPull';
 import type { Figure } from '../provenance/figure';
 import { spoolStateAt } from '../spool/loadedLine';
 import { weakestWithin, type RigStrength, type StrengthPlace } from '../strength/rigStrength';
-import { fusedCounter } from './counterEvidence';
+import { fusedCounter } from './count/counterEvidence';
 import { currentLine, type CurrentLine } from './currentLine';
 import type { RigRecord } from './record';
-import { sessionPulls } from './sessionPulls';
-import { strengthOfRig } from './strengthOfRig';
-import { windingOutlook } from './windingOutlook';
+import { sessionPulls } from './drag/sessionPulls';
+import { strengthOfRig } from './strength/strengthOfRig';
+import { windingOutlook } from './load/windingOutlook';
 
 /** Everything that the lenses over one line need, derived once from its record. */
 export interface RigView {

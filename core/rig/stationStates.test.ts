@@ -3,7 +3,7 @@ import { countBasis, dragBasis, loadBasis } from './bases';
 import { currentLine } from './currentLine';
 import type { CalibrationRecord, DragSettingRecord, RigRecord } from './record';
 import { stationStates } from './stationStates';
-import { strengthOfRig } from './strengthOfRig';
+import { strengthOfRig } from './strength/strengthOfRig';
 
 function lineOf(rig: RigRecord) {
   const current = currentLine(rig);

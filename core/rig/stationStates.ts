@@ -2,7 +2,7 @@ import { changedSince } from '../provenance/basis';
 import { countBasis, dragBasis, loadBasis } from './bases';
 import { currentLine } from './currentLine';
 import type { RigRecord } from './record';
-import { productStrength, PULLS_FOR_A_MEAN, strengthOfRig } from './strengthOfRig';
+import { productStrength, PULLS_FOR_A_MEAN, strengthOfRig } from './strength/strengthOfRig';
 
 export const STATIONS = ['load', 'count', 'strength', 'drag'] as const;
 export type Station = (typeof STATIONS)[number];

@@ -1,6 +1,6 @@
 import type { Basis } from '../../core/provenance/basis';
 import type { Known } from '../../core/provenance/source';
-import type { AcceptedConstant } from '../../core/rig/learnFromLoads';
+import type { AcceptedConstant } from '../../core/rig/load/learnFromLoads';
 import type { CalibrationRecord, TrialRecord } from '../../core/rig/record';
 import type { Queryable } from '../withTransaction';
 import { standing } from './standing';

@@ -1,5 +1,5 @@
-import { planForRig } from '../../core/rig/planForRig';
-import { adviceOnPlan } from '../../core/rig/plannedLoad';
+import { planForRig } from '../../core/rig/load/planForRig';
+import { adviceOnPlan } from '../../core/rig/load/plannedLoad';
 import type { RigRecord } from '../../core/rig/record';
 import { plannedRig } from '../../tests/rigFixture';
 import { percentile, row } from './report';

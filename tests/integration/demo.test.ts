@@ -1,12 +1,12 @@
-import { leverOfRig, presetOf } from '../../core/rig/leverOfRig';
+import { leverOfRig, presetOf } from '../../core/rig/drag/leverOfRig';
 import { planerBracket } from '../../core/drag/planerBracket';
 import { judgeScaleSession } from '../../core/drag/scaleSession';
 import { currentLine } from '../../core/rig/currentLine';
-import { labelsCompared } from '../../core/rig/labelsCompared';
-import { productStrength } from '../../core/rig/strengthOfRig';
+import { labelsCompared } from '../../core/rig/strength/labelsCompared';
+import { productStrength } from '../../core/rig/strength/strengthOfRig';
 import type { RigRecord } from '../../core/rig/record';
 import { rigView } from '../../core/rig/rigView';
-import { sessionPulls } from '../../core/rig/sessionPulls';
+import { sessionPulls } from '../../core/rig/drag/sessionPulls';
 import { stationStates } from '../../core/rig/stationStates';
 import { fromSi } from '../../core/units/units';
 import { capeTorrin } from '../../demo/capeTorrin';

@@ -1,4 +1,4 @@
-import { leverOfRig, presetOf } from '../../core/rig/leverOfRig';
+import { leverOfRig, presetOf } from '../../core/rig/drag/leverOfRig';
 import { stationStates } from '../../core/rig/stationStates';
 import { withdraw } from '../../usecases/corrections/withdraw';
 import { planerLookInput } from '../../usecases/drag/dragInput';

@@ -1,5 +1,5 @@
 import { schoolsOf } from '../../core/joins/schools';
-import { joinEfficiency } from '../../core/rig/strengthOfRig';
+import { joinEfficiency } from '../../core/rig/strength/strengthOfRig';
 import { withdraw } from '../../usecases/corrections/withdraw';
 import { checkSlip, keepTiePhoto, readTiePhoto, recordJoinBreak } from '../../usecases/joins/joinChecks';
 import { drillInput, photoInput, tieInput, type TieInput } from '../../usecases/joins/joinInput';

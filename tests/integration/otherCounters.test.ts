@@ -1,5 +1,5 @@
-import { adviceForRig } from '../../core/rig/adviceForRig';
-import { countMarks } from '../../core/rig/countMarks';
+import { adviceForRig } from '../../core/rig/count/adviceForRig';
+import { countMarks } from '../../core/rig/count/countMarks';
 import { rigView } from '../../core/rig/rigView';
 import { stationStates } from '../../core/rig/stationStates';
 import { withdraw } from '../../usecases/corrections/withdraw';

@@ -1,5 +1,5 @@
 import { rigView } from '../../core/rig/rigView';
-import { productStrength } from '../../core/rig/strengthOfRig';
+import { productStrength } from '../../core/rig/strength/strengthOfRig';
 import { withdraw } from '../../usecases/corrections/withdraw';
 import { readRigRecord } from '../../usecases/rigs/rigRecord';
 import { chooseMeantPlace, movePull, planSession, recordStrengthPull } from '../../usecases/strength/testStrength';

@@ -1,5 +1,5 @@
 import { currentLine } from '../../core/rig/currentLine';
-import { strengthOfRig } from '../../core/rig/strengthOfRig';
+import { strengthOfRig } from '../../core/rig/strength/strengthOfRig';
 import { changeJoinKind } from '../../usecases/joins/joins';
 import { windOnInput } from '../../usecases/joins/windOnInput';
 import { makeWindOn, readWindOns, retireWindOnOf, swapWindOn } from '../../usecases/joins/windOns';

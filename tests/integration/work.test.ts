@@ -1,5 +1,5 @@
 import { stationStates } from '../../core/rig/stationStates';
-import { windingOutlook } from '../../core/rig/windingOutlook';
+import { windingOutlook } from '../../core/rig/load/windingOutlook';
 import { withdraw } from '../../usecases/corrections/withdraw';
 import { acceptCalibration, recordTrial } from '../../usecases/count/calibrate';
 import { acceptSetting, recordDragPull, startDragSetting } from '../../usecases/drag/setDrag';

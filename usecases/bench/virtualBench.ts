@@ -3,8 +3,8 @@ import { countsForLine } from '../../core/counter/counter';
 import type { Creep } from '../../core/drag/planerBracket';
 import type { ForceSample } from '../../core/force/forceSample';
 import type { RigRecord } from '../../core/rig/record';
-import { windingOutlook } from '../../core/rig/windingOutlook';
-import { productIdNow } from '../../core/rig/woundSegments';
+import { windingOutlook } from '../../core/rig/load/windingOutlook';
+import { productIdNow } from '../../core/rig/load/woundSegments';
 import {
   findVirtualLine,
   findVirtualReel,

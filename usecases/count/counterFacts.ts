@@ -1,6 +1,6 @@
 import 'server-only';
 import { currentLine } from '../../core/rig/currentLine';
-import { markPlace } from '../../core/rig/lineMarks';
+import { markPlace } from '../../core/rig/count/lineMarks';
 import type { CounterRecord } from '../../core/rig/record';
 import { insertLineMark } from '../../db/queries/lineMarks';
 import { insertLogEntry } from '../../db/queries/log';

@@ -1,6 +1,6 @@
 import 'server-only';
 import { stepPreset, undoWords, type PresetAct } from '../../core/drag/presetState';
-import { presetOf } from '../../core/rig/leverOfRig';
+import { presetOf } from '../../core/rig/drag/leverOfRig';
 import { insertLeverPoint, insertPlanerLook, insertPresetAct } from '../../db/queries/lever';
 import { insertLogEntry } from '../../db/queries/log';
 import { withTransaction } from '../../db/withTransaction';

@@ -7,7 +7,7 @@ import {
   WRAPPED_DIAMETER_RELATIVE_SD,
 } from '../../core/load/defaults';
 import type { LineProductRecord, ReelRecord, SupplySpoolRecord } from '../../core/rig/record';
-import { wantedLines, type WantedLine } from '../../core/rig/wantedLine';
+import { wantedLines, type WantedLine } from '../../core/rig/load/wantedLine';
 import { findBoat } from '../../db/queries/boats';
 import { insertLine, listLines, updateLine, type LineInput } from '../../db/queries/lines';
 import { findReel, insertReel, listReels, replaceRatings, updateReel, type ReelInput } from '../../db/queries/reels';

@@ -1,6 +1,6 @@
 import 'server-only';
 import { readSlip } from '../../core/joins/slipCheck';
-import { weakerLineN } from '../../core/rig/joinsOfRig';
+import { weakerLineN } from '../../core/rig/joins/joinsOfRig';
 import { findTiePhoto, insertJoinBreak, insertSlipCheck, insertTiePhoto } from '../../db/queries/joinChecks';
 import { listJoins } from '../../db/queries/joins';
 import { insertLogEntry } from '../../db/queries/log';

@@ -1,5 +1,5 @@
 import 'server-only';
-import { planForRig } from '../../core/rig/planForRig';
+import { planForRig } from '../../core/rig/load/planForRig';
 import { DEFAULT_LEVEL_BELOW_RIM_M } from '../../core/load/defaults';
 import type { RigRecord } from '../../core/rig/record';
 import { placeJoin } from '../../db/queries/joins';

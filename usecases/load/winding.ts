@@ -1,10 +1,10 @@
 import 'server-only';
 import { countsPerWrap } from '../../core/counter/counter';
-import { planForRig, productOf } from '../../core/rig/planForRig';
+import { planForRig, productOf } from '../../core/rig/load/planForRig';
 import { loadBasis } from '../../core/rig/bases';
 import { currentLine } from '../../core/rig/currentLine';
 import type { LoadSegmentRecord, RigRecord } from '../../core/rig/record';
-import { windingOutlook } from '../../core/rig/windingOutlook';
+import { windingOutlook } from '../../core/rig/load/windingOutlook';
 import { abandonLoad, finishLoad, insertLoad, insertLoadSegment } from '../../db/queries/loads';
 import { insertLevel, insertWindingEntry } from '../../db/queries/windingLog';
 import { insertLogEntry } from '../../db/queries/log';

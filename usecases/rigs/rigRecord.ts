@@ -1,5 +1,5 @@
 import 'server-only';
-import { learnFromLoads, withKnowledge, type BoatLearning } from '../../core/rig/learnFromLoads';
+import { learnFromLoads, withKnowledge, type BoatLearning } from '../../core/rig/load/learnFromLoads';
 import type { ReelRecord, RigRecord } from '../../core/rig/record';
 import { findBoat, type BoatRow } from '../../db/queries/boats';
 import { findCalibration, listReelConstants, listTrials } from '../../db/queries/count';

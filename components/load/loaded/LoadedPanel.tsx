@@ -1,7 +1,7 @@
 'use client';
 
 import type { LoadRecord } from '@/core/rig/record';
-import { woundLengths } from '@/core/rig/woundLengths';
+import { woundLengths } from '@/core/rig/load/woundLengths';
 import { SpoolSection } from '@/components/line/SpoolSection';
 import { useRig } from '@/components/rig/RigProvider';
 import { Button } from '@/components/ui/Button';

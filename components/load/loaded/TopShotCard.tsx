@@ -1,7 +1,7 @@
 'use client';
 
 import { useState } from 'react';
-import { topShotCare, type TopShotCare } from '@/core/rig/topShotCare';
+import { topShotCare, type TopShotCare } from '@/core/rig/load/topShotCare';
 import type { LoadRecord } from '@/core/rig/record';
 import { fittingSpool } from '@/core/supplies/fittingSpool';
 import { QuantityField, useQuantity } from '@/components/fields/QuantityField';

@@ -1,8 +1,8 @@
 'use client';
 
 import { useMemo, useState } from 'react';
-import { comparedPlan, type ComparedPlan } from '@/core/rig/comparePlans';
-import { productOf } from '@/core/rig/planForRig';
+import { comparedPlan, type ComparedPlan } from '@/core/rig/load/comparePlans';
+import { productOf } from '@/core/rig/load/planForRig';
 import type { RigRecord } from '@/core/rig/record';
 import type { Outcome } from '@/core/result';
 import { TextField } from '@/components/fields/TextField';

@@ -1,7 +1,7 @@
 'use client';
 
 import type { RigRecord } from '@/core/rig/record';
-import { productOf } from '@/core/rig/planForRig';
+import { productOf } from '@/core/rig/load/planForRig';
 import type { LoadedLine } from '@/core/spool/loadedLine';
 import { MATERIAL_FILL } from '@/components/line/ribbonBands';
 import { useWidth } from '@/components/line/useWidth';

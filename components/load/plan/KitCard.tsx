@@ -2,8 +2,8 @@
 
 import { useMemo } from 'react';
 import type { LoadPlan } from '@/core/load/planLoad';
-import { productOf } from '@/core/rig/planForRig';
-import { kitOfRig } from '@/core/rig/plannedLoad';
+import { productOf } from '@/core/rig/load/planForRig';
+import { kitOfRig } from '@/core/rig/load/plannedLoad';
 import type { RigRecord } from '@/core/rig/record';
 import { fittingSpool } from '@/core/supplies/fittingSpool';
 import { Fold } from '@/components/ui/Fold';

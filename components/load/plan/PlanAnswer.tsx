@@ -4,7 +4,7 @@ import { JOIN_KINDS } from '@/core/joins/joinKinds';
 import type { LoadPlan } from '@/core/load/planLoad';
 import type { Failure, Outcome } from '@/core/result';
 import type { RigRecord } from '@/core/rig/record';
-import { productOf } from '@/core/rig/planForRig';
+import { productOf } from '@/core/rig/load/planForRig';
 import { useUnits } from '@/components/units/UnitsProvider';
 
 /** What the plan comes to, and why: the answer before any form. */

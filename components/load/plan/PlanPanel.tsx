@@ -3,9 +3,9 @@
 import Link from 'next/link';
 import { useEffect, useMemo } from 'react';
 import { z } from 'zod';
-import { fillOfRig } from '@/core/rig/fillOfRig';
-import { planForRig } from '@/core/rig/planForRig';
-import { adviceOnPlan } from '@/core/rig/plannedLoad';
+import { fillOfRig } from '@/core/rig/load/fillOfRig';
+import { planForRig } from '@/core/rig/load/planForRig';
+import { adviceOnPlan } from '@/core/rig/load/plannedLoad';
 import { useDraft } from '@/components/fields/useDraft';
 import { useSend } from '@/components/http/useSend';
 import { SpoolSection } from '@/components/line/SpoolSection';

@@ -2,7 +2,7 @@
 
 import { useMemo } from 'react';
 import { DEFAULT_LEVEL_BELOW_RIM_M } from '@/core/load/defaults';
-import { planForRig } from '@/core/rig/planForRig';
+import { planForRig } from '@/core/rig/load/planForRig';
 import type { RigRecord } from '@/core/rig/record';
 import { QuantityField } from '@/components/fields/QuantityField';
 import { ChoiceField, TextField } from '@/components/fields/TextField';

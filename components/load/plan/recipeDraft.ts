@@ -1,7 +1,7 @@
 import { CALIPER_SD_M } from '@/core/load/defaults';
 import { convertRecipe, guessedConstant, type ConvertedRow, type RecipeRow } from '@/core/load/convertRecipe';
 import { reelShape } from '@/core/gear/reelShape';
-import { productOf } from '@/core/rig/planForRig';
+import { productOf } from '@/core/rig/load/planForRig';
 import type { RigRecord } from '@/core/rig/record';
 import { readTyped, type Typed } from '@/components/fields/typedQuantity';
 import { LIMITS } from '@/usecases/limits';

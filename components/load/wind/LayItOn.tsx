@@ -4,7 +4,7 @@ import { HAND_TURNS_PER_MINUTE, MACHINE_TURNS_PER_MINUTE } from '@/core/load/kit
 import type { RigRecord } from '@/core/rig/record';
 import { JOIN_WORK } from '@/core/joins/joinWork';
 import type { LoadSegmentRecord } from '@/core/rig/record';
-import type { RemainingSegment } from '@/core/rig/windingOutlook';
+import type { RemainingSegment } from '@/core/rig/load/windingOutlook';
 import { Caution } from '@/components/ui/Card';
 
 const BRAIDS = ['braid', 'hollow braid'];

@@ -2,9 +2,9 @@
 
 import { useMemo, useState } from 'react';
 import type { LoadRecord, LoadSegmentRecord } from '@/core/rig/record';
-import { windingOutlook, type RemainingSegment, type WindingOutlook } from '@/core/rig/windingOutlook';
-import type { ColourCheck } from '@/core/rig/colourChecks';
-import { woundSoFar, type WoundSoFar } from '@/core/rig/woundSoFar';
+import { windingOutlook, type RemainingSegment, type WindingOutlook } from '@/core/rig/load/windingOutlook';
+import type { ColourCheck } from '@/core/rig/load/colourChecks';
+import { woundSoFar, type WoundSoFar } from '@/core/rig/load/woundSoFar';
 import { useVirtualReel } from '@/components/bench/useVirtualReel';
 import { useQuantity } from '@/components/fields/QuantityField';
 import { isText, useDraft } from '@/components/fields/useDraft';

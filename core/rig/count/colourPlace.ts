@@ -1,0 +1,26 @@
+import { failure, success, type Outcome } from '../../result';
+import type { LoadedLine } from '../../spool/loadedLine';
+import type { RigRecord } from '../record';
+
+/**
+ * Where a change of colour lies: the length off the spool when so many colours of a segment are out (m).
+ *
+ * @param coloursOut counted from the segment's outer end
+ */
+export function colourPlace(
+  record: RigRecord,
+  line: LoadedLine,
+  segmentId: string,
+  coloursOut: number,
+): Outcome<number, 'no-colours' | 'not-so-many'> {
+  const colours = record.load?.segments.find((segment) => segment.segmentId === segmentId)?.colours.length ?? 0;
+  const at = line.segments.findIndex((segment) => segment.id === segmentId);
+  const segment = line.segments[at];
+  if (!segment?.wound || colours === 0) return failure('no-colours', 'That segment has no colours to go by.');
+  if (coloursOut > colours) return failure('not-so-many', `It has ${colours} colours.`);
+  const outsideM = line.segments
+    .slice(at + 1)
+    .filter((each) => each.wound)
+    .reduce((sum, each) => sum + each.lengthM, 0);
+  return success(outsideM + (segment.lengthM * coloursOut) / colours);
+}

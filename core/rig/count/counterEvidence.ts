@@ -1,0 +1,101 @@
+import { fuseCounter, type BelievedLoad, type FusedCounter } from '../../calibration/fuseCounter';
+import type { LevelObservation } from '../../calibration/observations';
+import { DEFAULT_LEVEL_BELOW_RIM_M, LEVEL_SD_M, MEASURED_LENGTH_RELATIVE_SD, windingStrain } from '../../load/defaults';
+import { rulerOf } from './counterOf';
+import { areaRelativeSd, type CurrentLine } from '../currentLine';
+import { loadObservations } from './loadObservations';
+import { productOf } from '../load/planForRig';
+import type { CounterRecord, LoadRecord, RigRecord } from '../record';
+import { isLengthKnown, productIdNow } from '../load/woundSegments';
+
+/** Relative SD of a length that only counts or a plan tell, before they are looked at. */
+const UNKNOWN_LENGTH_RELATIVE_SD = 0.15;
+
+/** Everything known of the rig's counter, or of its spool turns, on the line as it is now or as planned. */
+export function fusedCounter(record: RigRecord, current: CurrentLine): FusedCounter {
+  const counter = rulerOf(record);
+  const { load, knowledge } = record;
+  if (current.state === 'planned' || load?.status !== 'wound') {
+    return fuseCounter(plannedBelief(record, current, counter), [plannedLevel(record, current)]);
+  }
+  const observations = loadObservations(record, load, current);
+  const before = knowledge.beforeLoad;
+  const constantM = before?.lengthPerTurnM ?? record.reel.counter?.lengthPerTurnM ?? counter.lengthPerTurnM;
+  return fuseCounter({ ...woundBelief(record, load, current), counter, constantM }, observations);
+}
+
+/** A planned line ends where it is meant to: its level stands for an observation, the free length gives way. */
+function plannedLevel(record: RigRecord, current: CurrentLine): LevelObservation {
+  const { segments, fullDiameterM } = current.line;
+  return {
+    kind: 'level',
+    name: 'the level as planned',
+    afterSegment: segments.findLastIndex((segment) => segment.wound),
+    levelBelowRimM: (record.reel.fullDiameterM.value - fullDiameterM) / 2,
+    levelSdM: LEVEL_SD_M + DEFAULT_LEVEL_BELOW_RIM_M / 4,
+    goneSinceM: segments.map(() => 0),
+  };
+}
+
+function plannedBelief(record: RigRecord, current: CurrentLine, counter: CounterRecord): BelievedLoad {
+  const { reel, knowledge } = record;
+  return {
+    arborDiameterM: reel.arborDiameterM,
+    widthM: reel.widthM,
+    fullDiameterM: reel.fullDiameterM,
+    constantM: counter.lengthPerTurnM,
+    counter,
+    joint: knowledge.joint,
+    segments: current.line.segments.map((segment) => {
+      const free = record.segments.find((each) => each.id === segment.id)?.lengthM === null;
+      return believedSegment(record, segment, free ? UNKNOWN_LENGTH_RELATIVE_SD : MEASURED_LENGTH_RELATIVE_SD);
+    }),
+  };
+}
+
+/** The load that is on, as it was believed before its own evidence: dimensions and lines from other loads. */
+function woundBelief(
+  record: RigRecord,
+  load: LoadRecord,
+  current: CurrentLine,
+): Omit<BelievedLoad, 'constantM' | 'counter'> {
+  const { reel, knowledge } = record;
+  const before = knowledge.beforeLoad;
+  return {
+    arborDiameterM: before?.arborDiameterM ?? reel.arborDiameterM,
+    widthM: before?.widthM ?? reel.widthM,
+    fullDiameterM: before?.fullDiameterM ?? reel.fullDiameterM,
+    joint: before?.joint ?? knowledge.joint,
+    segments: current.line.segments.map((segment) => {
+      const planned = load.segments.find((each) => each.segmentId === segment.id);
+      const entry = load.winding.findLast((each) => each.segmentId === segment.id);
+      const replaced = load.replacements.some((each) => each.segmentId === segment.id);
+      const isKnown = replaced || (planned !== undefined && isLengthKnown(planned, entry));
+      const lengthRelativeSd = isKnown ? MEASURED_LENGTH_RELATIVE_SD : UNKNOWN_LENGTH_RELATIVE_SD;
+      const believed = believedSegment(record, segment, lengthRelativeSd);
+      const [now, then] = [factorNow(record, believed.lineId), before?.lineFactors[believed.lineId] ?? 1];
+      // Back from what this load has taught of the line to what was believed before it.
+      const { packing } = productOf(record, believed.lineId);
+      return { ...believed, packing: (packing.value * now) / then };
+    }),
+  };
+}
+
+function factorNow(record: RigRecord, productId: string): number {
+  return record.knowledge.lines.find((line) => line.productId === productId)?.factor.value ?? 1;
+}
+
+function believedSegment(
+  record: RigRecord,
+  segment: CurrentLine['line']['segments'][number],
+  lengthRelativeSd: number,
+): BelievedLoad['segments'][number] {
+  const lineId = productIdNow(record, segment.id);
+  return {
+    ...segment,
+    lineId,
+    areaRelativeSd: areaRelativeSd(record, segment.id),
+    lengthRelativeSd,
+    windingStrain: windingStrain(productOf(record, lineId).material),
+  };
+}

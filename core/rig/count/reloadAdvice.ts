@@ -1,0 +1,96 @@
+import type { FusedCounter } from '../../calibration/fuseCounter';
+import type { RealisedLoad } from '../../calibration/observations';
+import { levelOfTarget } from '../../load/fillTarget';
+import { failure, success, type Outcome } from '../../result';
+import type { LoadedLine } from '../../spool/loadedLine';
+import { planForRig, productOf } from '../load/planForRig';
+import type { RigRecord } from '../record';
+import { WORKING_RANGE, worstError } from './workingRange';
+
+/** Another fill of the same stack that leaves the least error over the working range. */
+export interface ReloadAdvice {
+  readonly segmentName: string;
+  /** Length of the segment that gives way (m), now and then. */
+  readonly nowM: number;
+  readonly thenM: number;
+  /** ± of the new length (m). */
+  readonly plusMinusM: number;
+  readonly levelBelowRimM: number;
+  readonly worstAfter: number;
+  /** The load as it would then lie, for what its counter shows anywhere. */
+  readonly after: Pick<RealisedLoad, 'line' | 'strains' | 'constantM' | 'drive'>;
+  /** Joins that the segment touches: they are tied anew. */
+  readonly joins: number;
+}
+
+export type ReloadProblem = 'roller-driven' | 'no-free-segment' | 'past-the-rim' | 'cannot-be-true' | 'little-to-gain';
+
+/** Error that a reload has to save to be worth taking everything off. */
+const WORTH_IT = 0.005;
+
+/**
+ * The fill at which the counter is true on average over 60 to 250 ft, for the stack as planned. Where the answer lies
+ * between two lengths the longer one is meant: line can come off again, it cannot go on without a join.
+ *
+ * @param record the rig
+ * @param fused everything known of its counter
+ * @param line the line as it is now
+ */
+export function reloadAdvice(
+  record: RigRecord,
+  fused: FusedCounter,
+  line: LoadedLine,
+): Outcome<ReloadAdvice, ReloadProblem> {
+  if (fused.counter.drive === 'roller') {
+    return failure('roller-driven', 'A roller counts the line itself: another fill would read the same.');
+  }
+  const free = record.segments.find((segment) => segment.lengthM === null);
+  if (!free) {
+    return failure('no-free-segment', 'Every length of this stack is fixed: nothing can give way. Free the backing.');
+  }
+  const { reel } = record;
+  const spool = {
+    arborDiameterM: reel.arborDiameterM.value,
+    widthM: reel.widthM.value,
+    fullDiameterM: reel.fullDiameterM.value,
+  };
+  const segments = record.segments.map((segment) => {
+    const { diameterM, packing } = productOf(record, segment.productId);
+    const { id, name, lengthM, wound } = segment;
+    return { id, name, lengthM, wound, lineDiameterM: diameterM.value, packing: packing.value };
+  });
+  const toM = Math.min(WORKING_RANGE.toM, 0.95 * line.woundLengthM);
+  const fromM = Math.min(WORKING_RANGE.fromM, 0.5 * toM);
+  const counter = { ...fused.counter, digits: reel.counter?.digits ?? 3, lengthPerTurnM: fused.constantM.value };
+  const level = levelOfTarget(spool, segments, counter, { kind: 'counter-true', fromM, toM });
+  if (!level.ok) return failure('cannot-be-true', level.message);
+  if (level.value < 0) {
+    return failure('past-the-rim', 'It would be true only past the rim: the spool cannot be so full. Use the table.', {
+      aboveRimM: -level.value,
+    });
+  }
+  const plan = planForRig(record, level.value);
+  if (!plan.ok) return failure('cannot-be-true', plan.message);
+  const then = plan.value.segments.find((segment) => segment.id === free.id)?.lengthM;
+  const after = {
+    line: plan.value.line,
+    strains: fused.best.strains,
+    constantM: fused.constantM.value,
+    drive: fused.best.drive,
+  };
+  const worstAfter = worstError(fused, after);
+  const worstNow = worstError(fused, fused.best);
+  if (!then || Math.abs(worstNow) - Math.abs(worstAfter) < WORTH_IT) {
+    return failure('little-to-gain', 'Another fill would hardly be truer than this one over the working range.');
+  }
+  return success({
+    segmentName: free.name,
+    nowM: line.segments.find((segment) => segment.id === free.id)?.lengthM ?? 0,
+    thenM: then.value,
+    plusMinusM: then.plusMinus,
+    levelBelowRimM: level.value,
+    worstAfter,
+    after,
+    joins: record.joins.filter((join) => join.innerSegmentId === free.id || join.outerSegmentId === free.id).length,
+  });
+}

@@ -1,0 +1,54 @@
+import type { DragBasis } from '../../drag/dragTarget';
+import type { Known } from '../../provenance/source';
+import type { LoadedLine } from '../../spool/loadedLine';
+import type { StrengthPlace } from '../../strength/rigStrength';
+import type { RigRecord } from '../record';
+import { strengthOfRig } from '../strength/strengthOfRig';
+
+export interface DragBasisChoice {
+  readonly basis: DragBasis;
+  /** Strength that a fraction would be taken of, or null with the reason. */
+  readonly strengthN: Known | null;
+  readonly of: string;
+  readonly reason: string;
+}
+
+/**
+ * The strengths that people take a fraction of, side by side: the weakest label, the weakest tested
+ * line, and the weakest place of the whole rig with its joins.
+ */
+export function dragBases(record: RigRecord, line: LoadedLine): readonly DragBasisChoice[] {
+  const best = strengthOfRig(record, line);
+  const label = strengthOfRig(record, line, 'label');
+  const weakestSegment = (places: readonly StrengthPlace[], tested: boolean): StrengthPlace | null =>
+    places
+      .filter((place) => place.kind === 'segment' && (!tested || place.strengthN.source === 'measured'))
+      .toSorted((a, b) => a.strengthN.value - b.strengthN.value)[0] ?? null;
+  const labelPlace = label ? weakestSegment(label.places, false) : null;
+  const testedPlace = best ? weakestSegment(best.places, true) : null;
+  const allTested = best?.places.every((p) => p.kind === 'join' || p.strengthN.source === 'measured') ?? false;
+  return [
+    {
+      basis: 'weakest',
+      strengthN: best?.weakest.strengthN ?? null,
+      of: best ? best.weakest.name : 'the weakest place',
+      reason: best
+        ? 'the weakest place of the whole rig, joins included'
+        : 'a line has neither pulls nor a label, so the weakest place is unknown',
+    },
+    {
+      basis: 'tested',
+      strengthN: allTested ? (testedPlace?.strengthN ?? null) : null,
+      of: testedPlace?.name ?? 'tested line',
+      reason: allTested
+        ? 'the weakest line as pulled, joins not counted'
+        : 'not every line of this rig has been pulled three times',
+    },
+    {
+      basis: 'label',
+      strengthN: labelPlace?.strengthN ?? null,
+      of: labelPlace?.name ?? 'label',
+      reason: labelPlace ? 'the weakest label on the rig, joins not counted' : 'a line has no label strength',
+    },
+  ];
+}

@@ -1,0 +1,67 @@
+import { DEFAULT_LEVEL_BELOW_RIM_M } from '../../load/defaults';
+import {
+  levelBeforeLoss,
+  levelOfTarget,
+  meanCounterError,
+  type FillProblem,
+  type FillTarget,
+} from '../../load/fillTarget';
+import type { LoadedLine } from '../../spool/loadedLine';
+import { success, type Outcome } from '../../result';
+import { woundAreaM2 } from '../../spool/spoolGeometry';
+import { counterOf } from '../count/counterOf';
+import { productOf } from './planForRig';
+import type { RigRecord } from '../record';
+
+/**
+ * How deep under the rim a target lies for a rig's present stack (m), negative above it.
+ *
+ * @param soonGoneM metres of the outermost line that will soon be gone: the target stands once they are
+ */
+export function fillOfRig(record: RigRecord, target: FillTarget, soonGoneM = 0): Outcome<number, FillProblem> {
+  const level = levelOfStack(record, target);
+  const top = record.segments.findLast((segment) => segment.wound);
+  if (!level.ok || soonGoneM === 0 || !top) return level;
+  const { diameterM, packing } = productOf(record, top.productId);
+  const reel = {
+    arborDiameterM: record.reel.arborDiameterM.value,
+    widthM: record.reel.widthM.value,
+    fullDiameterM: record.reel.fullDiameterM.value,
+  };
+  return success(levelBeforeLoss(reel, level.value, soonGoneM, woundAreaM2(diameterM.value, packing.value)));
+}
+
+function levelOfStack(record: RigRecord, target: FillTarget): Outcome<number, FillProblem> {
+  const { reel } = record;
+  const spool = {
+    arborDiameterM: reel.arborDiameterM.value,
+    widthM: reel.widthM.value,
+    fullDiameterM: reel.fullDiameterM.value,
+  };
+  const segments = record.segments.map((segment) => {
+    const { diameterM, packing } = productOf(record, segment.productId);
+    return {
+      id: segment.id,
+      name: segment.name,
+      lengthM: segment.lengthM,
+      wound: segment.wound,
+      lineDiameterM: diameterM.value,
+      packing: packing.value,
+    };
+  });
+  // With every length given there is nothing to fill up: the level follows, whatever is wished.
+  if (segments.every((segment) => segment.lengthM !== null)) {
+    return levelOfTarget(spool, segments, null, { kind: 'below-rim', levelBelowRimM: DEFAULT_LEVEL_BELOW_RIM_M });
+  }
+  return levelOfTarget(spool, segments, counterOf(record), target);
+}
+
+/**
+ * Mean relative error of the rig's counter over a working range of wound line, on a planned line.
+ *
+ * @returns null without a counter, or where the range is longer than the line
+ */
+export function plannedCounterError(record: RigRecord, line: LoadedLine, fromM: number, toM: number): number | null {
+  const counter = counterOf(record);
+  return counter && toM <= line.woundLengthM ? meanCounterError(line, counter, fromM, toM) : null;
+}

@@ -1,0 +1,72 @@
+import { LEVEL_SD_M, MEASURED_LENGTH_RELATIVE_SD } from '../../load/defaults';
+import { planLoad, type JointErrors, type SegmentToPlan } from '../../load/planLoad';
+import { PLUS_MINUS_SDS } from '../../numerics/propagate';
+import type { Known } from '../../provenance/source';
+import type { LoadedLine, LoadedSegment } from '../../spool/loadedLine';
+import { knownCounter } from '../count/counterOf';
+import { productOf } from './planForRig';
+import type { LoadRecord, RigRecord } from '../record';
+import { isLengthKnown } from './woundSegments';
+
+/**
+ * How far the finished level is open while a reel is wound: half of a 95 % interval (m). From the last measured level
+ * outwards only what lies above it counts, and the rim's own error drops out, since the level was read from the rim.
+ *
+ * @param record the rig that is being wound
+ * @param load its load
+ * @param line what is on, and what from here still goes on
+ */
+export function outlookLevelPlusMinusM(record: RigRecord, load: LoadRecord, line: LoadedLine): number {
+  const measured = line.segments.findLastIndex((segment) =>
+    load.levels.some((level) => level.segmentId === segment.id),
+  );
+  const below = line.segments[measured];
+  const rest = line.segments.slice(measured + 1).filter((segment) => segment.wound);
+  if (rest.length === 0) return PLUS_MINUS_SDS * LEVEL_SD_M;
+  const { reel, knowledge } = record;
+  const exactRim: Known = { ...reel.fullDiameterM, sd: 0 };
+  const spool = below ? { ...reel, arborDiameterM: fromLevel(below), fullDiameterM: exactRim } : reel;
+  const plan = planLoad(
+    spool,
+    rest.map((segment) => asPlanned(record, load, segment)),
+    null,
+    0,
+    below ? withoutReel(knowledge.joint) : knowledge.joint,
+  );
+  return plan.ok ? plan.value.levelBelowRimM.plusMinus : NaN;
+}
+
+function fromLevel(segment: LoadedSegment): Known {
+  return { value: segment.outerDiameterM, sd: 2 * LEVEL_SD_M, source: 'measured' };
+}
+
+/** The lines' errors alone: the spool under them has been measured. */
+function withoutReel(joint: JointErrors): JointErrors {
+  const keep = joint.keys.flatMap((key, index) =>
+    ['arborDiameterM', 'widthM', 'fullDiameterM'].includes(key) ? [] : [index],
+  );
+  return {
+    keys: keep.map((index) => joint.keys[index] ?? ''),
+    relativeSds: keep.map((index) => joint.relativeSds[index] ?? NaN),
+    correlation: keep.map((a) => keep.map((b) => joint.correlation[a]?.[b] ?? 0)),
+  };
+}
+
+function asPlanned(record: RigRecord, load: LoadRecord, segment: LoadedSegment): SegmentToPlan {
+  const planned = load.segments.find((candidate) => candidate.segmentId === segment.id);
+  if (!planned) throw new RangeError(`outlookLevelPlusMinusM: the load has no segment ${segment.id}`);
+  const { diameterM, packing } = productOf(record, planned.productId);
+  const entry = load.winding.findLast((candidate) => candidate.segmentId === segment.id);
+  const constant = knownCounter(record)?.lengthPerTurnM;
+  const counted = entry !== undefined && !isLengthKnown(planned, entry) && constant !== undefined;
+  const relativeSd = counted ? constant.sd / constant.value : MEASURED_LENGTH_RELATIVE_SD;
+  return {
+    id: segment.id,
+    name: segment.name,
+    lineId: planned.productId,
+    wound: true,
+    lineDiameterM: { ...diameterM, value: segment.lineDiameterM },
+    packing: { ...packing, value: segment.packing },
+    lengthM: { value: segment.lengthM, sd: relativeSd * segment.lengthM, source: 'measured' },
+  };
+}

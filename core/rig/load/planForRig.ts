@@ -1,0 +1,42 @@
+import { planLoad, type LoadPlan } from '../../load/planLoad';
+import { MEASURED_LENGTH_RELATIVE_SD } from '../../load/defaults';
+import type { Outcome } from '../../result';
+import { knownCounter } from '../count/counterOf';
+import type { LineProductRecord, RigRecord } from '../record';
+
+/** The line product of a segment. Throws when the record does not hold it. */
+export function productOf(record: Pick<RigRecord, 'products'>, productId: string): LineProductRecord {
+  const product = record.products.find((candidate) => candidate.id === productId);
+  if (!product) throw new RangeError(`productOf: the record has no line ${productId}`);
+  return product;
+}
+
+/**
+ * The plan of a rig's present stack.
+ *
+ * @param record the rig
+ * @param levelBelowRimM depth of the finished level under the rim (m)
+ */
+export function planForRig(record: RigRecord, levelBelowRimM: number): Outcome<LoadPlan, 'does-not-fit'> {
+  return planLoad(
+    record.reel,
+    record.segments.map((segment) => {
+      const product = productOf(record, segment.productId);
+      return {
+        id: segment.id,
+        name: segment.name,
+        lineId: product.id,
+        wound: segment.wound,
+        lineDiameterM: product.diameterM,
+        packing: product.packing,
+        lengthM:
+          segment.lengthM === null
+            ? null
+            : { value: segment.lengthM, sd: segment.lengthM * MEASURED_LENGTH_RELATIVE_SD, source: 'measured' },
+      };
+    }),
+    knownCounter(record),
+    levelBelowRimM,
+    record.knowledge.joint,
+  );
+}

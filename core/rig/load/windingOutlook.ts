@@ -1,0 +1,146 @@
+import { naiveStopReading, stopReading } from '../../counter/counter';
+import { asWound } from '../../load/asWound';
+import { buildLoadedLine, type LoadedLine, type SegmentToLoad } from '../../spool/loadedLine';
+import { solveSegment, type SegmentToSolve } from '../../spool/solveSegment';
+import type { Known } from '../../provenance/source';
+import { colourChecks, constantFromColours, type ColourCheck } from './colourChecks';
+import { counterOf } from '../count/counterOf';
+import { outlookLevelPlusMinusM } from './outlookLevel';
+import { measuredLevels, woundSegments } from './woundSegments';
+import type { LoadRecord, LoadSegmentRecord, RigRecord } from '../record';
+
+/** A segment that is still to be wound, as it now has to be. */
+export interface RemainingSegment {
+  readonly segmentId: string;
+  readonly lengthM: number;
+  readonly stopReading: number | null;
+  readonly naiveStopReading: number | null;
+  readonly turns: number;
+}
+
+export interface WindingOutlook {
+  readonly remaining: readonly RemainingSegment[];
+  /** Where the finished level will lie under the rim (m), and where it was meant to. */
+  readonly levelBelowRimM: number;
+  /** How far that is still open: half of a 95 % interval (m). */
+  readonly levelPlusMinusM: number;
+  readonly plannedLevelBelowRimM: number;
+  /** The segment whose length was changed to meet the planned level, with what it was before; null when none was. */
+  readonly changed: { readonly name: string; readonly fromM: number; readonly toM: number } | null;
+  /** The spool as it is wound so far, and with what is still to come. */
+  readonly line: LoadedLine;
+  /** Colour changes of each lead core on this load, by its segment. */
+  readonly colours: Readonly<Record<string, readonly ColourCheck[]>>;
+  /** The counter's constant as colour changes have corrected it (m per turn); null where none was noted. */
+  readonly correctedConstantM: Known | null;
+}
+
+/** A change of length below this (m) is not worth a hand's trouble; a whole count of every segment that is on comes to it. */
+const WORTH_CHANGING_M = 0.5;
+
+/**
+ * What winding comes to from here: the segments that are on, as their readings and levels say, and the rest
+ * solved again for the level that was planned. The rest is adjusted in one segment whose length is nobody's
+ * promise: the worked-out one if it is still to come, else the outermost free one.
+ *
+ * Colour changes noted on the way are a ruler of ten yards each: they correct the counter's constant, and with it every
+ * stop reading that follows.
+ *
+ * @param record a rig that is being wound
+ * @returns null when nothing is being wound, or the levels so far cannot be
+ */
+export function windingOutlook(record: RigRecord): WindingOutlook | null {
+  const first = outlookOf(record);
+  const { load } = record;
+  if (!first || !load) return null;
+  const checks = (of: RigRecord, line: LoadedLine): WindingOutlook['colours'] =>
+    Object.fromEntries(load.segments.map((segment) => [segment.segmentId, colourChecks(of, segment, line)]));
+  const colours = checks(record, first.line);
+  const constant = constantFromColours(record, Object.values(colours).flat());
+  if (!constant) return { ...first, colours, correctedConstantM: null };
+  const corrected = { ...record, calibration: null, knowledge: { ...record.knowledge, lengthPerTurnM: constant } };
+  const again = outlookOf(corrected) ?? first;
+  return { ...again, colours: checks(corrected, again.line), correctedConstantM: constant };
+}
+
+function outlookOf(record: RigRecord): Omit<WindingOutlook, 'colours' | 'correctedConstantM'> | null {
+  const { load } = record;
+  if (load?.status !== 'winding') return null;
+  const spool = { arborDiameterM: record.reel.arborDiameterM.value, widthM: record.reel.widthM.value };
+  const isOn = (segmentId: string): boolean => load.winding.some((entry) => entry.segmentId === segmentId);
+  const planned = buildLoadedLine(spool, load.segments.map(asPlanned));
+  const onSegments = woundSegments(record, load).filter((segment) => isOn(segment.id));
+  const on = asWound(
+    spool,
+    onSegments,
+    measuredLevels(record, load).filter((level) => isOn(level.afterSegmentId)),
+  );
+  if (!on.ok) return null;
+  const learned = (segment: LoadSegmentRecord): SegmentToLoad => {
+    // The same line packs alike on the same reel: what was measured below holds for what is still to come.
+    const alike = load.segments.find((other) => other.productId === segment.productId && isOn(other.segmentId));
+    const packing = alike && on.value.line.segments.find((candidate) => candidate.id === alike.segmentId)?.packing;
+    return { ...asPlanned(segment), packing: packing ?? segment.packing };
+  };
+  const rest = load.segments.filter((segment) => !isOn(segment.segmentId));
+  const fixed: SegmentToLoad[] = [...on.value.line.segments, ...rest.map(learned)];
+  const free = freeSegment(record, load, rest);
+  const counter = counterOf(record);
+  const asItLies = buildLoadedLine(spool, fixed);
+  const met = free ? adjusted(spool, fixed, free.segmentId, planned.fullDiameterM) : asItLies;
+  const toM = met.segments.find((segment) => segment.id === free?.segmentId)?.lengthM;
+  // Readings are whole counts: what they leave open is no reason to change anything.
+  const openM = WORTH_CHANGING_M + load.winding.length * (counter?.unitM ?? 0);
+  const changes = free !== null && toM !== undefined && Math.abs(toM - free.plannedLengthM) > openM;
+  const line = changes ? met : asItLies;
+  const rimM = record.reel.fullDiameterM.value;
+  return {
+    line,
+    remaining: rest.flatMap((segment) => {
+      const now = line.segments.find((candidate) => candidate.id === segment.segmentId);
+      if (!now) return [];
+      return {
+        segmentId: segment.segmentId,
+        lengthM: now.lengthM,
+        turns: now.turns,
+        stopReading: counter && segment.wound ? stopReading(now, counter) : null,
+        naiveStopReading: counter && segment.wound ? naiveStopReading(now.lengthM, counter) : null,
+      };
+    }),
+    levelBelowRimM: (rimM - line.fullDiameterM) / 2,
+    levelPlusMinusM: outlookLevelPlusMinusM(record, load, line),
+    plannedLevelBelowRimM: (rimM - planned.fullDiameterM) / 2,
+    changed: changes ? { name: free.name, fromM: free.plannedLengthM, toM } : null,
+  };
+}
+
+function asPlanned(segment: LoadSegmentRecord): SegmentToLoad {
+  const { segmentId: id, name, plannedLengthM: lengthM, lineDiameterM, packing, wound } = segment;
+  return { id, name, lengthM, lineDiameterM, packing, wound };
+}
+
+/** The segment whose length may give way, or null. Before anything has been noted nothing needs to. */
+function freeSegment(
+  record: RigRecord,
+  load: LoadRecord,
+  rest: readonly LoadSegmentRecord[],
+): LoadSegmentRecord | null {
+  if (load.winding.length === 0) return null;
+  const solvedId = record.segments.find((segment) => segment.lengthM === null)?.id;
+  const open = rest.filter((segment) => segment.wound && !segment.lengthKnown);
+  return open.find((segment) => segment.segmentId === solvedId) ?? open.at(-1) ?? null;
+}
+
+/** The line with one segment solved for a level; with its planned length when that cannot be met. */
+function adjusted(
+  spool: LoadedLine['spool'],
+  fixed: readonly SegmentToLoad[],
+  freeId: string,
+  diameterM: number,
+): LoadedLine {
+  const open = fixed.map((segment): SegmentToSolve =>
+    segment.id === freeId ? { ...segment, lengthM: null } : segment,
+  );
+  const solved = solveSegment(spool, open, diameterM);
+  return solved.ok ? solved.value.line : buildLoadedLine(spool, fixed);
+}

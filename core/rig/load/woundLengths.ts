@@ -1,0 +1,51 @@
+import { LAYER_STEP_RELATIVE_SD, MEASURED_LENGTH_RELATIVE_SD } from '../../load/defaults';
+import { PLUS_MINUS_SDS } from '../../numerics/propagate';
+import type { Figure } from '../../provenance/figure';
+import { knownCounter } from '../count/counterOf';
+import type { CurrentLine } from '../currentLine';
+import { diameterRelativeSd } from '../currentLine';
+import type { LoadRecord, RigRecord } from '../record';
+import { isLengthKnown } from './woundSegments';
+
+/** Counts or turns by which a hand stops off the mark. */
+const STOP_SD = 0.5;
+
+/**
+ * The lengths on a finished load, each with its ±: a known or metered length is as good as its tape; one stopped by
+ * counts is turns times the mean circumference, and as good as the counter's constant and the diameter are known.
+ *
+ * @returns lengths (m) by the segment's id, of what is on the reel now
+ */
+export function woundLengths(
+  record: RigRecord,
+  load: LoadRecord,
+  current: CurrentLine,
+): Readonly<Record<string, Figure>> {
+  const constant = knownCounter(record)?.lengthPerTurnM;
+  const constantSd = constant ? constant.sd / constant.value : 0;
+  const diameterSd = diameterRelativeSd(record, current);
+  return Object.fromEntries(
+    current.line.segments.map((segment): [string, Figure] => {
+      const planned = load.segments.find((candidate) => candidate.segmentId === segment.id);
+      const entry = load.winding.findLast((candidate) => candidate.segmentId === segment.id);
+      const replaced = load.replacements.some((each) => each.segmentId === segment.id);
+      const noted = entry?.turnsCounted != null || entry?.reading != null;
+      if (!planned || replaced || !planned.wound || isLengthKnown(planned, entry)) {
+        return [segment.id, figure(segment.lengthM, MEASURED_LENGTH_RELATIVE_SD, 'the tape')];
+      }
+      if (!noted) {
+        // Nobody measured it: it is what was planned, with the plan's own ±.
+        return [segment.id, { value: segment.lengthM, plusMinus: planned.plannedPlusMinusM, mainlyFrom: 'the plan' }];
+      }
+      const byTurns = entry.turnsCounted != null;
+      const stopSd = STOP_SD / Math.max(segment.turns, 1);
+      const relativeSd = Math.hypot(byTurns ? 0 : constantSd, diameterSd, stopSd, LAYER_STEP_RELATIVE_SD);
+      const from = !byTurns && constantSd > diameterSd ? "the counter's constant" : 'the diameter';
+      return [segment.id, figure(segment.lengthM, relativeSd, from)];
+    }),
+  );
+}
+
+function figure(value: number, relativeSd: number, mainlyFrom: string): Figure {
+  return { value, plusMinus: PLUS_MINUS_SDS * value * relativeSd, mainlyFrom };
+}

@@ -1,0 +1,65 @@
+import { countsForLine, countsWoundOn, turnsForCounts, type Counter } from '../../counter/counter';
+import type { MeasuredLevel, WoundSegment } from '../../load/asWound';
+import { counterOf } from '../count/counterOf';
+import type { LoadRecord, LoadSegmentRecord, RigRecord, WindingEntryRecord } from '../record';
+
+/** The levels measured over a load, as diameters in the order of winding; of two after one segment the newer counts. */
+export function measuredLevels(record: RigRecord, load: LoadRecord): readonly MeasuredLevel[] {
+  const rimM = record.reel.fullDiameterM.value;
+  const last = load.segments.findLast((segment) => segment.wound);
+  return load.segments.flatMap((segment) => {
+    const atEnd = segment === last ? load.levelBelowRimM : null;
+    const between = load.levels.findLast((level) => level.segmentId === segment.segmentId)?.levelBelowRimM ?? null;
+    const levelM = atEnd ?? between;
+    return levelM === null ? [] : [{ afterSegmentId: segment.segmentId, diameterM: rimM - 2 * levelM }];
+  });
+}
+
+/**
+ * The segments of a load with what was noted of them: spool turns behind counts, turns that were counted, or the length
+ * that passed a roller.
+ */
+export function woundSegments(record: RigRecord, load: LoadRecord): readonly WoundSegment[] {
+  const counter = counterOf(record);
+  return load.segments.map((segment) => {
+    const entry = load.winding.findLast((candidate) => candidate.segmentId === segment.segmentId);
+    const counts = counter && entry?.reading != null ? notedCounts(segment, entry.reading, counter) : null;
+    const counted = counter && counts !== null ? turnsForCounts(counts, counter) : null;
+    const overRoller = counter?.drive === 'roller' && !isLengthKnown(segment, entry) ? counted : null;
+    return {
+      id: segment.segmentId,
+      name: segment.name,
+      lengthM: entry?.meteredLengthM ?? overRoller ?? segment.plannedLengthM,
+      lineDiameterM: segment.lineDiameterM,
+      packing: segment.packing,
+      wound: segment.wound,
+      lengthKnown: isLengthKnown(segment, entry) || overRoller !== null,
+      notedTurns: entry?.turnsCounted ?? (counter?.drive === 'roller' ? null : counted),
+    };
+  });
+}
+
+/** True where the length of a wound segment was measured and not only stopped by counter or turns. */
+export function isLengthKnown(segment: LoadSegmentRecord, entry: WindingEntryRecord | undefined): boolean {
+  return entry?.meteredLengthM != null || (segment.lengthKnown && !entry?.lengthByCounter);
+}
+
+/** Counts wound on behind a noted reading, unwrapped by what was planned. */
+export function notedCounts(
+  segment: { readonly plannedTurns: number; readonly plannedLengthM: number },
+  reading: number,
+  counter: Pick<Counter, 'drive' | 'lengthPerTurnM' | 'unitM' | 'digits'>,
+): number {
+  const line = { turns: segment.plannedTurns, lengthM: segment.plannedLengthM };
+  return countsWoundOn(reading, counter, countsForLine(line, counter));
+}
+
+/** The line that a segment consists of: as replaced, as wound, or as planned. */
+export function productIdNow(record: RigRecord, segmentId: string): string {
+  const productId =
+    record.load?.replacements.findLast((replacement) => replacement.segmentId === segmentId)?.productId ??
+    record.load?.segments.find((segment) => segment.segmentId === segmentId)?.productId ??
+    record.segments.find((segment) => segment.id === segmentId)?.productId;
+  if (!productId) throw new RangeError(`productIdNow: the rig has no segment ${segmentId}`);
+  return productId;
+}
