@@ -289,7 +289,9 @@ function NylonWarning({ view, pullN }: { view: RigView; pullN: number | null }) 
   const { format } = useUnits();
   const pieces = elasticPieces(view);
   if (!pieces || pullN === null) return null;
-  const out = piecesOut(pieces, view.current.line.handLinedLengthM + MAIN_OUT_M);
+  // The main line alone: a long nylon leader in front of it is as it should be.
+  const main = pieces.filter((_, index) => view.current.line.segments[index]?.wound);
+  const out = piecesOut(main, MAIN_OUT_M);
   const energyJ = out.reduce((sum, piece) => sum + storedEnergyJ(piece, pullN), 0);
   const asBraidJ = out.reduce((sum, piece) => sum + storedEnergyJ({ ...piece, material: 'braid' }, pullN), 0);
   const hasNylon = out.some((piece) => piece.material === 'nylon' && piece.lengthM > 5);

@@ -1,0 +1,125 @@
+import { pulls, woundRig } from '../../../tests/rigFixture';
+import { stiffnessOf } from '../../drag/surge';
+import type { DragPullRecord, DragSettingRecord, LeverPointRecord, RigRecord } from '../record';
+import { rigView } from '../rigView';
+import { elasticPieces, piecesOut, spoolInertia } from './elasticLine';
+import { guideFactorFor } from './guideOfRig';
+import { leverOfRig, presetOf } from './leverOfRig';
+
+const tested = (): RigRecord => ({
+  ...woundRig(),
+  strengthTests: [pulls('nylon', [140, 142, 139]), pulls('lead', [80, 82, 78]), pulls('top', [85, 84, 86])],
+});
+
+function viewOf(record: RigRecord) {
+  const view = rigView(record);
+  if (!view) throw new Error('the fixture has a line');
+  return view;
+}
+
+describe('a rig as it gives way', () => {
+  const view = viewOf(tested());
+  const pieces = elasticPieces(view);
+
+  it('has a piece for each line, as strong as it was pulled', () => {
+    expect(pieces).toHaveLength(view.current.line.segments.length);
+    expect(pieces?.[0]).toMatchObject({ material: 'nylon', strengthN: expect.closeTo(140.33, 1) as number });
+    expect(
+      elasticPieces(
+        viewOf({
+          ...tested(),
+          products: tested().products.map((p) => ({ ...p, labelStrengthN: null })),
+          strengthTests: [],
+        }),
+      ),
+    ).toBeNull();
+  });
+
+  it('counts from the hook what is out', () => {
+    const out = piecesOut(pieces ?? [], 30);
+    expect(out.reduce((sum, piece) => sum + piece.lengthM, 0)).toBeCloseTo(30, 9);
+    expect(out[0]).toMatchObject({ strengthN: expect.closeTo(85, 1) as number });
+    // What is out gives way as springs in a row.
+    const whole = piecesOut(pieces ?? [], 60).reduce(
+      (sum, p) => sum + p.lengthM / stiffnessOf(p.material, p.strengthN),
+      0,
+    );
+    const half = out.reduce((sum, p) => sum + p.lengthM / stiffnessOf(p.material, p.strengthN), 0);
+    expect(whole).toBeGreaterThan(half);
+  });
+
+  it('turns a spool whose inertia is that of some hundred grams a few centimetres out', () => {
+    const { fullDiameterM } = view.current.line;
+    const inertia = spoolInertia(view);
+    expect(inertia).toBeGreaterThan(0.5 * 0.15 * (fullDiameterM / 2) ** 2);
+    expect(inertia).toBeLessThan(0.5 * 0.6 * (fullDiameterM / 2) ** 2);
+  });
+});
+
+const pull = (kind: DragPullRecord['kind'], movingN: number, settingStep = 0): DragPullRecord => ({
+  id: `${kind} ${movingN}`,
+  kind,
+  movingN,
+  breakawayN: movingN,
+  settingStep,
+  instrument: 'by hand',
+  at: '',
+});
+const setting = (made: readonly DragPullRecord[]): DragSettingRecord => ({
+  id: 'd',
+  loadId: 'load',
+  fraction: 0.25,
+  strengthBasis: 'weakest',
+  targetN: 20,
+  rodAngleRad: 1,
+  basis: {},
+  startedAt: '',
+  acceptedAt: null,
+  pulls: made,
+});
+
+describe('what the guides make of a pull', () => {
+  it('is measured at the bend of the session, once pulled both ways at one setting', () => {
+    const both = setting([pull('bent rod', 24), pull('straight', 20)]);
+    expect(guideFactorFor(both, 1)).toMatchObject({ value: 1.2, source: 'measured' });
+    expect(guideFactorFor(both, 0.5).source).toBe('default');
+  });
+
+  it('is an estimate before that, and after the drag was turned', () => {
+    expect(guideFactorFor(null, 1).source).toBe('default');
+    expect(guideFactorFor(setting([pull('bent rod', 24)]), 1).source).toBe('default');
+    const turned = setting([pull('straight', 20), pull('bent rod', 30, 1)]);
+    expect(guideFactorFor(turned, 1).source).toBe('default');
+  });
+});
+
+describe('the lever of a rig', () => {
+  const at = (position: number, forceN: number, presetTurns = 0): LeverPointRecord => ({
+    id: `${position} ${presetTurns}`,
+    position,
+    forceN,
+    presetTurns,
+    instrument: 'by hand',
+    at: '',
+  });
+
+  it('has a curve of the preset as it stands, not of an earlier one', () => {
+    const leverPoints = [at(0, 0), at(0.5, 30), at(1, 45)];
+    expect(leverOfRig({ leverPoints, presetActs: [] }).curve.ok).toBe(true);
+    const turned = [{ id: '1', act: { act: 'turn' as const, turns: 1 }, at: '' }];
+    expect(leverOfRig({ leverPoints, presetActs: turned }).curve).toMatchObject({ ok: false, reason: 'too-few' });
+  });
+
+  it('learns a turn where the lever was pulled at several presets, not where it is nearly free', () => {
+    const leverPoints = [at(0.1, 2), at(0.1, 9, 1), at(0.5, 30), at(0.5, 38, 1), at(0.75, 40)];
+    expect(leverOfRig({ leverPoints, presetActs: [] }).gain).toEqual({ newtonsPerTurn: 8, sdN: null, position: 0.5 });
+  });
+
+  it('passes over a step that could not have been', () => {
+    const acts = [
+      { id: '1', act: { act: 'into-gear' as const }, at: '' },
+      { id: '2', act: { act: 'turn' as const, turns: 1 }, at: '' },
+    ];
+    expect(presetOf(acts)).toEqual({ lever: 'in gear', turns: 0, wrongTurns: 0 });
+  });
+});
