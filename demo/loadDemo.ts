@@ -359,11 +359,11 @@ async function towPlaner(
       planer: name,
       speedMS: speedKn * KNOT_MS,
       holdsN: lever.curve.value.forceAt(leverPosition),
-      water: 'ordinary' as const,
     };
-    const shown = must(await workVirtualReel(boatId, rigId, { act: 'tow-planer', ...look }));
+    const shown = must(await workVirtualReel(boatId, rigId, { act: 'tow-planer', ...look, water: 'ordinary' }));
     const { creep, instrument } = shown;
     if (!creep) throw new Error('demo data: the planer was not looked at');
-    must(await recordPlanerLook(boatId, rigId, { ...look, leverPosition, creep, isSet: true, instrument }));
+    const sea = { heading: 'into the waves', current: 'with you' } as const;
+    must(await recordPlanerLook(boatId, rigId, { ...look, ...sea, leverPosition, creep, isSet: true, instrument }));
   }
 }

@@ -4,11 +4,15 @@ import { useState } from 'react';
 import { dragTarget } from '@/core/drag/dragTarget';
 import { CREEP_GUIDE, planerAdvice, RESERVE, type PlanerAdvice } from '@/core/drag/planerAdvice';
 import {
+  CURRENTS,
+  HEADINGS,
   planerBracket,
   pullAtSpeed,
+  waterOf,
   type Creep,
+  type Current,
+  type Heading,
   type PlanerBracket,
-  type TowingWater,
 } from '@/core/drag/planerBracket';
 import { storedEnergyJ } from '@/core/drag/surge';
 import { elasticPieces, piecesOut } from '@/core/rig/drag/elasticLine';
@@ -33,11 +37,6 @@ const CREEPS: readonly { value: Creep; text: string }[] = [
   { value: 'none', text: 'none' },
   { value: 'some', text: 'some, in the waves' },
   { value: 'much', text: 'much, all the time' },
-];
-
-const WATERS: readonly { value: TowingWater; text: string }[] = [
-  { value: 'ordinary', text: 'into the waves, current with you' },
-  { value: 'hard', text: 'following sea or head current' },
 ];
 
 /** Main line that is out with a planer, without its leader (common practice, no source: 100 to 150 ft). */
@@ -102,6 +101,8 @@ export function PlanerCard({ view }: { view: RigView }) {
   );
 }
 
+const asOptions = <T extends string>(values: readonly T[]) => values.map((value) => ({ value, text: value }));
+
 function Look({
   planer,
   onPlaner,
@@ -119,7 +120,8 @@ function Look({
   const position = Number(percent.replace(',', '.')) / 100;
   const byLever = lever.curve.ok && position >= 0 && position <= 1 ? lever.curve.value.forceAt(position) : null;
   const holds = useQuantity(`planer-holds:${record.id}:${percent}`, 'force', byLever, LIMITS.forceN);
-  const [water, setWater] = useState<TowingWater>('ordinary');
+  const [heading, setHeading] = useState<Heading>('into the waves');
+  const [current, setCurrent] = useState<Current>('with you');
   const [creep, setCreep] = useState<Creep>('none');
   const [isSet, setIsSet] = useState(false);
   const [instrument, setInstrument] = useState('read by eye');
@@ -131,7 +133,8 @@ function Look({
       speedMS: speed.speedMS,
       holdsN: holds.value,
       leverPosition: lever.curve.ok ? position : null,
-      water,
+      heading,
+      current,
       creep,
       isSet,
       instrument,
@@ -142,7 +145,13 @@ function Look({
   };
   const tow = async (): Promise<void> => {
     if (holds.value === null || speed.speedMS === null) return;
-    const shown = await bench.work({ act: 'tow-planer', planer, speedMS: speed.speedMS, holdsN: holds.value, water });
+    const shown = await bench.work({
+      act: 'tow-planer',
+      planer,
+      speedMS: speed.speedMS,
+      holdsN: holds.value,
+      water: waterOf(heading, current),
+    });
     if (!shown?.creep) return;
     setCreep(shown.creep);
     setIsSet(true);
@@ -169,7 +178,8 @@ function Look({
           error={fieldError('holdsN')}
           hint={byLever === null ? 'by the scale, at the tip' : 'by the lever curve'}
         />
-        <ChoiceField label="Water" value={water} options={WATERS} onChange={setWater} />
+        <ChoiceField label="Heading" value={heading} options={asOptions(HEADINGS)} onChange={setHeading} />
+        <ChoiceField label="Current" value={current} options={asOptions(CURRENTS)} onChange={setCurrent} />
         <ChoiceField label="Line creeps out" value={creep} options={CREEPS} onChange={setCreep} />
       </div>
       <label className="flex min-h-11 items-center gap-3 text-sm">
@@ -216,7 +226,9 @@ function Looks({ planer }: { planer: string }) {
           <tr key={look.id} className="border-b border-edge">
             <td className="figures py-1 pr-2">{format.force(look.holdsN)}</td>
             <td className="figures py-1 pr-2">{((look.speedMS * 3600) / 1852).toFixed(1)} kn</td>
-            <td className="py-1 pr-2">{look.water}</td>
+            <td className="py-1 pr-2">
+              {look.heading}, current {look.current}: {look.water}
+            </td>
             <td className="py-1 pr-2">{look.creep}</td>
             <td className="py-1">{look.isSet ? 'yes' : 'no, not set'}</td>
           </tr>
@@ -300,7 +312,7 @@ function NylonWarning({ view, pullN }: { view: RigView; pullN: number | null }) 
       With {format.length(MAIN_OUT_M)} of main line out it stores {energyJ.toFixed(0)} J at that pull
       {hasNylon
         ? `; of braid it would be ${asBraidJ.toFixed(0)} J. Stretched nylon snaps back when a sea lifts the boat: braid for planers.`
-        : '. Braid stores little: a planer that breaks off comes back slowly.'}
+        : '. Braid stores little of it; stand clear all the same.'}
     </p>
   );
 }

@@ -57,6 +57,8 @@ const look = (holdsN: number, creep: PlanerLookRecord['creep'], isSet = true): P
   speedMS: 3.09,
   holdsN,
   leverPosition: null,
+  heading: 'into the waves',
+  current: 'with you',
   water: 'ordinary',
   creep,
   isSet,
@@ -157,12 +159,19 @@ describe('a planer', () => {
     renderRig(leverRig(), <DragStation />);
     const planer = open();
     fireEvent.change(planer.getByLabelText('The drag holds'), { target: { value: '9 kg' } });
+    fireEvent.change(planer.getByLabelText('Heading'), { target: { value: 'following sea' } });
     fireEvent.change(planer.getByLabelText('Line creeps out'), { target: { value: 'much' } });
     expect(planer.getByRole('button', { name: /will not count/ })).toBeEnabled();
     fireEvent.click(planer.getByRole('checkbox'));
     fireEvent.click(planer.getByRole('button', { name: 'Note this look' }));
     await settled();
-    expect(sent[0]?.body).toMatchObject({ planer: 'number 1', water: 'ordinary', creep: 'much', isSet: true });
+    expect(sent[0]?.body).toMatchObject({
+      planer: 'number 1',
+      heading: 'following sea',
+      current: 'with you',
+      creep: 'much',
+      isSet: true,
+    });
   });
 
   it('can be tried dry: a drag that holds less lets more creep out', () => {

@@ -1,6 +1,13 @@
 import { leverCurve } from './leverCurve';
 import { CREEP_GUIDE, planerAdvice } from './planerAdvice';
-import { planerBracket, PLANER_SPEED_MS, pullAtSpeed, type Creep, type CreepObservation } from './planerBracket';
+import {
+  planerBracket,
+  PLANER_SPEED_MS,
+  pullAtSpeed,
+  waterOf,
+  type Creep,
+  type CreepObservation,
+} from './planerBracket';
 import { towPlaner, type Tow } from './towPlaner';
 
 const look = (holdsN: number, creep: Creep, change: Partial<CreepObservation> = {}): CreepObservation => ({
@@ -36,6 +43,13 @@ describe('the bracket of a planer’s pull', () => {
     expect(pullAtSpeed(100, 2 * PLANER_SPEED_MS)).toBeCloseTo(400, 9);
     const slow = bracketOf([look(100, 'some', { speedMS: 0.9 * PLANER_SPEED_MS })]);
     expect(slow.midN).toBeGreaterThan(bracketOf([look(100, 'some')]).midN);
+  });
+
+  it('calls a following sea or a head current hard, and anything else ordinary', () => {
+    expect(waterOf('into the waves', 'with you')).toBe('ordinary');
+    expect(waterOf('across', 'none')).toBe('ordinary');
+    expect(waterOf('following sea', 'with you')).toBe('hard');
+    expect(waterOf('into the waves', 'against you')).toBe('hard');
   });
 
   it('learns less from a hard water than from an ordinary one', () => {

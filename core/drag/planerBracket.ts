@@ -10,6 +10,16 @@ export type Creep = (typeof CREEPS)[number];
 export const TOWING_WATERS = ['ordinary', 'hard'] as const;
 export type TowingWater = (typeof TOWING_WATERS)[number];
 
+export const HEADINGS = ['into the waves', 'across', 'following sea'] as const;
+export const CURRENTS = ['with you', 'none', 'against you'] as const;
+export type Heading = (typeof HEADINGS)[number];
+export type Current = (typeof CURRENTS)[number];
+
+/** The kind of water that a heading to the sea and a current make: a following sea or a head current is hard. */
+export function waterOf(heading: Heading, current: Current): TowingWater {
+  return heading === 'following sea' || current === 'against you' ? 'hard' : 'ordinary';
+}
+
 /** One look at a towed planer. */
 export interface CreepObservation {
   /** Speed through the water (m/s). */

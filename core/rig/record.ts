@@ -1,6 +1,6 @@
 import type { CounterDrive } from '../counter/counter';
 import type { LeverPoint } from '../drag/leverCurve';
-import type { CreepObservation } from '../drag/planerBracket';
+import type { CreepObservation, Current, Heading } from '../drag/planerBracket';
 import type { PresetAct } from '../drag/presetState';
 import type { DragBasis } from '../drag/dragTarget';
 import type { LearnedReel } from '../gear/learned';
@@ -423,6 +423,8 @@ export interface PlanerLookRecord extends CreepObservation {
   /** The planer by its size, in the person's own words. */
   readonly planer: string;
   readonly leverPosition: number | null;
+  readonly heading: Heading;
+  readonly current: Current;
   readonly instrument: string;
   readonly at: string;
 }

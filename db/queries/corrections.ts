@@ -32,8 +32,8 @@ const WITHDRAW = {
   leverPoint: `INSERT INTO lever_points (boat_id, load_id, drag_setting_id, lever_position, preset_turns, force_n, instrument, corrects_id, withdrawn)
     SELECT boat_id, load_id, drag_setting_id, lever_position, preset_turns, force_n, instrument, id, true FROM lever_points
     WHERE boat_id = $1 AND id = $2 AND NOT withdrawn AND $3::text IS NOT NULL`,
-  planerLook: `INSERT INTO planer_looks (boat_id, rig_id, planer, speed_m_s, holds_n, lever_position, water, creep, is_set, instrument, corrects_id, withdrawn)
-    SELECT boat_id, rig_id, planer, speed_m_s, holds_n, lever_position, water, creep, is_set, instrument, id, true FROM planer_looks
+  planerLook: `INSERT INTO planer_looks (boat_id, rig_id, planer, speed_m_s, holds_n, lever_position, heading, current, creep, is_set, instrument, corrects_id, withdrawn)
+    SELECT boat_id, rig_id, planer, speed_m_s, holds_n, lever_position, heading, current, creep, is_set, instrument, id, true FROM planer_looks
     WHERE boat_id = $1 AND id = $2 AND NOT withdrawn AND $3::text IS NOT NULL`,
 } as const;
 

@@ -1,4 +1,5 @@
 import type { LeverPointRecord, PastDragRecord, PlanerLookRecord, PresetActRecord } from '../../core/rig/record';
+import { waterOf } from '../../core/drag/planerBracket';
 import type { PresetAct } from '../../core/drag/presetState';
 import type { Queryable } from '../withTransaction';
 import { standing } from './standing';
@@ -82,13 +83,14 @@ export async function listPlanerLooks(
     speed_m_s: number;
     holds_n: number;
     lever_position: number | null;
-    water: PlanerLookRecord['water'];
+    heading: PlanerLookRecord['heading'];
+    current: PlanerLookRecord['current'];
     creep: PlanerLookRecord['creep'];
     is_set: boolean;
     instrument: string;
     noted_at: string;
   }>(
-    `SELECT id, planer, speed_m_s, holds_n, lever_position, water, creep, is_set, instrument, noted_at FROM planer_looks
+    `SELECT id, planer, speed_m_s, holds_n, lever_position, heading, current, creep, is_set, instrument, noted_at FROM planer_looks
      WHERE boat_id = $1 AND rig_id = $2 AND ${standing('planer_looks')} ORDER BY noted_at`,
     [boatId, rigId],
   );
@@ -98,7 +100,9 @@ export async function listPlanerLooks(
     speedMS: row.speed_m_s,
     holdsN: row.holds_n,
     leverPosition: row.lever_position,
-    water: row.water,
+    heading: row.heading,
+    current: row.current,
+    water: waterOf(row.heading, row.current),
     creep: row.creep,
     isSet: row.is_set,
     instrument: row.instrument,
@@ -110,11 +114,12 @@ export async function insertPlanerLook(
   db: Queryable,
   boatId: string,
   rigId: string,
-  look: Omit<PlanerLookRecord, 'id' | 'at'>,
+  look: Omit<PlanerLookRecord, 'id' | 'at' | 'water'>,
 ): Promise<void> {
   await db.query(
-    `INSERT INTO planer_looks (boat_id, rig_id, planer, speed_m_s, holds_n, lever_position, water, creep, is_set, instrument)
-     VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10)`,
+    `INSERT INTO planer_looks (boat_id, rig_id, planer, speed_m_s, holds_n, lever_position, heading, current, creep,
+       is_set, instrument)
+     VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11)`,
     [
       boatId,
       rigId,
@@ -122,7 +127,8 @@ export async function insertPlanerLook(
       look.speedMS,
       look.holdsN,
       look.leverPosition,
-      look.water,
+      look.heading,
+      look.current,
       look.creep,
       look.isSet,
       look.instrument,

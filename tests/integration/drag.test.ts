@@ -112,20 +112,22 @@ describe('looks at a planer', () => {
       await recordPlanerLook(
         b.boatId,
         b.rigId,
-        planerLookInput.parse({ ...look, water: 'hard', creep: 'some', isSet: true }),
+        planerLookInput.parse({ ...look, heading: 'following sea', current: 'with you', creep: 'some', isSet: true }),
       ),
     );
     must(
       await recordPlanerLook(
         b.boatId,
         b.rigId,
-        planerLookInput.parse({ ...look, water: 'ordinary', creep: 'none', isSet: false }),
+        planerLookInput.parse({ ...look, heading: 'across', current: 'none', creep: 'none', isSet: false }),
       ),
     );
     expect((await record()).planerLooks).toMatchObject([
-      { planer: 'number 2', water: 'hard', creep: 'some', isSet: true, holdsN: 90 },
-      { creep: 'none', isSet: false },
+      { planer: 'number 2', heading: 'following sea', water: 'hard', creep: 'some', isSet: true, holdsN: 90 },
+      { water: 'ordinary', creep: 'none', isSet: false },
     ]);
-    expect(planerLookInput.safeParse({ ...look, water: 'hard', creep: 'a lot', isSet: true }).success).toBe(false);
+    expect(
+      planerLookInput.safeParse({ ...look, heading: 'across', current: 'none', creep: 'a lot', isSet: true }).success,
+    ).toBe(false);
   });
 });

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { FRACTION_LIMITS } from '../../core/drag/dragTarget';
-import { CREEPS, TOWING_WATERS } from '../../core/drag/planerBracket';
+import { CREEPS, CURRENTS, HEADINGS } from '../../core/drag/planerBracket';
 import { idSchema, instrumentSchema, LIMITS, within } from '../limits';
 
 export const settingInput = z.strictObject({
@@ -48,7 +48,8 @@ export const planerLookInput = z.strictObject({
   speedMS: within({ min: 0.2, max: 15 }, 'The speed through the water'),
   holdsN: within(LIMITS.forceN, 'What the drag holds'),
   leverPosition: within({ min: 0, max: 1 }, "The lever's place").nullable(),
-  water: z.enum(TOWING_WATERS),
+  heading: z.enum(HEADINGS),
+  current: z.enum(CURRENTS),
   creep: z.enum(CREEPS),
   isSet: z.boolean(),
   instrument: instrumentSchema,
