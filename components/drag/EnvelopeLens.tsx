@@ -59,7 +59,7 @@ export function EnvelopeLens({ view, forceN, isSet }: { view: RigView; forceN: n
           <p className="mt-1">
             Not counted: a belly that the line makes to the side, which loads far more (about {format.force(BELLY_N)}{' '}
             for {format.length(100)} of thin line drawn broadside at 2 kn), and a hot or wet drag, which differs by 10
-            to 20 %.
+            to 20 %. The ± takes the scale as good to {format.percent(SET_SHARE)}, a default.
           </p>
           <div className="mt-2 w-56">
             <TextField

@@ -176,22 +176,20 @@ function Now({ view, setup, state, drag }: { view: RigView; setup: FightSetup; s
   );
 }
 
-/** Tension at each join that is out, as a share of what it holds. */
+/** Tension at each join that is out, beside what it holds. */
 function Joins({ setup, state }: { setup: FightSetup; state: FightState }) {
   const { format } = useUnits();
-  const out = setup.strength.places.filter((place) => place.kind === 'join' && place.fromHookM <= state.lineOutM);
-  if (out.length === 0) return null;
   return (
     <ul className="mt-1 text-sm">
-      {out.map((place) => {
-        // The water adds to the tip's pull evenly along what is out.
-        const part = 1 - place.fromHookM / Math.max(state.lineOutM, place.fromHookM, 1);
-        const tensionN = state.tipForceN + (state.fishForceN - state.tipForceN) * part;
+      {state.joins.map(({ id, tensionN }) => {
+        const place = setup.strength.places.find((each) => each.id === id);
         return (
-          <li key={place.id}>
-            {place.name}: <span className="figures">{format.force(tensionN)}</span> of{' '}
-            {format.force(place.strengthN.value)}
-          </li>
+          place && (
+            <li key={id}>
+              {place.name}: <span className="figures">{format.force(tensionN)}</span> of{' '}
+              {format.force(place.strengthN.value)}
+            </li>
+          )
         );
       })}
     </ul>

@@ -229,8 +229,8 @@ function Positions({
       {lever.gain && (
         <li>
           <b>A turn of the preset:</b> {format.force(lever.gain.newtonsPerTurn)}
-          {lever.gain.sdN !== null && ` ± ${format.force(1.96 * lever.gain.sdN)}`} at {share(lever.gain.position)},
-          learned from your pulls.
+          {lever.gain.plusMinusN !== null && ` ± ${format.force(lever.gain.plusMinusN)}`} at{' '}
+          {share(lever.gain.position)}, learned from your pulls.
         </li>
       )}
     </ul>

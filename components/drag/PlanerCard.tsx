@@ -14,8 +14,8 @@ import {
   type Heading,
   type PlanerBracket,
 } from '@/core/drag/planerBracket';
-import { storedEnergyJ } from '@/core/drag/surge';
-import { elasticPieces, piecesOut } from '@/core/rig/drag/elasticLine';
+import { piecesOut, storedEnergyJ } from '@/core/drag/surge';
+import { elasticPieces } from '@/core/rig/drag/elasticLine';
 import { leverOfRig } from '@/core/rig/drag/leverOfRig';
 import type { RigView } from '@/core/rig/rigView';
 import { UndoButton } from '@/components/bench/UndoButton';

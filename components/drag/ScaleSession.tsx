@@ -1,9 +1,9 @@
 'use client';
 
 import { useState } from 'react';
-import { measuredGuideFactor } from '@/core/drag/guideFactor';
 import { STICKY_RATIO } from '@/core/drag/readPull';
 import type { ScaleSession as Judgement } from '@/core/drag/scaleSession';
+import { guideFactorFor } from '@/core/rig/drag/guideOfRig';
 import { PLUS_MINUS_SDS } from '@/core/numerics/propagate';
 import type { DragPullRecord, DragSettingRecord } from '@/core/rig/record';
 import { TracePlot } from '@/components/bench/TracePlot';
@@ -27,7 +27,6 @@ const PULL_KINDS: readonly { value: DragPullRecord['kind']; text: string }[] = [
 /** Pulls with a scale until the last three agree with the target and with each other. */
 export function ScaleSession({ setting, onAnother }: { setting: DragSettingRecord; onAnother: () => void }) {
   const { record } = useRig();
-  const { format } = useUnits();
   const scale = useScale(setting);
   const [onBench, setOnBench] = useState(false);
   const { kind, moving, breakaway, busy, fieldError, judgement, warmUps, samples, unread, turned } = scale;
@@ -99,7 +98,7 @@ export function ScaleSession({ setting, onAnother }: { setting: DragSettingRecor
           Choose another target
         </Button>
       </div>
-      <GuideFactor setting={setting} format={format} />
+      <GuideFactor setting={setting} />
       {onBench && <ScaleBench scale={scale} setting={setting} onLeave={() => setOnBench(false)} />}
     </div>
   );
@@ -162,25 +161,19 @@ function PullList({ setting }: { setting: DragSettingRecord }) {
   );
 }
 
-function GuideFactor({ setting, format }: { setting: DragSettingRecord; format: { force(n: number): string } }) {
-  const lastStep = Math.max(0, ...setting.pulls.map((pull) => pull.settingStep));
-  const at = (kind: DragPullRecord['kind']): number[] =>
-    setting.pulls.filter((pull) => pull.kind === kind && pull.settingStep === lastStep).map((pull) => pull.movingN);
-  const bent = at('bent rod');
-  const straight = at('straight');
-  if (straight.length === 0 || bent.length === 0) {
+function GuideFactor({ setting }: { setting: DragSettingRecord }) {
+  const factor = guideFactorFor(setting, setting.rodAngleRad);
+  if (factor.source !== 'measured') {
     return (
       <p className="text-sm text-ink-soft">
         One pull straight off the reel at this setting would give the guides&apos; own factor for this rod.
       </p>
     );
   }
-  const factor = measuredGuideFactor(bent, straight);
   return (
     <p className="text-sm">
       Guides, measured: × <b className="figures">{factor.value.toFixed(2)}</b> ±{' '}
-      {(PLUS_MINUS_SDS * factor.sd).toFixed(2)} (bent {format.force(bent[0] ?? 0)}, straight{' '}
-      {format.force(straight[0] ?? 0)}).
+      {(PLUS_MINUS_SDS * factor.sd).toFixed(2)} (bent ÷ straight, at this setting and bend).
     </p>
   );
 }
@@ -213,7 +206,7 @@ function Accepted({
         </p>
       )}
       <PullList setting={setting} />
-      <GuideFactor setting={setting} format={format} />
+      <GuideFactor setting={setting} />
       <div>
         <Button onClick={onAnother}>Set it anew</Button>
       </div>

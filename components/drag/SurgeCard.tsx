@@ -1,7 +1,7 @@
 'use client';
 
-import { surge, type SurgeSetup } from '@/core/drag/surge';
-import { DEFAULT_ROD_STIFFNESS, elasticPieces, piecesOut, spoolInertia } from '@/core/rig/drag/elasticLine';
+import { piecesOut, surge, type SurgeSetup } from '@/core/drag/surge';
+import { DEFAULT_ROD_STIFFNESS, elasticPieces, spoolInertia } from '@/core/rig/drag/elasticLine';
 import type { RigView } from '@/core/rig/rigView';
 import { spoolStateAt } from '@/core/spool/loadedLine';
 import { weakestWithin } from '@/core/strength/rigStrength';

@@ -1,7 +1,7 @@
 import { PLUS_MINUS_SDS } from '../numerics/propagate';
 import { spoolStateAt, type LoadedLine } from '../spool/loadedLine';
 import type { RigStrength, StrengthPlace } from '../strength/rigStrength';
-import { waterPullPerM, type RunThroughWater } from './waterPull';
+import { waterAlong, type RunThroughWater } from './waterPull';
 
 /** A drag as it was set: the pull at the tip, with what the scale leaves open, and the length out then. */
 export interface DragAsSet {
@@ -102,25 +102,6 @@ export function dragEnvelope(
     })),
     safeLengthM: safe((point) => point.share < 1),
     safeByBoundM: safe((point) => point.boundShare === null || point.boundShare < 1),
-  };
-}
-
-/** What the water holds back of the line between the hook and a length from it (N), with the SD of the friction. */
-function waterAlong(line: LoadedLine, run: RunThroughWater) {
-  let [endM, valueN, sdN] = [0, 0, 0];
-  const pieces = line.segments.toReversed().map((segment) => {
-    const rate = waterPullPerM(segment.lineDiameterM, run);
-    const piece = { fromM: endM, toM: endM + segment.lengthM, rate, valueN, sdN };
-    endM = piece.toM;
-    valueN += segment.lengthM * rate.value;
-    sdN += segment.lengthM * rate.sd;
-    return piece;
-  });
-  return (lengthM: number): { readonly value: number; readonly sd: number } => {
-    const piece = pieces.find((each) => lengthM <= each.toM) ?? pieces.at(-1);
-    if (!piece) return { value: 0, sd: 0 };
-    const part = Math.min(lengthM, piece.toM) - piece.fromM;
-    return { value: piece.valueN + part * piece.rate.value, sd: piece.sdN + part * piece.rate.sd };
   };
 }
 

@@ -1,7 +1,7 @@
 import { spoolStateAt, type LoadedLine } from '../spool/loadedLine';
 import type { RigStrength, StrengthPlace } from '../strength/rigStrength';
-import { stiffnessOf, type ElasticPiece } from './surge';
-import { waterPullPerM, type RunThroughWater } from './waterPull';
+import { givingMPerN, piecesOut, type ElasticPiece } from './surge';
+import { waterAlong, type RunThroughWater } from './waterPull';
 
 /** What fights whom. */
 export interface FightSetup {
@@ -50,6 +50,8 @@ export interface FightState {
   /** The place that is out and nearest to breaking, the tension there, and how many times it could be had (≥ 1). */
   readonly nearest: StrengthPlace;
   readonly headroom: number;
+  /** Tension at each join that is out (N), by its id. */
+  readonly joins: readonly { readonly id: string; readonly tensionN: number }[];
   /** The moment so far in which tightening would most surely have broken it; null while the fish could not have. */
   readonly closest: ClosestMoment | null;
   readonly end: 'broken' | 'spooled' | 'landed' | null;
@@ -91,6 +93,7 @@ export function startFight(setup: FightSetup): FightState {
     fishForceN: 0,
     nearest,
     headroom: Infinity,
+    joins: [],
     closest: null,
     end: null,
   };
@@ -119,23 +122,25 @@ export function stepFight(
   const timeS = before.timeS + stepS;
   const { mood, moodEndsS } = nextMood(before, timeS, chance);
   const thrustN = thrustOf(fish, mood, before.stamina, before.speedMS);
-  const water = waterOn(setup, before.lineOutM, before.speedMS);
-  const givingMPerN = giving(setup, before.lineOutM);
-  const speedMS = before.speedMS + ((thrustN - before.tipForceN - water.all) / fish.massKg) * stepS;
+  const water = waterAlong(line, { ...setup.water, speedMS: Math.abs(before.speedMS) });
+  const waterN = water(before.lineOutM).value;
+  const giving = givingMPerN(piecesOut(setup.pieces, before.lineOutM), setup.rodStiffnessNPerM);
+  const speedMS = before.speedMS + ((thrustN - before.tipForceN - waterN) / fish.massKg) * stepS;
   const distanceM = Math.max(0.5, before.distanceM + speedMS * stepS);
   const wound = hands.winding && !before.slipping ? Math.min(WIND_MS * stepS, before.lineOutM - 1) : 0;
   let lineOutM = before.lineOutM - wound;
-  let tipForceN = Math.max(0, (distanceM - lineOutM) / givingMPerN);
+  let tipForceN = Math.max(0, (distanceM - lineOutM) / giving);
   const holdsN = dragNow(setup, lineOutM, hands.drag);
   // A drag that stands needs its breakaway to start; one that slips goes on at its moving pull.
   const gives = tipForceN > (before.slipping ? holdsN : holdsN * setup.breakawayRatio);
   if (gives) {
-    lineOutM = Math.min(line.totalLengthM, lineOutM + (tipForceN - holdsN) * givingMPerN);
-    tipForceN = Math.max(0, (distanceM - lineOutM) / givingMPerN);
+    lineOutM = Math.min(line.totalLengthM, lineOutM + (tipForceN - holdsN) * giving);
+    tipForceN = Math.max(0, (distanceM - lineOutM) / giving);
   }
-  const { nearest, headroom } = nearestPlace(strength, lineOutM, tipForceN, (fromM) => water.from(fromM));
+  const outside = (fromHookM: number): number => Math.max(0, waterN - water(fromHookM).value);
+  const { nearest, headroom } = nearestPlace(strength, lineOutM, tipForceN, outside);
   // Locked, the line would stretch until it had taken up both the thrust and the fish's own momentum.
-  const lockedN = Math.max(0, thrustN) + Math.max(0, speedMS) * Math.sqrt(fish.massKg / givingMPerN);
+  const lockedN = Math.max(0, thrustN) + Math.max(0, speedMS) * Math.sqrt(fish.massKg / giving);
   const lockedShare = lockedN / nearest.strengthN.value;
   const isClosest = gives && lockedShare >= 1 && lockedShare > (before.closest?.lockedShare ?? 0);
   const closest = isClosest ? { timeS, lineOutM, place: nearest.name, tighter: headroom, lockedShare } : before.closest;
@@ -144,16 +149,19 @@ export function stepFight(
   return {
     timeS,
     lineOutM,
-    distanceM: Math.min(distanceM, lineOutM + tipForceN * givingMPerN),
+    distanceM: Math.min(distanceM, lineOutM + tipForceN * giving),
     speedMS: slackened(speedMS, tipForceN, distanceM, lineOutM),
     mood,
     moodEndsS,
     stamina,
     slipping: gives,
     tipForceN,
-    fishForceN: tipForceN + water.all,
+    fishForceN: tipForceN + waterN,
     nearest,
     headroom,
+    joins: strength.places.flatMap(({ id, kind, fromHookM }) =>
+      kind === 'join' && fromHookM <= lineOutM ? [{ id, tensionN: tipForceN + outside(fromHookM) }] : [],
+    ),
     closest,
     end:
       headroom < 1
@@ -192,35 +200,6 @@ export function dragNow(setup: Pick<FightSetup, 'line' | 'setForceN'>, lineOutM:
   const { line } = setup;
   const paidOutM = Math.min(Math.max(lineOutM - line.handLinedLengthM, 0), line.woundLengthM);
   return setup.setForceN * drag * (line.fullDiameterM / spoolStateAt(line, paidOutM).diameterM);
-}
-
-/** How far line and rod give way for each newton with so much out (m/N). */
-function giving({ pieces, rodStiffnessNPerM }: FightSetup, lineOutM: number): number {
-  let [left, sum] = [lineOutM, 1 / rodStiffnessNPerM];
-  for (let index = pieces.length - 1; index >= 0 && left > 0; index -= 1) {
-    const piece = pieces[index];
-    if (!piece) break;
-    sum += Math.min(left, piece.lengthM) / stiffnessOf(piece.material, piece.strengthN);
-    left -= piece.lengthM;
-  }
-  return sum;
-}
-
-/** The water's pull on all line that is out, and on the line between a place and the tip (N). */
-function waterOn(setup: FightSetup, lineOutM: number, speedMS: number) {
-  const run = { ...setup.water, speedMS: Math.abs(speedMS) };
-  const upTo = (lengthM: number): number => {
-    let [left, sum] = [lengthM, 0];
-    for (let index = setup.line.segments.length - 1; index >= 0 && left > 0; index -= 1) {
-      const segment = setup.line.segments[index];
-      if (!segment) break;
-      sum += Math.min(left, segment.lengthM) * waterPullPerM(segment.lineDiameterM, run).value;
-      left -= segment.lengthM;
-    }
-    return sum;
-  };
-  const all = upTo(lineOutM);
-  return { all, from: (fromHookM: number): number => all - upTo(Math.min(fromHookM, lineOutM)) };
 }
 
 function nearestPlace(

@@ -50,10 +50,10 @@ describe('a lever over its sweep', () => {
 
   it('learns newtons for each turn of the preset', () => {
     expect(presetGain([at(0.5, 40), at(0.5, 41)])).toBeNull();
-    expect(presetGain([at(0.5, 40), at(0.5, 52, 1.5)])).toEqual({ newtonsPerTurn: 8, sdN: null });
+    expect(presetGain([at(0.5, 40), at(0.5, 52, 1.5)])).toEqual({ newtonsPerTurn: 8, plusMinusN: null });
     const gain = presetGain([at(0.5, 40), at(0.5, 48.2, 1), at(0.5, 56, 2), at(0.5, 63.8, 3)]);
     expect(gain?.newtonsPerTurn).toBeCloseTo(7.92, 6);
-    expect(gain?.sdN).toBeGreaterThan(0);
+    expect(gain?.plusMinusN).toBeGreaterThan(0);
   });
 });
 

@@ -1,5 +1,6 @@
 import { bisect } from '../numerics/bisect';
 import { linearFit } from '../numerics/linearFit';
+import { studentQuantile } from '../numerics/studentQuantile';
 import { failure, success, type Outcome } from '../result';
 
 /** A pull at the tip with the lever at a place of its sweep, 0 (back) to 1 (forward). */
@@ -141,14 +142,15 @@ function hermite(places: readonly LeverPoint[], slopes: readonly number[], index
 /** What a turn of the preset does to the pull at one place of the lever. */
 export interface PresetGain {
   readonly newtonsPerTurn: number;
-  readonly sdN: number | null;
+  /** Half of its 95 % interval (N), Student's t; null from two pulls. */
+  readonly plusMinusN: number | null;
 }
 
 /**
  * Newtons for each turn of the preset, learned from pulls at one place of the lever with the preset at several.
  *
  * @param points at one place of the lever
- * @returns null while the preset stood in one place only; the SD is null for two pulls
+ * @returns null while the preset stood in one place only; the ± is null for two pulls
  */
 export function presetGain(points: readonly LeverPoint[]): PresetGain | null {
   const turns = points.map((point) => point.presetTurns);
@@ -157,8 +159,8 @@ export function presetGain(points: readonly LeverPoint[]): PresetGain | null {
   if (points.length === 2) {
     const [a, b] = points;
     if (!a || !b) return null;
-    return { newtonsPerTurn: (b.forceN - a.forceN) / (b.presetTurns - a.presetTurns), sdN: null };
+    return { newtonsPerTurn: (b.forceN - a.forceN) / (b.presetTurns - a.presetTurns), plusMinusN: null };
   }
   const fit = linearFit(turns, forces);
-  return { newtonsPerTurn: fit.slope, sdN: fit.slopeSd };
+  return { newtonsPerTurn: fit.slope, plusMinusN: studentQuantile(0.975, fit.n - 2) * fit.slopeSd };
 }

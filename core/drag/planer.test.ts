@@ -75,7 +75,7 @@ describe('advice for lever and preset', () => {
     highN: 1.2 * midN,
     counted: 5,
   });
-  const gain = { newtonsPerTurn: 30, sdN: 2 };
+  const gain = { newtonsPerTurn: 30, plusMinusN: 4 };
 
   it('is content with a preset that stops creep at about half of the sweep', () => {
     const advice = planerAdvice(bracket(135), PLANER_SPEED_MS, lever, gain);

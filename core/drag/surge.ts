@@ -55,6 +55,24 @@ export function stiffnessOf(material: Material, strengthN: number): number {
   return strengthN / STRETCH_AT_BREAK[material];
 }
 
+/** The pieces that are between tip and fish with a length out, of all pieces in order from the arbor; outermost first. */
+export function piecesOut(pieces: readonly ElasticPiece[], lengthOutM: number): readonly ElasticPiece[] {
+  let leftM = lengthOutM;
+  return pieces.toReversed().flatMap((piece) => {
+    const lengthM = Math.min(piece.lengthM, leftM);
+    leftM -= lengthM;
+    return lengthM > 0 ? [{ ...piece, lengthM }] : [];
+  });
+}
+
+/** How far line and rod give way for each newton, as springs in a row: ΣLᵢ/EAᵢ + 1/k (m/N). */
+export function givingMPerN(pieces: readonly ElasticPiece[], rodStiffnessNPerM: number): number {
+  return pieces.reduce(
+    (sum, { lengthM, material, strengthN }) => sum + lengthM / stiffnessOf(material, strengthN),
+    1 / rodStiffnessNPerM,
+  );
+}
+
 /** Energy that a stretched line holds (J): T²·L/(2·EA). */
 export function storedEnergyJ(piece: ElasticPiece, tensionN: number): number {
   return (tensionN ** 2 * piece.lengthM) / (2 * stiffnessOf(piece.material, piece.strengthN));
@@ -71,10 +89,7 @@ export function storedEnergyJ(piece: ElasticPiece, tensionN: number): number {
 export function surge(setup: SurgeSetup, surgeM: number, overS: number): Surge {
   const { pieces, rodStiffnessNPerM, tensionN, breakawayN, radiusM, inertiaKgM2 } = setup;
   requirePositive('surge', { surgeM, overS, rodStiffnessNPerM, radiusM });
-  const givingM = pieces.reduce((sum, { lengthM, material, strengthN }) => {
-    return sum + lengthM / stiffnessOf(material, strengthN);
-  }, 1 / rodStiffnessNPerM);
-  const lockedN = tensionN + surgeM / givingM;
+  const lockedN = tensionN + surgeM / givingMPerN(pieces, rodStiffnessNPerM);
   // From rest to twice the mean speed, evenly: the line is accelerated at 2x/t².
   const inertiaN = (inertiaKgM2 * ((2 * surgeM) / overS ** 2)) / radiusM ** 2;
   const drawnN = Math.max(breakawayN, tensionN) + inertiaN;

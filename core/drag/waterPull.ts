@@ -1,5 +1,6 @@
 import type { Known } from '../provenance/source';
 import { requireNotNegative, requirePositive } from '../result';
+import type { LoadedLine } from '../spool/loadedLine';
 
 /** Density of water (kg/m³): fresh at 20 °C, sea water. */
 export const WATER_DENSITY = { fresh: 998, sea: 1025 } as const;
@@ -33,4 +34,23 @@ export function waterPullPerM(
   requireNotNegative('waterPullPerM', { speedMS: run.speedMS });
   const perFriction = 0.5 * run.densityKgM3 * Math.PI * lineDiameterM * run.speedMS ** 2;
   return { value: perFriction * run.friction.value, sd: perFriction * run.friction.sd };
+}
+
+/** What the water holds back of the line between the hook and a length from it (N), with the SD of the friction. */
+export function waterAlong(line: LoadedLine, run: RunThroughWater) {
+  let [endM, valueN, sdN] = [0, 0, 0];
+  const pieces = line.segments.toReversed().map((segment) => {
+    const rate = waterPullPerM(segment.lineDiameterM, run);
+    const piece = { fromM: endM, toM: endM + segment.lengthM, rate, valueN, sdN };
+    endM = piece.toM;
+    valueN += segment.lengthM * rate.value;
+    sdN += segment.lengthM * rate.sd;
+    return piece;
+  });
+  return (lengthM: number): { readonly value: number; readonly sd: number } => {
+    const piece = pieces.find((each) => lengthM <= each.toM) ?? pieces.at(-1);
+    if (!piece) return { value: 0, sd: 0 };
+    const part = Math.min(lengthM, piece.toM) - piece.fromM;
+    return { value: piece.valueN + part * piece.rate.value, sd: piece.sdN + part * piece.rate.sd };
+  };
 }

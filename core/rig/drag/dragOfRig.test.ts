@@ -1,8 +1,8 @@
 import { pulls, woundRig } from '../../../tests/rigFixture';
-import { stiffnessOf } from '../../drag/surge';
+import { piecesOut, stiffnessOf } from '../../drag/surge';
 import type { DragPullRecord, DragSettingRecord, LeverPointRecord, RigRecord } from '../record';
 import { rigView } from '../rigView';
-import { elasticPieces, piecesOut, spoolInertia } from './elasticLine';
+import { elasticPieces, spoolInertia } from './elasticLine';
 import { guideFactorFor } from './guideOfRig';
 import { leverOfRig, presetOf } from './leverOfRig';
 
@@ -112,7 +112,11 @@ describe('the lever of a rig', () => {
 
   it('learns a turn where the lever was pulled at several presets, not where it is nearly free', () => {
     const leverPoints = [at(0.1, 2), at(0.1, 9, 1), at(0.5, 30), at(0.5, 38, 1), at(0.75, 40)];
-    expect(leverOfRig({ leverPoints, presetActs: [] }).gain).toEqual({ newtonsPerTurn: 8, sdN: null, position: 0.5 });
+    expect(leverOfRig({ leverPoints, presetActs: [] }).gain).toEqual({
+      newtonsPerTurn: 8,
+      plusMinusN: null,
+      position: 0.5,
+    });
   });
 
   it('passes over a step that could not have been', () => {

@@ -15,16 +15,6 @@ export function elasticPieces(view: RigView): readonly ElasticPiece[] | null {
   return known.length === pieces.length ? known : null;
 }
 
-/** The pieces that are between tip and fish with a length out. */
-export function piecesOut(pieces: readonly ElasticPiece[], lengthOutM: number): readonly ElasticPiece[] {
-  let leftM = lengthOutM;
-  return pieces.toReversed().flatMap((piece) => {
-    const lengthM = Math.min(piece.lengthM, leftM);
-    leftM -= lengthM;
-    return lengthM > 0 ? [{ ...piece, lengthM }] : [];
-  });
-}
-
 /** Mass of a spool without line (kg), from memory: what turns with the line when a fish jerks. */
 const SPOOL_KG = 0.15;
 const LINE_KG_PER_M3 = 1000;

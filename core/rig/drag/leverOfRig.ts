@@ -34,6 +34,6 @@ export function leverOfRig(record: Pick<RigRecord, 'leverPoints' | 'presetActs'>
   return {
     preset,
     curve: leverCurve(here),
-    gain: best ? { newtonsPerTurn: best.newtonsPerTurn, sdN: best.sdN, position: best.position } : null,
+    gain: best ? { newtonsPerTurn: best.newtonsPerTurn, plusMinusN: best.plusMinusN, position: best.position } : null,
   };
 }
