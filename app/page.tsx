@@ -3,11 +3,11 @@ import { NewBoat } from '@/components/locker/NewBoat';
 import { Header } from '@/components/shell/Header';
 import { boatPath } from '@/components/shell/places';
 import { Card } from '@/components/ui/Card';
+import { readBoats } from '@/app/read/snapshot';
 import { listBoats } from '@/db/queries/boats';
-import { reader } from '@/db/withTransaction';
 
 export default async function BoatsPage() {
-  const boats = await listBoats(reader());
+  const boats = await readBoats(listBoats);
   return (
     <>
       <Header

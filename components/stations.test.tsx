@@ -1,5 +1,6 @@
 import { fireEvent, render, screen, waitFor, within } from '@testing-library/react';
 import type { DragPullRecord, DragSettingRecord, RigRecord } from '../core/rig/record';
+import { rigSummary } from '@/core/rig/rigSummary';
 import { plannedRig, pulls, trial, woundRig } from '../tests/rigFixture';
 import { renderRig } from '../tests/renderRig';
 import { CountStation } from './count/CountStation';
@@ -298,13 +299,18 @@ describe('the rig’s page and the locker', () => {
     );
     const { unmount } = render(
       inUnits(
-        <Locker boatId="boat" rigs={[tested(), { ...plannedRig(), id: 'empty', name: 'New rod', segments: [] }]} />,
+        <Locker
+          boatId="boat"
+          isWhole
+          rigs={[tested(), { ...plannedRig(), id: 'empty', name: 'New rod', segments: [] }].map(rigSummary)}
+        />,
       ),
     );
     expect(screen.getAllByRole('img')).toHaveLength(1);
     expect(screen.getByText('No line planned yet.')).toBeInTheDocument();
     unmount();
-    render(inUnits(<Locker boatId="boat" rigs={[]} />));
+    render(inUnits(<Locker boatId="boat" isWhole={false} rigs={[]} />)).unmount();
+    render(inUnits(<Locker boatId="boat" isWhole rigs={[]} />));
     expect(screen.getByRole('link', { name: /Put a reel and a line on record/ })).toHaveAttribute(
       'href',
       '/boats/boat/gear',

@@ -18,6 +18,7 @@ function makePool(): Pool {
     idleTimeoutMillis: 30_000,
     statement_timeout: 10_000,
     query_timeout: 12_000,
+    lock_timeout: 5_000,
     idle_in_transaction_session_timeout: 15_000,
   });
   // A server that goes away while a client idles must not end the process.

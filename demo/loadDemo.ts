@@ -13,7 +13,7 @@ import { insertBoat, insertPerson } from '../db/queries/boats';
 import { insertLogEntry } from '../db/queries/log';
 import { insertSupplySpool } from '../db/queries/supplies';
 import { insertVirtualLine, insertVirtualReel } from '../db/queries/virtualBench';
-import { reader } from '../db/withTransaction';
+import { enterNewBoat, NO_BOAT, NOBODY, withBoat, type BoatDb } from '../db/withBoat';
 import { EMPTY_REEL } from '../instruments/virtual/virtualReel';
 import { breakOnVirtualGauge, workVirtualReel } from '../usecases/bench/virtualBench';
 import { markLine } from '../usecases/count/counterFacts';
@@ -28,7 +28,8 @@ import { makeWindOn } from '../usecases/joins/windOns';
 import { finishInput, windingInput } from '../usecases/load/loadInput';
 import { beginWinding, finishWinding, noteWinding } from '../usecases/load/winding';
 import type { UseCaseOutcome } from '../usecases/outcome';
-import { readRigRecord } from '../usecases/rigs/rigRecord';
+import { learnHere } from '../usecases/rigs/learning';
+import { readRig } from '../usecases/rigs/readRigs';
 import { recordStrengthPull, startStrengthTest } from '../usecases/strength/testStrength';
 import type { DemoBoat, DemoLine, DemoRig } from './demoTypes';
 
@@ -40,15 +41,22 @@ function must<T>(outcome: UseCaseOutcome<T>): T {
 }
 
 /**
- * Loads one demo boat through the same use cases and the same virtual bench that a person uses: its
- * readings, pulls and settings were made, not made up.
+ * Loads demo boats, all of them or none: one transaction. They come through the same use cases and the same virtual bench
+ * that a person uses: their readings, pulls and settings were made, not made up.
  */
-export async function loadDemoBoat(boat: DemoBoat): Promise<void> {
-  const db = reader();
-  const boatId = await insertBoat(db, boat.name, boat.homeWater);
+export async function loadDemo(boats: readonly DemoBoat[]): Promise<void> {
+  await withBoat(NOBODY, NO_BOAT, 'write', async (none) => {
+    for (const boat of boats) {
+      await loadBoat(await enterNewBoat(none, await insertBoat(none, boat.name, boat.homeWater)), boat);
+    }
+  });
+}
+
+async function loadBoat(db: BoatDb, boat: DemoBoat): Promise<void> {
+  const { boatId } = db;
   for (const person of boat.people) await insertPerson(db, boatId, person.name, person.hand);
   const lineIds = new Map<string, string>();
-  for (const [index, line] of boat.lines.entries()) lineIds.set(line.key, await loadLine(boatId, line, index));
+  for (const [index, line] of boat.lines.entries()) lineIds.set(line.key, await loadLine(db, line, index));
   const idOf = (key: string): string => {
     const id = lineIds.get(key);
     if (!id) throw new Error(`demo data: there is no line ${key}`);
@@ -63,15 +71,15 @@ export async function loadDemoBoat(boat: DemoBoat): Promise<void> {
     });
   }
   for (const { name, line, lengthM } of boat.windOns ?? []) {
-    must(await makeWindOn(boatId, { name, productId: idOf(line), lengthM, personId: null }));
+    must(await makeWindOn(db, { name, productId: idOf(line), lengthM, personId: null }));
   }
-  for (const rig of boat.rigs) await loadRig(boatId, rig, idOf, boat.walkM);
+  for (const rig of boat.rigs) await loadRig(db, rig, idOf, boat.walkM);
 }
 
-async function loadLine(boatId: string, line: DemoLine, index: number): Promise<string> {
+async function loadLine(db: BoatDb, line: DemoLine, index: number): Promise<string> {
   const diameterM = line.diameterMm / 1000;
   const { id } = must(
-    await createLine(boatId, {
+    await createLine(db, {
       name: line.name,
       material: line.material,
       diameterM,
@@ -82,7 +90,7 @@ async function loadLine(boatId: string, line: DemoLine, index: number): Promise<
   );
   const strengthN = toSi('force', line.truth.strengthKg, 'kg');
   const nylon = line.material === 'nylon';
-  await insertVirtualLine(reader(), boatId, id, {
+  await insertVirtualLine(db, db.boatId, id, {
     seed: 1000 + index,
     windingTruth: {
       lineDiameterM: diameterM * line.truth.diameterFactor,
@@ -95,7 +103,7 @@ async function loadLine(boatId: string, line: DemoLine, index: number): Promise<
     const condition = line.condition ?? 'dry';
     const expectedN = toSi('force', line.labelKg ?? line.truth.strengthKg, 'kg');
     const test = must(
-      await startStrengthTest(boatId, {
+      await startStrengthTest(db, {
         productId: id,
         condition,
         gaugeLengthM: 0.5,
@@ -103,17 +111,17 @@ async function loadLine(boatId: string, line: DemoLine, index: number): Promise<
         sampleLabel: 'outer metres of the spool',
       }),
     );
-    for (let pull = 0; pull < line.pulls; pull += 1) await pullOnce(boatId, id, test.id);
+    for (let pull = 0; pull < line.pulls; pull += 1) await pullOnce(db, id, test.id);
   }
   return id;
 }
 
-async function pullOnce(boatId: string, productId: string, testId: string): Promise<void> {
-  const shown = must(await breakOnVirtualGauge(boatId, productId));
+async function pullOnce(db: BoatDb, productId: string, testId: string): Promise<void> {
+  const shown = must(await breakOnVirtualGauge(db, productId));
   const peak = readBreak(shown.samples);
   if (!peak.ok) throw new Error(`demo data: ${peak.message}`);
   must(
-    await recordStrengthPull(boatId, testId, {
+    await recordStrengthPull(db, testId, {
       peakN: peak.value,
       breakPlace: shown.breakPlace ?? 'middle',
       instrument: shown.instrument,
@@ -121,11 +129,10 @@ async function pullOnce(boatId: string, productId: string, testId: string): Prom
   );
 }
 
-async function loadRig(boatId: string, rig: DemoRig, idOf: (key: string) => string, walkM: number): Promise<void> {
-  const db = reader();
+async function loadRig(db: BoatDb, rig: DemoRig, idOf: (key: string) => string, walkM: number): Promise<void> {
   const { reel, truth } = rig;
   const reelId = must(
-    await createReel(boatId, {
+    await createReel(db, {
       name: reel.name,
       kind: reel.kind,
       arborDiameterM: reel.arborMm / 1000,
@@ -138,9 +145,9 @@ async function loadRig(boatId: string, rig: DemoRig, idOf: (key: string) => stri
       dragLimitN: reel.dragLimitKg === null ? null : toSi('force', reel.dragLimitKg, 'kg'),
     }),
   ).id;
-  const rigId = must(await createRig(boatId, { name: rig.name, note: rig.note, reelId })).id;
+  const rigId = must(await createRig(db, { name: rig.name, note: rig.note, reelId })).id;
   const forceScaleNm = toSi('force', reel.dragLimitKg ?? 5, 'kg') * (reel.fullMm / 2000);
-  await insertVirtualReel(db, boatId, rigId, {
+  await insertVirtualReel(db, db.boatId, rigId, {
     truth: {
       arborDiameterM: (reel.arborMm / 1000) * truth.arbor,
       widthM: reel.widthMm / 1000,
@@ -159,20 +166,20 @@ async function loadRig(boatId: string, rig: DemoRig, idOf: (key: string) => stri
     dragClicks: 24,
     reelState: EMPTY_REEL,
   });
-  await saveSegments(boatId, rigId, rig, idOf);
-  if (rig.done.wound) await tieJoins(boatId, rigId, rig.done.pullTested ?? false);
-  if (rig.done.wound) await workThrough(boatId, rigId, rig, walkM);
-  for (const entry of rig.done.log ?? []) await insertLogEntry(db, boatId, rigId, 'note', entry);
+  await saveSegments(db, rigId, rig, idOf);
+  if (rig.done.wound) await tieJoins(db, rigId, rig.done.pullTested ?? false);
+  if (rig.done.wound) await workThrough(db, rigId, rig, walkM);
+  for (const entry of rig.done.log ?? []) await insertLogEntry(db, db.boatId, rigId, 'note', entry);
 }
 
 /** Every join as the first of the crew ties it, by the first school of its kind. */
-async function tieJoins(boatId: string, rigId: string, pullTested: boolean): Promise<void> {
-  const { people } = await readJoinsBench(boatId);
-  for (const join of (await recordOf(boatId, rigId)).joins) {
+async function tieJoins(db: BoatDb, rigId: string, pullTested: boolean): Promise<void> {
+  const { people } = await readJoinsBench(db);
+  for (const join of (await recordOf(db, rigId)).joins) {
     const [school] = schoolsOf(join.kind);
     if (!school) throw new Error(`demo data: no school ties ${join.kind}`);
     must(
-      await tieJoin(boatId, rigId, join.id, {
+      await tieJoin(db, rigId, join.id, {
         school: school.id,
         personId: people[0]?.id ?? null,
         seatedN: null,
@@ -184,7 +191,7 @@ async function tieJoins(boatId: string, rigId: string, pullTested: boolean): Pro
   }
 }
 
-async function saveSegments(boatId: string, rigId: string, rig: DemoRig, idOf: (key: string) => string): Promise<void> {
+async function saveSegments(db: BoatDb, rigId: string, rig: DemoRig, idOf: (key: string) => string): Promise<void> {
   const segments = rig.segments.map((segment) => ({
     id: randomUUID(),
     name: segment.name,
@@ -200,51 +207,50 @@ async function saveSegments(boatId: string, rigId: string, rig: DemoRig, idOf: (
     outerSegmentId: segments[index]?.id ?? '',
     kind: segment.join,
   }));
-  must(await saveStack(boatId, rigId, { version: 1, segments, joins }));
+  must(await saveStack(db, rigId, { version: 1, segments, joins }));
 }
 
-async function recordOf(boatId: string, rigId: string): Promise<RigRecord> {
-  const record = await readRigRecord(boatId, rigId);
+async function recordOf(db: BoatDb, rigId: string): Promise<RigRecord> {
+  const record = await readRig(db, rigId);
   if (!record) throw new Error('demo data: the rig is gone');
   return record;
 }
 
-async function workThrough(boatId: string, rigId: string, rig: DemoRig, walkM: number): Promise<void> {
-  const planned = await recordOf(boatId, rigId);
+async function workThrough(db: BoatDb, rigId: string, rig: DemoRig, walkM: number): Promise<void> {
+  const planned = await recordOf(db, rigId);
   const levelBelowRimM = (rig.done.levelBelowRimMm ?? 2) / 1000;
-  const { loadId } = must(await beginWinding(boatId, rigId, { version: planned.version, levelBelowRimM }));
+  const { loadId } = must(await beginWinding(db, rigId, { version: planned.version, levelBelowRimM }));
   for (const segment of planned.segments.filter((candidate) => candidate.wound)) {
-    const shown = must(await workVirtualReel(boatId, rigId, { act: 'wind', segmentId: segment.id }));
+    const shown = must(await workVirtualReel(db, rigId, { act: 'wind', segmentId: segment.id }));
     must(
       await noteWinding(
-        boatId,
+        db,
         rigId,
         loadId,
         windingInput.parse({ segmentId: segment.id, reading: shown.reading, instrument: shown.instrument }),
       ),
     );
   }
-  const level = must(await workVirtualReel(boatId, rigId, { act: 'measure-level' }));
-  must(
-    await finishWinding(boatId, rigId, loadId, finishInput.parse({ version: 1, levelBelowRimM: level.levelBelowRimM })),
-  );
+  const level = must(await workVirtualReel(db, rigId, { act: 'measure-level' }));
+  must(await finishWinding(db, rigId, loadId, finishInput.parse({ version: 1, levelBelowRimM: level.levelBelowRimM })));
+  await learnHere(db);
   for (const { kind, looks, atM } of rig.done.marks ?? []) {
-    must(await markLine(boatId, rigId, { loadId, kind, looks, lengthOutM: atM }));
+    must(await markLine(db, rigId, { loadId, kind, looks, lengthOutM: atM }));
   }
-  if (rig.done.calibrate) await calibrate(boatId, rigId, loadId, walkM, rig.done.calibrate);
-  if (rig.done.drag) await setDrag(boatId, rigId, loadId, rig.done.drag);
-  if (rig.done.lever) await pullLever(boatId, rigId, loadId);
-  if (rig.done.planer) await towPlaner(boatId, rigId, rig.done.planer);
+  if (rig.done.calibrate) await calibrate(db, rigId, loadId, walkM, rig.done.calibrate);
+  if (rig.done.drag) await setDrag(db, rigId, loadId, rig.done.drag);
+  if (rig.done.lever) await pullLever(db, rigId, loadId);
+  if (rig.done.planer) await towPlaner(db, rigId, rig.done.planer);
   if (rig.done.presetInGear) {
-    must(await workPreset(boatId, rigId, { act: 'into-gear' }));
-    must(await workPreset(boatId, rigId, { act: 'was-turned-in-gear', turns: rig.done.presetInGear }));
+    must(await workPreset(db, rigId, { act: 'into-gear' }));
+    must(await workPreset(db, rigId, { act: 'was-turned-in-gear', turns: rig.done.presetInGear }));
     const clicks = Math.round(24 * rig.done.presetInGear);
-    must(await workVirtualReel(boatId, rigId, { act: 'turn-drag', clicks }));
+    must(await workVirtualReel(db, rigId, { act: 'turn-drag', clicks }));
   }
   if (rig.done.lostM) {
     const top = planned.segments.findLast((segment) => segment.wound);
     must(
-      await changeLength(boatId, rigId, loadId, {
+      await changeLength(db, rigId, loadId, {
         segmentId: top?.id ?? '',
         changeM: rig.done.lostM,
         reason: 'lost',
@@ -255,16 +261,16 @@ async function workThrough(boatId: string, rigId: string, rig: DemoRig, walkM: n
 }
 
 async function calibrate(
-  boatId: string,
+  db: BoatDb,
   rigId: string,
   loadId: string,
   walkM: number,
   method: 'true' | 'card',
 ): Promise<void> {
   const walk = async (): Promise<void> => {
-    const shown = must(await workVirtualReel(boatId, rigId, { act: 'walk', lengthM: walkM }));
+    const shown = must(await workVirtualReel(db, rigId, { act: 'walk', lengthM: walkM }));
     must(
-      await recordTrial(boatId, rigId, {
+      await recordTrial(db, rigId, {
         kind: 'tape',
         loadId,
         trueLengthM: walkM,
@@ -275,12 +281,12 @@ async function calibrate(
   };
   await walk();
   if (method === 'true') {
-    const record = await recordOf(boatId, rigId);
+    const record = await recordOf(db, rigId);
     const view = rigView(record);
     const top = view ? adviceForRig(view)?.top : undefined;
     if (top?.ok && top.value.stripM.value > 0) {
       must(
-        await changeLength(boatId, rigId, loadId, {
+        await changeLength(db, rigId, loadId, {
           segmentId: top.value.segmentId,
           changeM: top.value.stripM.value,
           reason: 'stripped',
@@ -290,51 +296,52 @@ async function calibrate(
       await walk();
     }
   }
-  must(await acceptCalibration(boatId, rigId, { loadId, method }));
+  must(await acceptCalibration(db, rigId, { loadId, method }));
+  await learnHere(db);
 }
 
 /** Warm-up pulls, then turn and pull until the last three pulls agree with the target. */
-async function setDrag(boatId: string, rigId: string, loadId: string, fraction: number): Promise<void> {
+async function setDrag(db: BoatDb, rigId: string, loadId: string, fraction: number): Promise<void> {
   const { id } = must(
-    await startDragSetting(boatId, rigId, { loadId, fraction, strengthBasis: 'weakest', rodAngleRad: ROD_ANGLE_RAD }),
+    await startDragSetting(db, rigId, { loadId, fraction, strengthBasis: 'weakest', rodAngleRad: ROD_ANGLE_RAD }),
   );
   const pull = async (kind: 'warm-up' | 'bent rod', settingStep: number): Promise<void> => {
-    const shown = must(await workVirtualReel(boatId, rigId, { act: 'pull-drag', rodAngleRad: ROD_ANGLE_RAD }));
+    const shown = must(await workVirtualReel(db, rigId, { act: 'pull-drag', rodAngleRad: ROD_ANGLE_RAD }));
     const read = readDragPull(shown.samples);
     if (!read.ok) throw new Error(`demo data: ${read.message}`);
-    must(await recordDragPull(boatId, rigId, id, { kind, ...read.value, settingStep, instrument: shown.instrument }));
+    must(await recordDragPull(db, rigId, id, { kind, ...read.value, settingStep, instrument: shown.instrument }));
   };
   await pull('warm-up', 0);
   await pull('warm-up', 0);
   let clicks = 24;
   for (let step = 0; step < 30; step += 1) {
     await pull('bent rod', step);
-    const { dragSetting } = await recordOf(boatId, rigId);
+    const { dragSetting } = await recordOf(db, rigId);
     if (!dragSetting) throw new Error('demo data: the scale session is gone');
     const session = judgeScaleSession(sessionPulls(dragSetting), dragSetting.targetN);
     if (!session) throw new Error('demo data: no pull was read');
     if (session.verdict === 'pull-again' || session.verdict === 'set') {
       await pull('bent rod', step);
       await pull('bent rod', step);
-      const { dragSetting: after } = await recordOf(boatId, rigId);
+      const { dragSetting: after } = await recordOf(db, rigId);
       if (after && judgeScaleSession(sessionPulls(after), after.targetN)?.verdict === 'set') {
-        must(await acceptSetting(boatId, rigId, id));
+        must(await acceptSetting(db, rigId, id));
         return;
       }
     }
     const turn = Math.round((clicks * session.toGoN) / session.medianN) || Math.sign(session.toGoN);
     const held = Math.max(-60, Math.min(60, turn));
     clicks += held;
-    must(await workVirtualReel(boatId, rigId, { act: 'turn-drag', clicks: held }));
+    must(await workVirtualReel(db, rigId, { act: 'turn-drag', clicks: held }));
   }
   throw new Error('demo data: the drag could not be set');
 }
 
 /** The lever pulled at five places of its sweep; with the lever back there is nothing to read. */
-async function pullLever(boatId: string, rigId: string, loadId: string): Promise<void> {
+async function pullLever(db: BoatDb, rigId: string, loadId: string): Promise<void> {
   for (const position of [0, 0.25, 0.5, 0.75, 1]) {
     const shown = must(
-      await workVirtualReel(boatId, rigId, {
+      await workVirtualReel(db, rigId, {
         act: 'pull-drag',
         rodAngleRad: ROD_ANGLE_RAD,
         leverPosition: position,
@@ -342,28 +349,28 @@ async function pullLever(boatId: string, rigId: string, loadId: string): Promise
     );
     const read = readDragPull(shown.samples);
     const forceN = read.ok ? read.value.movingN : 0;
-    must(await recordLeverPoint(boatId, rigId, { loadId, position, forceN, instrument: shown.instrument }));
+    must(await recordLeverPoint(db, rigId, { loadId, position, forceN, instrument: shown.instrument }));
   }
 }
 
 /** A planer towed with the lever at one place after another. */
 async function towPlaner(
-  boatId: string,
+  db: BoatDb,
   rigId: string,
   { name, speedKn, positions }: NonNullable<DemoRig['done']['planer']>,
 ): Promise<void> {
   for (const leverPosition of positions) {
-    const lever = leverOfRig(await recordOf(boatId, rigId));
+    const lever = leverOfRig(await recordOf(db, rigId));
     if (!lever.curve.ok) throw new Error(`demo data: ${lever.curve.message}`);
     const look = {
       planer: name,
       speedMS: speedKn * KNOT_MS,
       holdsN: lever.curve.value.forceAt(leverPosition),
     };
-    const shown = must(await workVirtualReel(boatId, rigId, { act: 'tow-planer', ...look, water: 'ordinary' }));
+    const shown = must(await workVirtualReel(db, rigId, { act: 'tow-planer', ...look, water: 'ordinary' }));
     const { creep, instrument } = shown;
     if (!creep) throw new Error('demo data: the planer was not looked at');
     const sea = { heading: 'into the waves', current: 'with you' } as const;
-    must(await recordPlanerLook(boatId, rigId, { ...look, ...sea, leverPosition, creep, isSet: true, instrument }));
+    must(await recordPlanerLook(db, rigId, { ...look, ...sea, leverPosition, creep, isSet: true, instrument }));
   }
 }

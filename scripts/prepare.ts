@@ -1,18 +1,20 @@
 import { runner } from 'node-pg-migrate';
 import { Client } from 'pg';
 import { database } from '../db/pool';
-import { loadDemoBoat } from '../demo/loadDemo';
+import { listBoats } from '../db/queries/boats';
+import { NO_BOAT, NOBODY, withBoat } from '../db/withBoat';
+import { loadDemo } from '../demo/loadDemo';
 import { capeTorrin } from '../demo/capeTorrin';
 import { ormundSound } from '../demo/ormundSound';
 
 /**
- * Brings a database up to date: `prepare.ts [--reset] [--demo]`. Migrations always run. --demo loads
- * the demo boats when there is no boat yet; --reset empties the database first.
+ * Brings a database up to date, as its owner: `prepare.ts [--reset] [--demo]`. Migrations always run. --demo loads the demo
+ * boats, as the application, when there is no boat yet; --reset empties the database first.
  */
 async function main(options: readonly string[]): Promise<void> {
-  const databaseUrl = process.env.DATABASE_URL;
-  if (!databaseUrl) throw new Error('DATABASE_URL is not set');
-  if (options.includes('--reset')) await emptyDatabase(databaseUrl);
+  const databaseUrl = process.env.DATABASE_OWNER_URL;
+  if (!databaseUrl) throw new Error('DATABASE_OWNER_URL is not set');
+  if (options.includes('--reset')) await asOwner(databaseUrl, emptyDatabase);
   const applied = await runner({
     databaseUrl,
     dir: new URL('../db/migrations', import.meta.url).pathname,
@@ -22,30 +24,38 @@ async function main(options: readonly string[]): Promise<void> {
     log: () => undefined,
   });
   if (applied.length > 0) console.log(`migrations applied: ${applied.map((migration) => migration.name).join(', ')}`);
+  await asOwner(databaseUrl, forgetOldKeys);
   if (options.includes('--demo')) await loadDemoIfEmpty();
 }
 
-async function emptyDatabase(connectionString: string): Promise<void> {
-  const client = new Client({ connectionString });
-  await client.connect();
+async function asOwner(connectionString: string, work: (owner: Client) => Promise<void>): Promise<void> {
+  const owner = new Client({ connectionString });
+  await owner.connect();
   try {
-    await client.query('DROP SCHEMA public CASCADE');
-    await client.query('CREATE SCHEMA public');
+    await work(owner);
   } finally {
-    await client.end();
+    await owner.end();
   }
 }
 
+async function emptyDatabase(owner: Client): Promise<void> {
+  await owner.query('DROP SCHEMA public CASCADE');
+  await owner.query('CREATE SCHEMA public');
+}
+
+/** Nobody sends an act again after a month. */
+async function forgetOldKeys(owner: Client): Promise<void> {
+  await owner.query("DELETE FROM once_keys WHERE noted_at < now() - interval '30 days'");
+}
+
 async function loadDemoIfEmpty(): Promise<void> {
-  const pool = database();
   try {
-    const boats = await pool.query<{ n: string }>('SELECT count(*) AS n FROM boats');
-    if (Number(boats.rows[0]?.n) > 0) return;
-    await loadDemoBoat(ormundSound);
-    await loadDemoBoat(capeTorrin);
+    const boats = await withBoat(NOBODY, NO_BOAT, 'read', listBoats);
+    if (boats.length > 0) return;
+    await loadDemo([ormundSound, capeTorrin]);
     console.log('demo data loaded');
   } finally {
-    await pool.end();
+    await database().end();
   }
 }
 

@@ -1,16 +1,24 @@
 import { spawn } from 'node:child_process';
-import { mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { mkdirSync, readFileSync, renameSync, rmSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { createInterface } from 'node:readline/promises';
 import { parseArgs } from 'node:util';
-import { dataFolder, ensurePostgres, freePort, startCluster } from './lib/cluster.mjs';
-import { ensureDatabase, prepareDatabase } from './lib/database.mjs';
+import { dataFolder, startCluster } from './lib/cluster.mjs';
+import { databaseEnv, prepareDatabase } from './lib/database.mjs';
 import { ensureBuild, ensurePackages } from './lib/packages.mjs';
-import { packageProgram, QUIET_ENV, ROOT } from './lib/run.mjs';
-import { phase, say, stopWith } from './lib/say.mjs';
+import { ensurePostgres, freePort } from './lib/postgres.mjs';
+import { end, isSame, markOf } from './lib/processes.mjs';
+import { ensureDatabase } from './lib/roles.mjs';
+import { packageProgram, ROOT, serverEnv } from './lib/run.mjs';
+import { phase, say, stopForError, stopWith } from './lib/say.mjs';
 
 const DATABASE = 'tidy_marlin';
 const USUAL_PORT = 3000;
+/** How often a look is taken whether the database is there (ms). */
+const WATCH_MS = 1500;
+
+process.on('uncaughtException', stopForError);
+process.on('unhandledRejection', stopForError);
 
 function readOptions() {
   try {
@@ -43,51 +51,30 @@ async function confirmReset(yes) {
   if (answer.trim() !== 'delete') stopWith('Nothing was deleted.');
 }
 
-function isAlive(pid) {
-  try {
-    process.kill(pid, 0);
-    return true;
-  } catch {
-    return false;
-  }
-}
-
 /** What a start says of itself while it runs: its own process, its web server's, its address. */
-function readMark(mark) {
+function readMark(file) {
   try {
-    return JSON.parse(readFileSync(mark, 'utf8'));
+    return JSON.parse(readFileSync(file, 'utf8'));
   } catch {
     // No start runs, or one died while writing this.
     return null;
   }
 }
 
-/** One start at a time: two would stop each other's database. A dead start's leftovers are cleared away. */
-async function claimStart(mark) {
-  const other = readMark(mark);
-  if (other && isAlive(other.pid)) {
-    stopWith(
-      `Tidy Marlin is running already${other.url ? ` at ${other.url}` : ''} (process ${other.pid}). Stop it there with Ctrl-C.`,
-    );
-  }
-  if (other?.serverPid) await endLeftover(other.serverPid);
-  writeFileSync(mark, JSON.stringify({ pid: process.pid }));
+function writeMark(file, mark) {
+  writeFileSync(`${file}.new`, JSON.stringify(mark));
+  renameSync(`${file}.new`, file);
 }
 
-/** Ends the web server that a killed start has left behind, after a look whether it is one. */
-async function endLeftover(pid) {
-  const isOurs = () => {
-    try {
-      return isAlive(pid) && readFileSync(`/proc/${pid}/cmdline`, 'utf8').includes('next');
-    } catch {
-      return false;
-    }
-  };
-  for (const signal of ['SIGTERM', 'SIGKILL']) {
-    if (!isOurs()) return;
-    process.kill(pid, signal);
-    for (let wait = 0; wait < 30 && isOurs(); wait += 1) await new Promise((resolve) => setTimeout(resolve, 100));
+/** One start at a time: two would stop each other's database. A dead start's web server is ended, and nobody else's. */
+async function claimStart(file) {
+  const other = readMark(file);
+  if (isSame(other?.start)) {
+    const where = other.url ? ` at ${other.url}` : '';
+    stopWith(`Tidy Marlin is running already${where} (process ${other.start.pid}). Stop it there with Ctrl-C.`);
   }
+  if (other?.server) await end(other.server);
+  writeMark(file, { start: markOf(process.pid) });
 }
 
 async function waitForPage(url, server) {
@@ -111,6 +98,12 @@ say('Tidy Marlin');
 if (options.reset) await confirmReset(options.yes);
 await phase('npm packages', () => ensurePackages());
 
+if (process.env.DATABASE_URL && !process.env.DATABASE_OWNER_URL) {
+  stopWith(
+    'With a PostgreSQL of your own, DATABASE_URL is the address of the role tidy_marlin_app, and DATABASE_OWNER_URL that of the ' +
+      'owner, who migrates. See the README.',
+  );
+}
 const own = process.env.DATABASE_URL ? null : dataFolder();
 const mark = own && join(own, 'running.json');
 if (own) {
@@ -140,15 +133,14 @@ if (own) {
 process.on('exit', () => {
   // A start that ends with a sentence leaves nothing running behind it.
   if (stopping) return;
+  server?.kill('SIGTERM');
   cluster?.stop();
   if (mark) rmSync(mark, { force: true });
 });
-const databaseUrl = cluster ? await ensureDatabase(cluster, DATABASE) : process.env.DATABASE_URL;
+if (cluster) await ensureDatabase(cluster, DATABASE);
+const env = cluster ? databaseEnv(cluster, DATABASE) : {};
 await phase('migrations and demo data', () => {
-  const said = prepareDatabase(databaseUrl, [
-    ...(options.reset ? ['--reset'] : []),
-    ...(options.empty ? [] : ['--demo']),
-  ]);
+  const said = prepareDatabase(env, [...(options.reset ? ['--reset'] : []), ...(options.empty ? [] : ['--demo'])]);
   if (said) say(`    ${said.split('\n').join('\n    ')}`);
 });
 await phase('build', () => ensureBuild());
@@ -160,15 +152,29 @@ const url = `http://localhost:${port}`;
 server = spawn(packageProgram('next'), ['start', '-H', '127.0.0.1', '-p', String(port)], {
   cwd: ROOT,
   stdio: ['ignore', 'ignore', 'inherit'],
-  env: { ...process.env, ...QUIET_ENV, DATABASE_URL: databaseUrl, NODE_ENV: 'production' },
+  env: serverEnv(env),
 });
-if (mark) writeFileSync(mark, JSON.stringify({ pid: process.pid, serverPid: server.pid }));
+const running = { start: markOf(process.pid), server: markOf(server.pid) };
+if (mark) writeMark(mark, running);
 server.on('exit', (code) => {
   if (stopping) return;
   say('The web server ended.');
   stopAll(code ?? 1);
 });
 await phase('first page', () => waitForPage(`${url.replace('localhost', '127.0.0.1')}/`, server));
-if (mark) writeFileSync(mark, JSON.stringify({ pid: process.pid, serverPid: server.pid, url }));
+if (mark) writeMark(mark, { ...running, url });
 say(`  in all: ${((performance.now() - started) / 1000).toFixed(1)} s`);
 say(`\nOpen ${url}   (Ctrl-C stops everything)`);
+if (cluster) await watchDatabase(cluster);
+
+/** Looks after the database while the server runs: gone, it is brought back, and pages say so meanwhile. */
+async function watchDatabase(watched) {
+  while (!stopping) {
+    await new Promise((resolve) => setTimeout(resolve, WATCH_MS));
+    if (stopping || (await watched.isUp()) || (await watched.isUp())) continue;
+    if (stopping) return;
+    say('The database has gone; it is brought back.');
+    await watched.bringBack();
+    say('The database is back.');
+  }
+}

@@ -1,9 +1,11 @@
 import { readFileSync, rmSync, existsSync } from 'node:fs';
 import { spawn } from 'node:child_process';
-import { ensureDatabase, prepareDatabase } from './lib/database.mjs';
-import { freePort, startCluster, throwAwayFolder } from './lib/cluster.mjs';
+import { startCluster, throwAwayFolder } from './lib/cluster.mjs';
+import { databaseEnv, prepareDatabase } from './lib/database.mjs';
 import { ensureBuild, ensureDebianPackage, ensurePackages } from './lib/packages.mjs';
-import { packageProgram, QUIET_ENV, ROOT, runShown } from './lib/run.mjs';
+import { freePort } from './lib/postgres.mjs';
+import { ensureDatabase } from './lib/roles.mjs';
+import { packageProgram, ROOT, runShown, serverEnv } from './lib/run.mjs';
 import { phase, say } from './lib/say.mjs';
 
 /**
@@ -34,11 +36,11 @@ async function runner(name, program, args, env, report, read) {
   count(passed, status !== 0 && failed === 0 ? 1 : failed);
 }
 
-async function withServer(url, port, work) {
+async function withServer(database, port, work) {
   const server = spawn(packageProgram('next'), ['start', '-H', '127.0.0.1', '-p', String(port)], {
     cwd: ROOT,
     stdio: ['ignore', 'ignore', 'inherit'],
-    env: { ...process.env, ...QUIET_ENV, DATABASE_URL: url, NODE_ENV: 'production' },
+    env: serverEnv(database),
   });
   try {
     for (let attempt = 0; attempt < 300; attempt += 1) {
@@ -53,6 +55,11 @@ async function withServer(url, port, work) {
   } finally {
     server.kill('SIGTERM');
   }
+}
+
+/** The addresses of the throw-away cluster by role: each test file makes a database of its own. */
+function testCluster(of) {
+  return Object.fromEntries(['administrator', 'owner', 'app'].map((role) => [role, of.url('postgres', role)]));
 }
 
 await phase('npm packages', () => ensurePackages());
@@ -74,6 +81,7 @@ await step('layers', 'depcruise', [
   'db',
   'instruments',
   'usecases',
+  'workers',
 ]);
 await step('unused code', 'knip', []);
 const jestReport = `${folder}/jest.json`;
@@ -81,22 +89,23 @@ await runner(
   'unit, component and integration tests',
   'jest',
   ['--json', `--outputFile=${jestReport}`, '--silent'],
-  { TEST_CLUSTER_URL: cluster.url('postgres') },
+  { TEST_CLUSTER: JSON.stringify(testCluster(cluster)) },
   jestReport,
   (report) => [report.numPassedTests, report.numFailedTests + report.numRuntimeErrorTestSuites],
 );
 await phase('build', () => ensureBuild());
 count(1, 0);
-const url = await ensureDatabase(cluster, 'through_the_interface');
-await phase('demo data', () => prepareDatabase(url, ['--demo']));
+await ensureDatabase(cluster, 'through_the_interface');
+const database = databaseEnv(cluster, 'through_the_interface');
+await phase('demo data', () => prepareDatabase(database, ['--demo']));
 const port = await freePort();
 const browserReport = `${folder}/playwright.json`;
-await withServer(url, port, () =>
+await withServer(database, port, () =>
   runner(
     'through the interface',
     'playwright',
     ['test'],
-    { BASE_URL: `http://localhost:${port}`, DATABASE_URL: url, PLAYWRIGHT_JSON_OUTPUT_NAME: browserReport },
+    { BASE_URL: `http://localhost:${port}`, ...database, PLAYWRIGHT_JSON_OUTPUT_NAME: browserReport },
     browserReport,
     (report) => [report.stats.expected + report.stats.flaky, report.stats.unexpected],
   ),

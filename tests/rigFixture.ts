@@ -1,6 +1,6 @@
 import type { LoadRecord, RigRecord, StrengthTestRecord } from '../core/rig/record';
 import { loadBasis } from '../core/rig/bases';
-import { learnFromLoads, withKnowledge, type BoatEvidence } from '../core/rig/load/learnFromLoads';
+import { knownBy, learnFromLoads, withKnowledge, type BoatEvidence } from '../core/rig/load/learnFromLoads';
 import { planForRig } from '../core/rig/load/planForRig';
 import type { Known, Source } from '../core/provenance/source';
 
@@ -156,7 +156,7 @@ export function withEvidence(record: Omit<RigRecord, 'knowledge'>, evidence: Par
     resets: new Map(),
     ...evidence,
   });
-  return withKnowledge(record, learning);
+  return withKnowledge(record, knownBy(learning, record.reel.id, evidence.resets?.get(record.reel.id) ?? null));
 }
 
 const LOADED_AT = '2026-03-01T10:00:00.000Z';

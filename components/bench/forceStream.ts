@@ -1,3 +1,4 @@
+import { onceHead } from '@/components/http/onceKey';
 import { readBreakPlace, readGaugeLine, type BreakPlace, type GaugeSample } from '@/instruments/gaugeLine';
 
 /** What came over the wire when a stream has ended. */
@@ -20,12 +21,14 @@ export async function readForceStream(
   body: unknown,
   show: (samples: readonly GaugeSample[]) => void,
 ): Promise<ForceStream | null> {
+  const act = onceHead('POST', path, body);
   try {
     const response = await fetch(path, {
       method: 'POST',
-      headers: { 'content-type': 'application/json' },
+      headers: { 'content-type': 'application/json', ...act.head },
       body: JSON.stringify(body),
     });
+    if (response.status < 499) act.answered();
     return response.ok && response.body ? await readLines(response.body, show) : null;
   } catch {
     return null;

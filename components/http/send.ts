@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { onceHead } from './onceKey';
 
 const errorSchema = z.object({
   error: z.object({
@@ -15,14 +16,20 @@ export interface SendFailure {
 
 export type SendResult = { readonly ok: true; readonly value: unknown } | SendFailure;
 
-/** Sends a request to this application's own server; every failure comes back as a sentence. */
+/** Tries of a request that the server cannot take just now, and the longest that is waited between them (s). */
+const TRIES = 4;
+const LONGEST_WAIT_S = 5;
+
+/**
+ * Sends a request to this application's own server; every failure comes back as a sentence. Sent again after an answer was
+ * lost, it carries the same key, so that it is carried out once.
+ */
 export async function send(method: 'POST' | 'PUT', path: string, body: unknown): Promise<SendResult> {
+  const act = onceHead(method, path, body);
   try {
-    const response = await fetch(path, {
-      method,
-      headers: { 'content-type': 'application/json' },
-      body: JSON.stringify(body),
-    });
+    const response = await post(method, path, body, act.head);
+    // 499 and above say nothing of whether it was carried out; anything else does.
+    if (response.status < 499) act.answered();
     const json: unknown = await response.json();
     if (response.ok) return { ok: true, value: json };
     const parsed = errorSchema.safeParse(json);
@@ -32,6 +39,19 @@ export async function send(method: 'POST' | 'PUT', path: string, body: unknown):
     return { ok: false, message: parsed.data.error.message, fields };
   } catch {
     return { ok: false, message: 'The server cannot be reached. What you typed is kept here; try again.', fields: {} };
+  }
+}
+
+async function post(method: string, path: string, body: unknown, head: Record<string, string>): Promise<Response> {
+  for (let attempt = 1; ; attempt += 1) {
+    const response = await fetch(path, {
+      method,
+      headers: { 'content-type': 'application/json', ...head },
+      body: JSON.stringify(body),
+    });
+    if (response.status !== 503 || attempt === TRIES) return response;
+    const waitS = Math.min(Number(response.headers.get('retry-after') ?? 1) || 1, LONGEST_WAIT_S);
+    await new Promise((resume) => setTimeout(resume, waitS * 1000));
   }
 }
 

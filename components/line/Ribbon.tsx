@@ -6,7 +6,8 @@ import { marksOfView } from '@/core/rig/count/lineMarks';
 import { readCursor, type RigView } from '@/core/rig/rigView';
 import { useUnits } from '@/components/units/UnitsProvider';
 import { lineScale } from './lineScale';
-import { ribbonBands } from './ribbonBands';
+import { bandsOfLine } from '@/core/rig/bandsOfLine';
+import { describeLine } from './describeLine';
 import { RibbonBands } from './RibbonBands';
 import { CounterRuler, TrueRuler } from './Rulers';
 import { Plane, type Orientation } from './plane';
@@ -18,9 +19,8 @@ const ACROSS = { trueRuler: 0, rulerThickness: 30, line: 66, counterRuler: 104, 
 interface Props {
   readonly view: RigView;
   readonly orientation: Orientation;
-  /** The shared cursor (m out); without it the ribbon is a picture, with no keys. */
-  readonly cursor?: { readonly lengthM: number; readonly moveTo: (lengthM: number) => void };
-  readonly withRulers?: boolean;
+  /** The shared cursor (m out). */
+  readonly cursor: { readonly lengthM: number; readonly moveTo: (lengthM: number) => void };
   /** Length of an upright ribbon (px). */
   readonly uprightPx?: number;
 }
@@ -29,30 +29,28 @@ interface Props {
  * The line itself, from hook to arbor and to scale: bands as thick as their line, joins, two rulers whose
  * drift apart is seen, and the cursor that every lens follows.
  */
-export function Ribbon({ view, orientation, cursor, withRulers = true, uprightPx = 560 }: Props) {
+export function Ribbon({ view, orientation, cursor, uprightPx = 560 }: Props) {
   const { ref, width } = useWidth<HTMLDivElement>(960);
   const { units, format } = useUnits();
   const margin = 14;
   const lengthPx = (orientation === 'lying' ? width : uprightPx) - 2 * margin;
   const loaded = view.current.line;
   const scale = useMemo(() => lineScale(loaded, Math.max(lengthPx, 100)), [loaded, lengthPx]);
-  const bands = useMemo(() => ribbonBands(view), [view]);
+  const bands = useMemo(() => bandsOfLine(view.record, loaded), [view, loaded]);
   const marks = marksOfView(view).flatMap(({ mark, lengthOutM }) =>
     lengthOutM === null ? [] : [{ id: mark.id, atM: lengthOutM, looks: `${mark.looks}, ${mark.kind}` }],
   );
   const plane = new Plane(orientation, margin);
-  const line = withRulers ? ACROSS.line : 22;
-  const across = withRulers ? ACROSS.end : 46;
+  const across = ACROSS.end;
   // Names need room beside an upright ribbon.
   const acrossPx = orientation === 'upright' ? Math.max(across, width) : across;
 
   const moveTo = (event: PointerEvent<SVGSVGElement>): void => {
     const box = event.currentTarget.getBoundingClientRect();
     const along = orientation === 'lying' ? event.clientX - box.left : event.clientY - box.top;
-    cursor?.moveTo(scale.toLengthM(along - margin));
+    cursor.moveTo(scale.toLengthM(along - margin));
   };
   const onKey = (event: KeyboardEvent): void => {
-    if (!cursor) return;
     const cursorM = cursor.lengthM;
     const step = toSi('length', event.shiftKey ? 10 : 1, units.length);
     const moves: Readonly<Record<string, number>> = {
@@ -75,45 +73,38 @@ export function Ribbon({ view, orientation, cursor, withRulers = true, uprightPx
       height={size.height}
       viewBox={`0 0 ${size.width} ${size.height}`}
       role="img"
-      aria-label={describe(view, format)}
+      aria-label={describeLine(loaded, format)}
       className="block touch-pan-y select-none"
-      onPointerMove={cursor && moveTo}
-      onPointerDown={cursor && moveTo}
+      onPointerMove={moveTo}
+      onPointerDown={moveTo}
     >
-      {withRulers && (
-        <TrueRuler
-          plane={plane}
-          scale={scale}
-          across={ACROSS.trueRuler}
-          thickness={ACROSS.rulerThickness}
-          unit={units.length}
-        />
-      )}
+      <TrueRuler
+        plane={plane}
+        scale={scale}
+        across={ACROSS.trueRuler}
+        thickness={ACROSS.rulerThickness}
+        unit={units.length}
+      />
       <RibbonBands
         plane={plane}
         scale={scale}
         bands={bands}
         joins={view.record.joins}
         marks={marks}
-        across={line}
+        across={ACROSS.line}
         format={format}
-        named={withRulers}
+        named
       />
-      {withRulers && (
-        <CounterRuler
-          plane={plane}
-          scale={scale}
-          view={view}
-          across={ACROSS.counterRuler}
-          thickness={ACROSS.rulerThickness}
-        />
-      )}
-      {cursor && (
-        <line {...plane.acrossLine(scale.toPx(cursor.lengthM), 0, across)} className="stroke-stop" strokeWidth={2} />
-      )}
+      <CounterRuler
+        plane={plane}
+        scale={scale}
+        view={view}
+        across={ACROSS.counterRuler}
+        thickness={ACROSS.rulerThickness}
+      />
+      <line {...plane.acrossLine(scale.toPx(cursor.lengthM), 0, across)} className="stroke-stop" strokeWidth={2} />
     </svg>
   );
-  if (!cursor) return <div ref={ref}>{drawing}</div>;
   return (
     <div
       ref={ref}
@@ -130,11 +121,4 @@ export function Ribbon({ view, orientation, cursor, withRulers = true, uprightPx
       {drawing}
     </div>
   );
-}
-
-function describe(view: RigView, format: { length(m: number): string }): string {
-  const parts = view.current.line.segments
-    .toReversed()
-    .map((segment) => `${segment.name} ${format.length(segment.lengthM)}`);
-  return `The line from hook to arbor: ${parts.join(', ')}.`;
 }

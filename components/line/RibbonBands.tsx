@@ -2,7 +2,8 @@ import { JOIN_KINDS } from '@/core/joins/joinKinds';
 import type { JoinRecord } from '@/core/rig/record';
 import type { LineScale } from './lineScale';
 import type { Plane } from './plane';
-import { MATERIAL_FILL, SHEATH_FILL, UNKNOWN_SHEATH, type RibbonBand } from './ribbonBands';
+import type { LineBand } from '@/core/rig/bandsOfLine';
+import { MATERIAL_FILL, SHEATH_FILL, UNKNOWN_SHEATH } from './lineColours';
 
 /** Pixels across the thickest line of a rig. */
 const THICKEST_PX = 20;
@@ -10,7 +11,7 @@ const THICKEST_PX = 20;
 const LETTER_PX = 6.6;
 
 /** How many times thicker than long the line is drawn: stated beside the ribbon. */
-export function exaggeration(bands: readonly RibbonBand[], scale: LineScale): number {
+export function exaggeration(bands: readonly LineBand[], scale: LineScale): number {
   const thickestM = Math.max(...bands.map((band) => band.lineDiameterM));
   return THICKEST_PX / thickestM / scale.pxPerM;
 }
@@ -18,7 +19,7 @@ export function exaggeration(bands: readonly RibbonBand[], scale: LineScale): nu
 interface Props {
   readonly plane: Plane;
   readonly scale: LineScale;
-  readonly bands: readonly RibbonBand[];
+  readonly bands: readonly LineBand[];
   readonly joins: readonly JoinRecord[];
   /** Where marks are tied or inked (m from the hook), and how they look. */
   readonly marks: readonly { readonly id: string; readonly atM: number; readonly looks: string }[];
@@ -71,7 +72,7 @@ function Band({
   across,
   thickness,
 }: {
-  band: RibbonBand;
+  band: LineBand;
   plane: Plane;
   scale: LineScale;
   across: number;
@@ -108,7 +109,7 @@ function BandName({
   across,
   format,
 }: {
-  band: RibbonBand;
+  band: LineBand;
   plane: Plane;
   scale: LineScale;
   across: number;

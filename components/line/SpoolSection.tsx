@@ -2,7 +2,8 @@
 
 import { readCursor, type RigView } from '@/core/rig/rigView';
 import { useUnits } from '@/components/units/UnitsProvider';
-import { MATERIAL_FILL, ribbonBands } from './ribbonBands';
+import { bandsOfLine } from '@/core/rig/bandsOfLine';
+import { MATERIAL_FILL } from './lineColours';
 
 const HEIGHT = 230;
 const WIDTH = 340;
@@ -22,7 +23,7 @@ export function SpoolSection({ view, cursorM, caption }: { view: RigView; cursor
   const middle = { x: WIDTH / 2, y: (HEIGHT - 22) / 2 };
   const now = readCursor(view, cursorM);
   const belowRimM = (rimM - line.fullDiameterM) / 2;
-  const bands = ribbonBands(view);
+  const bands = bandsOfLine(view.record, view.current.line);
   const label = `Spool section to scale: wound to ${format.small(line.fullDiameterM)} of ${format.small(rimM)}; ${format.small(now.diameterM)} left at the cursor`;
   return (
     <figure className="m-0">

@@ -5,6 +5,8 @@ import { rigView, type RigView } from '../../core/rig/rigView';
 import { useRig } from '../rig/RigProvider';
 import { CursorReadout } from './CursorReadout';
 import { LensChart } from './LensChart';
+import { bandsOfLine } from '@/core/rig/bandsOfLine';
+import { LinePicture } from './LinePicture';
 import { Ribbon } from './Ribbon';
 import { SpoolSection } from './SpoolSection';
 
@@ -96,7 +98,9 @@ describe('the ribbon', () => {
   });
 
   it('is a picture without keys in the locker', () => {
-    renderRig(plannedRig(), <Ribbon view={viewOf()} orientation="lying" withRulers={false} />);
+    const { record, current } = viewOf();
+    const bands = bandsOfLine(record, current.line);
+    renderRig(plannedRig(), <LinePicture line={current.line} bands={bands} joins={record.joins} />);
     expect(screen.queryByRole('slider')).toBeNull();
     expect(screen.getByRole('img')).toBeInTheDocument();
   });

@@ -3,7 +3,7 @@ import { rigView } from '../../core/rig/rigView';
 import { buildLoadedLine } from '../../core/spool/loadedLine';
 import { lineScale } from './lineScale';
 import { Plane } from './plane';
-import { ribbonBands } from './ribbonBands';
+import { bandsOfLine } from '@/core/rig/bandsOfLine';
 
 const line = (lengths: readonly number[]) =>
   buildLoadedLine(
@@ -61,7 +61,7 @@ describe('ribbon bands', () => {
     for (const rig of [plannedRig(), woundRig()]) {
       const view = rigView(rig);
       if (!view) throw new Error('the fixture has no view');
-      const bands = ribbonBands(view);
+      const bands = bandsOfLine(view.record, view.current.line);
       expect(bands.map((band) => band.name)).toEqual(['Top shot', 'Lead core', 'Backing']);
       expect(bands[0]?.fromM).toBe(0);
       expect(bands[1]?.fromM).toBe(bands[0]?.toM);

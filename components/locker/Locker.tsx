@@ -1,18 +1,25 @@
 'use client';
 
 import Link from 'next/link';
-import { useMemo } from 'react';
-import type { RigRecord } from '@/core/rig/record';
-import { rigView } from '@/core/rig/rigView';
-import { joinsState } from '@/core/rig/joins/joinsOfRig';
-import { STATIONS, stationStates, type StationState } from '@/core/rig/stationStates';
-import { Ribbon } from '@/components/line/Ribbon';
+import type { RigSummary } from '@/core/rig/rigSummary';
+import { STATIONS, type StationState } from '@/core/rig/stationStates';
+import { LinePicture } from '@/components/line/LinePicture';
 import { gearPath, joinsPath, rigPath, STATION_NAMES, stationPath } from '@/components/shell/places';
 import { StateMark } from '@/components/ui/StateMark';
 import { useUnits } from '@/components/units/UnitsProvider';
 
 /** Every rig of the boat as its line, with the state of each station. */
-export function Locker({ boatId, rigs }: { boatId: string; rigs: readonly RigRecord[] }) {
+export function Locker({
+  boatId,
+  rigs,
+  isWhole,
+}: {
+  boatId: string;
+  rigs: readonly RigSummary[];
+  /** False where only rigs of some name are asked for. */
+  isWhole: boolean;
+}) {
+  if (rigs.length === 0 && !isWhole) return <p>No rig of this locker has that in its name.</p>;
   if (rigs.length === 0) {
     return (
       <p className="max-w-prose">
@@ -27,33 +34,37 @@ export function Locker({ boatId, rigs }: { boatId: string; rigs: readonly RigRec
   }
   return (
     <ul className="flex flex-col gap-3">
-      {rigs.map((record) => (
-        <RigCard key={record.id} record={record} />
+      {rigs.map((rig) => (
+        <RigCard key={rig.id} boatId={boatId} rig={rig} />
       ))}
     </ul>
   );
 }
 
-function RigCard({ record }: { record: RigRecord }) {
+function RigCard({ boatId, rig }: { boatId: string; rig: RigSummary }) {
   const { format } = useUnits();
-  const view = useMemo(() => rigView(record), [record]);
-  const states = useMemo(() => stationStates(record), [record]);
   return (
     <li className="rounded-sm border border-edge bg-card">
       <div className="flex flex-wrap items-baseline justify-between gap-x-6 border-b border-edge px-4 pt-2 pb-1">
         <h2 className="lettered text-lg">
-          <Link href={rigPath(record.boat.id, record.id)} className="hover:underline">
-            {record.name}
+          <Link href={rigPath(boatId, rig.id)} className="hover:underline">
+            {rig.name}
           </Link>
         </h2>
         <p className="text-sm text-ink-soft">
-          {record.reel.name}
-          {view && ` · ${format.length(view.current.line.totalLengthM)} of line, ${view.current.state}`}
+          {rig.reelName}
+          {rig.line && ` · ${format.length(rig.line.totalLengthM)} of line, ${rig.isWound ? 'wound' : 'planned'}`}
+          {rig.heldOut > 0 && (
+            <b className="text-stop">
+              {' '}
+              · {rig.heldOut === 1 ? 'a noted figure does' : `${rig.heldOut} noted figures do`} not fit
+            </b>
+          )}
         </p>
       </div>
       <div className="px-4 pt-1">
-        {view ? (
-          <Ribbon view={view} orientation="lying" withRulers={false} />
+        {rig.line ? (
+          <LinePicture line={rig.line} bands={rig.bands} joins={rig.joins} />
         ) : (
           <p className="py-3 text-sm text-ink-soft">No line planned yet.</p>
         )}
@@ -62,12 +73,12 @@ function RigCard({ record }: { record: RigRecord }) {
         {STATIONS.map((station) => (
           <StationCell
             key={station}
-            path={stationPath(record.boat.id, record.id, station)}
+            path={stationPath(boatId, rig.id, station)}
             name={STATION_NAMES[station]}
-            state={states[station]}
+            state={rig.states[station]}
           />
         ))}
-        <StationCell path={joinsPath(record.boat.id, record.id)} name="Joins" state={joinsState(record)} />
+        <StationCell path={joinsPath(boatId, rig.id)} name="Joins" state={rig.joinsState} />
       </ul>
     </li>
   );

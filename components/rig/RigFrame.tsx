@@ -9,9 +9,10 @@ import { CursorReadout } from '@/components/line/CursorReadout';
 import { lineScale } from '@/components/line/lineScale';
 import { Ribbon } from '@/components/line/Ribbon';
 import { exaggeration } from '@/components/line/RibbonBands';
-import { ribbonBands } from '@/components/line/ribbonBands';
+import { bandsOfLine } from '@/core/rig/bandsOfLine';
 import { cardPath, joinsPath, rigPath, STATION_NAMES, stationPath } from '@/components/shell/places';
 import { StateMark } from '@/components/ui/StateMark';
+import { HeldOut } from './HeldOut';
 import { useRig } from './RigProvider';
 
 function StationTabs() {
@@ -54,7 +55,9 @@ export function RigFrame({ children }: { children: ReactNode }) {
   const { record, view, cursorM, setCursorM } = useRig();
   const isCard = usePathname() === cardPath(record.boat.id, record.id);
   const cursor = { lengthM: cursorM, moveTo: setCursorM };
-  const factor = view ? exaggeration(ribbonBands(view), lineScale(view.current.line, 960)) : 0;
+  const factor = view
+    ? exaggeration(bandsOfLine(view.record, view.current.line), lineScale(view.current.line, 960))
+    : 0;
   return (
     <>
       <div className="mx-auto max-w-[84rem] px-4 pt-3 print:hidden">
@@ -66,6 +69,7 @@ export function RigFrame({ children }: { children: ReactNode }) {
           </p>
         </div>
         <StationTabs />
+        <HeldOut />
         {view && !isCard && (
           <section aria-label="The line" className="my-3">
             <div className="hidden sm:block">

@@ -1,4 +1,5 @@
 import Link from 'next/link';
+import { NotingAs, type Crew } from '@/components/crew/NotingAs';
 import { CommandPalette } from './CommandPalette';
 import { Mark } from './Mark';
 import type { Place } from './places';
@@ -10,7 +11,16 @@ interface Crumb {
 }
 
 /** The head of every screen: where one is, the units, and a way to anywhere. */
-export function Header({ crumbs, places }: { crumbs: readonly Crumb[]; places: readonly Place[] }) {
+export function Header({
+  crumbs,
+  places,
+  crew,
+}: {
+  crumbs: readonly Crumb[];
+  places: readonly Place[];
+  /** The crew of the boat that is shown, where one is. */
+  crew?: Crew;
+}) {
   return (
     <header className="no-print border-b-2 border-ink bg-card">
       <a
@@ -36,6 +46,7 @@ export function Header({ crumbs, places }: { crumbs: readonly Crumb[]; places: r
             </span>
           ))}
         </nav>
+        {crew && <NotingAs crew={crew} />}
         <UnitSwitch />
         <div className="flex gap-1.5">
           <CommandPalette places={places} />

@@ -11,10 +11,12 @@ import {
 
 export const UNIT_COOKIE = 'units';
 
-const isLength = (text: string | undefined): text is LengthUnit => text !== undefined && text in METRES_PER_LENGTH_UNIT;
+const isLength = (text: string | undefined): text is LengthUnit =>
+  text !== undefined && Object.hasOwn(METRES_PER_LENGTH_UNIT, text);
 const isSmall = (text: string | undefined): text is SmallLengthUnit =>
-  text !== undefined && text in METRES_PER_SMALL_LENGTH_UNIT;
-const isForce = (text: string | undefined): text is ForceUnit => text !== undefined && text in NEWTONS_PER_FORCE_UNIT;
+  text !== undefined && Object.hasOwn(METRES_PER_SMALL_LENGTH_UNIT, text);
+const isForce = (text: string | undefined): text is ForceUnit =>
+  text !== undefined && Object.hasOwn(NEWTONS_PER_FORCE_UNIT, text);
 
 /** Reads the choice back from a cookie's text; anything unknown falls back to the default. */
 export function readUnitCookie(text: string | undefined): UnitChoice {

@@ -1,10 +1,12 @@
 import { z } from 'zod';
-import { gearFit, type LoadToFit } from '../../core/gear/gearFit';
+import type { LoadToFit } from '../../core/gear/gearEvidence';
+import { gearFit, type Fitted } from '../../core/gear/gearFit';
+import { learnedReel } from '../../core/gear/learned';
 import { reelShape } from '../../core/gear/reelShape';
 import { CALIPER_SD_M, LEVEL_SD_M } from '../../core/load/defaults';
 import { PLUS_MINUS_SDS } from '../../core/numerics/propagate';
 import { REEL_KINDS } from '../../core/rig/record';
-import { defineKind, type FieldError } from '../kind';
+import { defineKind } from '../kind';
 import { lineShape, positive } from '../requestSchemas';
 
 const loadSchema = z.strictObject({
@@ -140,40 +142,35 @@ export const reelFit = defineKind({
         segments: load.segments.map((segment) => ({ ...segment, name: segment.line, lineId: segment.line })),
       })),
     );
-    if (!fit.ok) {
-      const fields: FieldError[] = [{ path: 'loads', message: fit.message }];
-      return { ok: false, fields };
-    }
-    const { unknowns, evidence, correlation } = fit.value;
-    const shown = unknowns.map(({ of, value, relativeSd }) => ({
-      of,
+    const withPlusMinus = ({ value, relativeSd }: Fitted) => ({
       value,
       plusMinus: PLUS_MINUS_SDS * value * relativeSd,
-    }));
+    });
+    const { keys, correlation } = learnedReel(fit, 'reel', 'learned').joint;
     return {
       ok: true,
       value: {
-        reel: Object.fromEntries(
-          shown.flatMap((each) =>
-            'lineId' in each.of ? [] : [[each.of.dimension, { value: each.value, plusMinus: each.plusMinus }]],
-          ),
-        ),
-        lines: shown.flatMap((each) => {
-          if (!('lineId' in each.of)) return [];
-          const { lineId } = each.of;
-          const believed = request.lines.find((line) => line.name === lineId)?.packing ?? NaN;
-          return [
-            {
-              name: lineId,
-              bulkFactor: each.value,
-              bulkFactorPlusMinus: each.plusMinus,
-              packing: believed / each.value,
-              packingPlusMinus: (believed / each.value) * (each.plusMinus / each.value),
-            },
-          ];
+        reel: Object.fromEntries((fit.reels[0]?.dimensions ?? []).map((each) => [each.dimension, withPlusMinus(each)])),
+        lines: fit.lines.map((line) => {
+          const bulk = withPlusMinus(line);
+          const believed = request.lines.find((each) => each.name === line.lineId)?.packing ?? NaN;
+          return {
+            name: line.lineId,
+            bulkFactor: bulk.value,
+            bulkFactorPlusMinus: bulk.plusMinus,
+            packing: believed / bulk.value,
+            packingPlusMinus: (believed / bulk.value) * (bulk.plusMinus / bulk.value),
+          };
         }),
-        correlation,
-        evidence: evidence.map(({ kind, name, off, offBySds }) => ({ kind, name, off, offBySds })),
+        /** Of the errors of the next load's plan, by the names in `of`. */
+        correlation: { of: keys, matrix: correlation },
+        evidence: fit.evidence.map(({ kind, name, off, offBySds, heldOut }) => ({
+          kind,
+          name,
+          off,
+          offBySds,
+          heldOut,
+        })),
       },
     };
   },

@@ -1,7 +1,7 @@
 import { EigenvalueDecomposition, Matrix } from 'ml-matrix';
 import type { Counter } from '../counter/counter';
 import type { JointErrors } from '../load/planLoad';
-import { fitToEvidence, type EvidenceGroup } from '../numerics/fitToEvidence';
+import { fitToEvidence } from '../numerics/fitToEvidence';
 import type { Known } from '../provenance/source';
 import { requirePositive } from '../result';
 import { buildLoadedLine, type SegmentToLoad } from '../spool/loadedLine';
@@ -65,7 +65,7 @@ export interface FusedCounter {
  *
  * @param believed the load beforehand
  * @param observations of this very load
- * @throws RangeError when the solver does not settle, which the priors exclude
+ * @throws RangeError when what is believed beforehand cannot be predicted
  */
 export function fuseCounter(believed: BelievedLoad, observations: readonly CounterObservation[]): FusedCounter {
   const { counter } = believed;
@@ -93,24 +93,14 @@ export function fuseCounter(believed: BelievedLoad, observations: readonly Count
       drive: counter.drive ?? 'spool',
     };
   };
-  const group: EvidenceGroup = {
-    dependsOn: axes.map((_, index) => index),
-    observations: observations.map((each) => ({
-      name: each.name,
-      value: valueOf(each, counter.display),
-      sd: sdOf(each, counter),
-    })),
-    predict: (unknowns) => {
+  const { values, covariance, residuals } = fitToEvidence(
+    axes.map(() => 1),
+    observations.map((each) => ({ name: each.name, value: valueOf(each, counter.display), sd: sdOf(each, counter) })),
+    (unknowns) => {
       const load = realise(unknowns);
       return observations.map((each) => predicted(each, load, counter.unitM));
     },
-  };
-  const fit = fitToEvidence(
-    axes.map(() => 1),
-    observations.length > 0 ? [group] : [],
   );
-  if (!fit.ok) throw new RangeError(`fuseCounter: ${fit.message}`);
-  const { values, covariance, residuals } = fit.value;
   const sds = covariance.map((row, index) => Math.sqrt(row[index] ?? NaN));
   const best = realise(values);
   const toConstant = axes.map((axis) => axis[keys.indexOf('counter')] ?? 0);

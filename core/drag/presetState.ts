@@ -21,7 +21,7 @@ export const PRESET_AT_START: PresetState = { lever: 'free', turns: 0, wrongTurn
 /** The most that a knob is turned at once; more is a slip of the finger. */
 const MOST_TURNS = 10;
 
-export type PresetRefusal = 'in-gear' | 'undo-first' | 'not-in-gear' | 'too-many';
+export type PresetRefusal = 'already' | 'in-gear' | 'undo-first' | 'not-in-gear' | 'too-many';
 
 /**
  * Steps a lever drag's preset on. It is turned in free spool only: turned under load the washers bind and the figure is
@@ -32,8 +32,10 @@ export type PresetRefusal = 'in-gear' | 'undo-first' | 'not-in-gear' | 'too-many
 export function stepPreset(state: PresetState, act: PresetAct): Outcome<PresetState, PresetRefusal> {
   switch (act.act) {
     case 'to-free':
+      if (state.lever === 'free') return failure('already', 'The lever is in free spool already.');
       return success({ ...state, lever: 'free' });
     case 'into-gear':
+      if (state.lever === 'in gear') return failure('already', 'The lever is in gear already.');
       if (state.wrongTurns !== 0) return failure('undo-first', undoWords(state.wrongTurns));
       return success({ ...state, lever: 'in gear' });
     case 'was-turned-in-gear':

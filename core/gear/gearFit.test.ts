@@ -1,7 +1,8 @@
 import { normalDeviate, seededRandom } from '../../instruments/random';
 import { layReel } from '../../instruments/virtual/layReel';
 import type { Known } from '../provenance/source';
-import { gearFit, type LineToFit, type LoadToFit, type ReelToFit } from './gearFit';
+import type { LineToFit, LoadToFit, ReelToFit } from './gearEvidence';
+import { gearFit, learnGear } from './gearFit';
 import { learnedReel } from './learned';
 import { ratedAreaM2, reelShape } from './reelShape';
 
@@ -22,17 +23,11 @@ function load(change: Partial<LoadToFit>): LoadToFit {
   return { reelId: 'reel', name: 'first', evenTension: true, levelSdM: 0.0002, segments: [], levels: [], ...change };
 }
 
-function fitted(reels: readonly ReelToFit[], lines: readonly LineToFit[], loads: readonly LoadToFit[]) {
-  const fit = gearFit(reels, lines, loads);
-  if (!fit.ok) throw new Error(fit.message);
-  return fit.value;
-}
-
 describe('gearFit', () => {
   it('finds the arbor from one plain load of known length, turns and level: d0 = 2L/(πN) − D', () => {
     // Whatever the packing: the mean circumference is L/N. True arbor 34 mm, outer 56 mm, 250 m.
     const turns = 250 / (Math.PI * (0.034 + 0.056) * 0.5);
-    const { unknowns } = fitted(
+    const { reels } = gearFit(
       [REEL],
       [NYLON],
       [
@@ -42,7 +37,7 @@ describe('gearFit', () => {
         }),
       ],
     );
-    const arbor = unknowns[0];
+    const arbor = reels[0]?.dimensions[0];
     // The prior of 30 mm still pulls a little.
     expect(Math.abs((arbor?.value ?? NaN) - 0.034)).toBeLessThan(0.00015);
     expect(arbor?.relativeSd).toBeLessThan(0.02);
@@ -53,7 +48,7 @@ describe('gearFit', () => {
     const reel = { ...REEL, arborDiameterM: known(0.03, 0.005) };
     const volumeM3 = (Math.PI / 4) * 0.03 * (0.056 ** 2 - 0.03 ** 2);
     const trueAreaM2 = BRAID.areaM2 * 1.3;
-    const { unknowns, correlation } = fitted(
+    const fit = gearFit(
       [reel, twin],
       [NYLON, BRAID],
       [
@@ -63,12 +58,12 @@ describe('gearFit', () => {
         }),
       ],
     );
-    const braid = unknowns.find((unknown) => 'lineId' in unknown.of && unknown.of.lineId === 'braid');
+    const braid = fit.lines[1];
     expect(braid?.value).toBeGreaterThan(1.27);
     expect(braid?.value).toBeLessThan(1.31);
     expect(braid?.relativeSd).toBeLessThan(0.04);
-    const nylon = unknowns.find((unknown) => 'lineId' in unknown.of && unknown.of.lineId === 'nylon');
-    expect(nylon).toMatchObject({ value: 1, relativeSd: expect.closeTo(NYLON.relativeSd, 6) as number });
+    expect(fit.lines[0]).toMatchObject({ value: 1, relativeSd: expect.closeTo(NYLON.relativeSd, 6) as number });
+    const { correlation } = learnedReel(fit, 'twin', 'learned').joint;
     correlation.forEach((row, i) => row.forEach((rho, j) => expect(rho).toBeCloseTo(correlation[j]?.[i] ?? NaN, 9)));
   });
 
@@ -79,7 +74,7 @@ describe('gearFit', () => {
       counter: { unitM: 1, lengthPerTurnM: known(0.17, 0.05) },
     };
     const turns = 250 / (Math.PI * 0.5 * (0.03 + 0.056));
-    const { unknowns } = fitted(
+    const { reels } = gearFit(
       [reel],
       [NYLON],
       [
@@ -89,7 +84,7 @@ describe('gearFit', () => {
         }),
       ],
     );
-    const constant = unknowns.find((unknown) => 'dimension' in unknown.of && unknown.of.dimension === 'lengthPerTurnM');
+    const constant = reels[0]?.dimensions.find(({ dimension }) => dimension === 'lengthPerTurnM');
     expect(Math.abs((constant?.value ?? NaN) - 0.182)).toBeLessThan(0.001);
   });
 
@@ -97,7 +92,7 @@ describe('gearFit', () => {
     const segments = [{ name: 'plain', lineId: 'nylon', lengthM: 200, counts: null, turns: null }];
     const reel = { ...REEL, arborDiameterM: known(0.03, 0.005) };
     const at = (levelBelowRimM: number): LoadToFit => load({ segments, levels: [{ afterSegment: 0, levelBelowRimM }] });
-    const { evidence } = fitted([reel], [NYLON], [at(0.005), at(0.0051), at(0.009)]);
+    const { evidence } = gearFit([reel], [NYLON], [at(0.005), at(0.0051), at(0.009)]);
     const off = evidence.map((each) => each.offBySds);
     expect(Math.abs(off[2] ?? 0)).toBeGreaterThan(3);
     expect(Math.abs(off[2] ?? 0)).toBeGreaterThan(Math.abs(off[0] ?? 0));
@@ -107,11 +102,8 @@ describe('gearFit', () => {
     const segments = [{ name: 'plain', lineId: 'nylon', lengthM: 200, counts: null, turns: null }];
     const reel = { ...REEL, arborDiameterM: known(0.03, 0.005) };
     const spread = (evenTension: boolean): number =>
-      fitted(
-        [reel],
-        [NYLON],
-        [load({ segments, evenTension, levels: [{ afterSegment: 0, levelBelowRimM: 0.005 }] })],
-      ).unknowns.at(-1)?.relativeSd ?? NaN;
+      gearFit([reel], [NYLON], [load({ segments, evenTension, levels: [{ afterSegment: 0, levelBelowRimM: 0.005 }] })])
+        .lines[0]?.relativeSd ?? NaN;
     expect(spread(false)).toBeGreaterThan(1.5 * spread(true));
   });
 
@@ -120,7 +112,7 @@ describe('gearFit', () => {
       segments: [{ name: 'plain', lineId: 'nylon', lengthM: null, counts: null, turns: null }],
       levels: [{ afterSegment: 0, levelBelowRimM: 0.005 }],
     });
-    expect(fitted([REEL], [NYLON], [open]).evidence).toEqual([]);
+    expect(gearFit([REEL], [NYLON], [open]).evidence).toEqual([]);
     expect(() => gearFit([], [NYLON], [open])).toThrow(/not given/);
   });
 
@@ -154,16 +146,80 @@ describe('gearFit', () => {
         counts: null,
         turns: Math.round(laid.turnsPerLine[0] ?? 0),
       };
-      const { unknowns } = fitted(
+      const { reels } = gearFit(
         [{ ...REEL, arborDiameterM: known(0.03, 0.08) }],
         [NYLON],
         [load({ segments: [segment], levels: [{ afterSegment: 0, levelBelowRimM }] })],
       );
-      const arbor = unknowns[0];
+      const arbor = reels[0]?.dimensions[0];
       if (arbor && Math.abs(Math.log(arbor.value / arborM)) <= 1.96 * arbor.relativeSd) covered += 1;
     }
     // 95 % of 60 is 57; 51 or fewer has a chance below one in a hundred.
     expect(covered).toBeGreaterThanOrEqual(52);
+  });
+});
+
+describe('evidence that disagrees', () => {
+  const segments = [{ name: 'plain', lineId: 'nylon', lengthM: 200, counts: null, turns: null }];
+  const reel = { ...REEL, arborDiameterM: known(0.03, 0.005) };
+  const at = (levelBelowRimM: number, name = 'load'): LoadToFit =>
+    load({ name, segments, levels: [{ afterSegment: 0, levelBelowRimM, source: { kind: 'level', id: name } }] });
+
+  it('is held out and named when no scatter explains it, and the rest stands as without it', () => {
+    const good = [at(0.005, 'a'), at(0.0051, 'b'), at(0.0049, 'c')];
+    const fit = gearFit([reel], [NYLON], [...good, at(0.0149, 'slip')]);
+    expect(fit.evidence.filter((each) => each.heldOut)).toMatchObject([
+      { name: 'slip: level after plain', source: { kind: 'level', id: 'slip' } },
+    ]);
+    const clean = gearFit([reel], [NYLON], good);
+    expect(fit.lines[0]?.value).toBeCloseTo(clean.lines[0]?.value ?? NaN, 9);
+    expect(fit.lines[0]?.relativeSd).toBeCloseTo(clean.lines[0]?.relativeSd ?? NaN, 9);
+  });
+
+  it('is held out on its own reel, not where the line is shared', () => {
+    const twin = { ...reel, id: 'twin' };
+    const onTwin = (name: string): LoadToFit => ({ ...at(0.005, name), reelId: 'twin' });
+    const fit = gearFit([reel, twin], [NYLON], [at(0.013, 'slip'), onTwin('a'), onTwin('b'), onTwin('c')]);
+    expect(fit.evidence.filter((each) => each.heldOut).map((each) => each.source?.id)).toEqual(['slip']);
+  });
+
+  it('comes back in when more of its kind turns up', () => {
+    // Far from what the label says of the line, but all loads agree on it.
+    const bulky = [0.0112, 0.0113, 0.0111].map((level, index) => at(level, `${index}`));
+    const sure = { ...NYLON, relativeSd: 0.02 };
+    const alone = gearFit([reel], [sure], bulky.slice(0, 1));
+    expect(alone.evidence[0]?.heldOut).toBe(true);
+    expect(alone.lines[0]?.value).toBeCloseTo(1, 9);
+  });
+
+  it('leaves what was known before where nothing agrees', () => {
+    const fit = gearFit([reel], [NYLON], [load({ segments, levels: [{ afterSegment: 0, levelBelowRimM: 0.19 }] })]);
+    expect(fit.evidence).toMatchObject([{ heldOut: true }]);
+    expect(fit.reels[0]?.dimensions[0]).toMatchObject({ value: expect.closeTo(0.03, 9) as number });
+    expect(fit.lines[0]).toMatchObject({ relativeSd: expect.closeTo(NYLON.relativeSd, 9) as number });
+  });
+
+  it('knows a reel without one of its loads as a fit of the others does', () => {
+    const loads = [at(0.005, 'a'), at(0.0053, 'b'), at(0.0048, 'c')].map((each, index) => ({
+      ...each,
+      loadId: ['a', 'b', 'c'][index] ?? '',
+    }));
+    const twin = { ...reel, id: 'twin' };
+    const other = { ...at(0.0057, 'd'), reelId: 'twin', loadId: 'd' };
+    const before = learnGear([reel, twin], [NYLON], [...loads, other]).before('b', reel);
+    const plain = gearFit([reel, twin], [NYLON], [...loads.filter((each) => each.loadId !== 'b'), other]);
+    // The rest of the boat is taken as it was linearised: to a hundredth of the ± that is stated.
+    const [now, then] = [before.lines[0], plain.lines[0]];
+    expect(Math.abs((now?.value ?? NaN) - (then?.value ?? NaN))).toBeLessThan(0.01 * (then?.relativeSd ?? NaN));
+    expect((now?.relativeSd ?? NaN) / (then?.relativeSd ?? NaN)).toBeCloseTo(1, 2);
+    const ofReel = plain.reels.find((each) => each.reelId === 'reel');
+    before.reels[0]?.dimensions.forEach((dimension, index) => {
+      const plainly = ofReel?.dimensions[index];
+      const off = Math.abs(Math.log(dimension.value / (plainly?.value ?? NaN)));
+      expect(off).toBeLessThan(0.02 * (plainly?.relativeSd ?? NaN));
+      expect(dimension.relativeSd / (plainly?.relativeSd ?? NaN)).toBeCloseTo(1, 2);
+    });
+    expect(before.reels[0]?.withLines[0]?.[0]).toBeCloseTo(ofReel?.withLines[0]?.[0] ?? NaN, 6);
   });
 });
 
@@ -197,7 +253,7 @@ describe('reelShape', () => {
 
   it('knows the volume of a rated reel far better than its dimensions', () => {
     const shape = reelShape('conventional', NONE, ratings);
-    const fit = fitted([{ id: 'reel', ...shape, ratings, counter: null }], [], []);
+    const fit = gearFit([{ id: 'reel', ...shape, ratings, counter: null }], [], []);
     const { joint } = learnedReel(fit, 'reel', 'maker');
     const at = (key: string): number => joint.keys.indexOf(key);
     const [arbor, width, full] = [at('arborDiameterM'), at('widthM'), at('fullDiameterM')];

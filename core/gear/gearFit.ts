@@ -1,341 +1,423 @@
-import { fitToEvidence, type EvidenceGroup, type Observation } from '../numerics/fitToEvidence';
-import type { Known } from '../provenance/source';
-import type { Outcome } from '../result';
-import { ratedAreaM2, type CapacityRating, type ReelShape } from './reelShape';
-
-/** A reel as it is known before its loads teach anything. */
-export interface ReelToFit extends ReelShape {
-  readonly id: string;
-  readonly ratings: readonly CapacityRating[];
-  readonly counter: { readonly unitM: number; readonly lengthPerTurnM: Known } | null;
-}
-
-/** A line as it is known beforehand: the space that one metre takes on a spool. */
-export interface LineToFit {
-  readonly id: string;
-  readonly name: string;
-  readonly areaM2: number;
-  readonly relativeSd: number;
-}
-
-/** What was seen of one load: segments that were wound, from the arbor outwards. */
-export interface LoadToFit {
-  readonly reelId: string;
-  readonly name: string;
-  /** False for a fill worked out in two passes of unlike tension: its level says less. */
-  readonly evenTension: boolean;
-  readonly segments: readonly {
-    readonly name: string;
-    readonly lineId: string;
-    /** Null where the counter or the turns alone said when to stop. */
-    readonly lengthM: number | null;
-    /** Unwrapped counts from zero at its start, or null. */
-    readonly counts: number | null;
-    /** Spool turns that were counted, or null. */
-    readonly turns: number | null;
-  }[];
-  /** Levels under the rim (m), measured with the end of a segment just on. */
-  readonly levels: readonly { readonly afterSegment: number; readonly levelBelowRimM: number }[];
-  /** SD of those levels as they were read (m). */
-  readonly levelSdM: number;
-}
+import { borderedFit, type Block, type BlockGroup, type BorderedFit } from '../numerics/borderedFit';
+import {
+  loadSeen,
+  OWN_UNKNOWNS,
+  ownPriorSds,
+  ratingsSeen,
+  relativeSdOf,
+  type EvidenceSource,
+  type LineToFit,
+  type LoadToFit,
+  type Piece,
+  type ReelToFit,
+  type Seen,
+} from './gearEvidence';
 
 export type DimensionKey = 'arborDiameterM' | 'widthM' | 'fullDiameterM' | 'lengthPerTurnM';
 
-/** One thing that the fit found: a dimension of a reel (m) or the factor on a line's space. */
-export interface FittedUnknown {
-  readonly of: { readonly reelId: string; readonly dimension: DimensionKey } | { readonly lineId: string };
+/** A figure that the fit found, with the relative SDs of its error now and before. */
+export interface Fitted {
   readonly value: number;
   readonly relativeSd: number;
   readonly relativeSdBefore: number;
 }
 
+/** A line as found: a factor on the space that it was believed to take. */
+export interface FittedLine extends Fitted {
+  readonly lineId: string;
+}
+
+/** A reel as found: dimensions (m) with the covariance of their logarithms, among themselves and with every line. */
+export interface FittedReel {
+  readonly reelId: string;
+  readonly dimensions: readonly (Fitted & { readonly dimension: DimensionKey })[];
+  readonly covariance: readonly (readonly number[])[];
+  readonly withLines: readonly (readonly number[])[];
+}
+
 /** How one piece of evidence sits with all the others. */
 export interface FittedEvidence {
-  readonly kind: 'rating' | 'level' | 'turns';
+  readonly kind: Piece['kind'];
   readonly name: string;
   readonly reelId: string;
+  readonly source: EvidenceSource | null;
   /** (Observed − fitted) ÷ SD: beyond 3 it does not fit. */
   readonly offBySds: number;
   /** Observed − fitted: metres of level, a share of a rating, or counts. */
   readonly off: number;
+  /** True where it disagrees so far that it was left out: nothing rests on it until it is taken back or explained. */
+  readonly heldOut: boolean;
 }
 
 export interface GearFit {
-  readonly unknowns: readonly FittedUnknown[];
-  /** Of the unknowns' errors, in their order. */
-  readonly correlation: readonly (readonly number[])[];
+  readonly lines: readonly FittedLine[];
+  /** Of the logarithms of the lines' factors, in their order. */
+  readonly lineCovariance: readonly (readonly number[])[];
+  readonly reels: readonly FittedReel[];
   readonly evidence: readonly FittedEvidence[];
 }
 
-/**
- * How a line's packing differs from one careful load of the same hands to the next, as a relative SD (common
- * practice, no source); the second figure is for two passes of unlike tension.
- */
-export const PACKING_REPEAT_RELATIVE_SD = 0.01;
-const UNEVEN_TENSION_RELATIVE_SD = 0.06;
-
-/** Scatter of one maker's ratings among themselves, and of makers' ideas of "full", as relative SDs (from memory). */
-export const RATING_RELATIVE_SD = 0.05;
-export const RATING_HABIT_RELATIVE_SD = 0.06;
-
-/** Counts by which a hand stops off the mark, and the share by which real layers depart from smooth ones. */
-const STOP_SD_COUNTS = 0.5;
-const TURNS_RELATIVE_SD = 0.004;
-
-interface Unknown {
-  readonly of: FittedUnknown['of'] | { readonly habitOf: string };
-  readonly before: number;
-  readonly relativeSd: number;
+/** A fit with what one load can be left out of it by. */
+export interface LearnedGear {
+  readonly fit: GearFit;
+  /**
+   * A reel, and the lines of its loads, as they were known before one of the loads. Costs no whole fit: the rest of the
+   * boat stays as it is.
+   *
+   * @param without the load to leave out
+   * @param before the reel with the constant as it was accepted before, where this load's test gave the newest
+   * @throws RangeError when the fit does not hold the reel
+   */
+  before(without: string, before: ReelToFit): GearFit;
 }
 
-const DIMENSIONS = ['arborDiameterM', 'widthM', 'fullDiameterM'] as const;
+/** Beyond so many SDs from what is believed beforehand, or from what everything else says, a piece is left out. */
+const HELD_OUT_SDS = 6;
+/** A piece that was left out comes back when the rest turns out to be within so many SDs of it. */
+const BACK_IN_SDS = 3;
+/** Pieces are left out one reel at a time; a boat whose evidence still disagrees after so many rounds is known as before. */
+const MOST_ROUNDS = 40;
 
 /**
  * Learns spools, lines and counters of one boat from everything that was seen of its loads, all at once: makers'
- * ratings, caliper readings, levels, noted turns and counts. Every unknown has a log-normal prior; lines are shared
- * by reels, so a load on one rod teaches its twin. The equations are those of the spool (levels from volumes,
- * turns from levels), solved by weighted least squares in logarithms.
+ * ratings, caliper readings, levels, noted turns and counts. Every unknown has a log-normal prior; reels meet only in the
+ * lines that they share, so a load on one rod teaches its twin. The equations are those of the spool (levels from volumes,
+ * turns from levels), solved by weighted least squares in logarithms, reel by reel with the lines as border.
+ *
+ * A piece that disagrees with all the rest by more than any scatter can explain (a level typed as 25 mm for 2.5) is held
+ * out and named; the answer is then what the rest says, at the worst what was known beforehand. It never fails.
  *
  * @param reels with dimensions and their SDs as known beforehand (m)
  * @param lines every line that a load names
  * @param loads what was seen, in any order
- * @returns best values with their SDs and correlation, and how each piece of evidence fits
  * @throws RangeError when a load names a reel or a line that is not given
  */
+export function learnGear(
+  reels: readonly ReelToFit[],
+  lines: readonly LineToFit[],
+  loads: readonly LoadToFit[],
+): LearnedGear {
+  for (const load of loads) {
+    if (!reels.some((reel) => reel.id === load.reelId)) {
+      throw new RangeError(`gearFit: ${load.name} is on a reel that is not given`);
+    }
+  }
+  const seen = reels.map((reel): readonly Seen[] => [
+    ratingsSeen(reel),
+    ...loads.filter((load) => load.reelId === reel.id).map((load) => loadSeen(load, reel, lines)),
+  ]);
+  const priorSds = lines.map((line) => Math.min(Math.max(line.relativeSd, 1e-6), 1));
+  const { fit, heldOut } = fitWhatAgrees(priorSds, reels, seen);
+  const shown: GearFit = {
+    lines: lines.map((line, index) => ({
+      lineId: line.id,
+      value: Math.exp(fit.border[index] ?? 0),
+      relativeSd: Math.sqrt(fit.borderCovariance[index]?.[index] ?? NaN),
+      relativeSdBefore: priorSds[index] ?? NaN,
+    })),
+    lineCovariance: fit.borderCovariance,
+    reels: reels.map((reel, place) => fittedReel(reel, fit, place)),
+    evidence: reels.flatMap((_, place) => evidenceOf(seen[place] ?? [], heldOut, fit, place)),
+  };
+  return {
+    fit: shown,
+    before: (without, reel) => {
+      const place = reels.findIndex((candidate) => candidate.id === reel.id);
+      return beforeLoad(place, reel, lines, seen[place] ?? [], heldOut, without, fit);
+    },
+  };
+}
+
+/** The fit alone: see {@link learnGear}. */
 export function gearFit(
   reels: readonly ReelToFit[],
   lines: readonly LineToFit[],
   loads: readonly LoadToFit[],
-): Outcome<GearFit, 'no-fit'> {
-  const unknowns = unknownsOf(reels, lines);
-  const indexOf = new Map(unknowns.map((unknown, index) => [keyOf(unknown.of), index]));
-  const placeOf = (key: string): number => {
-    const index = indexOf.get(key);
-    if (index === undefined) throw new RangeError(`gearFit: ${key} is not given`);
-    return index;
-  };
-  // Looked up once: the fit reads these some ten thousand times.
-  const reelPlaces = new Map(
-    reels.map(({ id, counter }) => [
-      id,
-      {
-        arborDiameterM: placeOf(`${id} arborDiameterM`),
-        widthM: placeOf(`${id} widthM`),
-        fullDiameterM: placeOf(`${id} fullDiameterM`),
-        habit: placeOf(`${id} habit`),
-        lengthPerTurnM: counter ? placeOf(`${id} lengthPerTurnM`) : null,
-      },
-    ]),
-  );
-  const linePlaces = new Map(lines.map(({ id }) => [id, placeOf(`line ${id}`)]));
-  const read = (values: readonly number[]): Reader => {
-    const at = (index: number): number => (unknowns[index]?.before ?? NaN) * Math.exp(values[index] ?? NaN);
-    return {
-      reel: (id) => {
-        const places = reelPlaces.get(id);
-        if (!places) throw new RangeError(`gearFit: reel ${id} is not given`);
-        return {
-          arborDiameterM: at(places.arborDiameterM),
-          widthM: at(places.widthM),
-          fullDiameterM: at(places.fullDiameterM),
-          habit: at(places.habit),
-          lengthPerTurnM: places.lengthPerTurnM === null ? null : at(places.lengthPerTurnM),
-        };
-      },
-      areaM2: (id) => {
-        const place = linePlaces.get(id);
-        if (place === undefined) throw new RangeError(`gearFit: line ${id} is not given`);
-        return at(place);
-      },
-    };
-  };
-  const centre = read(unknowns.map(() => 0));
-  const seen = [...reels.map(ratingsSeen), ...loads.map((load) => loadSeen(load, reels, centre))];
-  const placesOf = (keys: readonly string[]): readonly number[] =>
-    keys.flatMap((key) => indexOf.get(key) ?? []).filter((place, index, places) => places.indexOf(place) === index);
-  const fit = fitToEvidence(
-    unknowns.map((unknown) => unknown.relativeSd),
-    seen.map((group): EvidenceGroup => ({
-      dependsOn: placesOf(group.keys),
-      observations: group.evidence.map((each) => each.observation),
-      predict: (values) => group.predict(read(values)),
-    })),
-  );
-  if (!fit.ok) return fit;
-  const { values, covariance, residuals } = fit.value;
-  const shown = unknowns.flatMap(({ of, before, relativeSd }, index) => {
-    const sd = Math.sqrt(covariance[index]?.[index] ?? NaN);
-    // Lines are reported as factors on the space that was believed.
-    const value = Math.exp(values[index] ?? NaN) * ('lineId' in of ? 1 : before);
-    return 'habitOf' in of ? [] : [{ index, unknown: { of, value, relativeSd: sd, relativeSdBefore: relativeSd } }];
-  });
-  const evidence = seen.flatMap((group) => group.evidence.map((each) => ({ ...each, reelId: group.reelId })));
-  const sdOf = (index: number): number => Math.sqrt(covariance[index]?.[index] ?? NaN);
-  return {
-    ok: true,
-    value: {
-      unknowns: shown.map((each) => each.unknown),
-      correlation: shown.map((a) =>
-        shown.map((b) => (a === b ? 1 : (covariance[a.index]?.[b.index] ?? NaN) / (sdOf(a.index) * sdOf(b.index)))),
-      ),
-      evidence: evidence.map(({ observation, kind, reelId }, index) => ({
-        kind,
-        reelId,
-        name: observation.name,
-        offBySds: residuals[index] ?? NaN,
-        off: (residuals[index] ?? NaN) * observation.sd,
-      })),
-    },
-  };
+): GearFit {
+  return learnGear(reels, lines, loads).fit;
 }
 
-interface ReelNow {
-  readonly arborDiameterM: number;
-  readonly widthM: number;
-  readonly fullDiameterM: number;
-  readonly habit: number;
-  readonly lengthPerTurnM: number | null;
-}
+type HeldOut = ReadonlySet<Piece>;
 
-interface Reader {
-  reel(id: string): ReelNow;
-  areaM2(lineId: string): number;
-}
-
-/** What was seen of one reel at a time: its ratings, or one load. */
-interface Seen {
-  readonly reelId: string;
-  /** Unknowns that it depends on. */
-  readonly keys: readonly string[];
-  readonly evidence: readonly { readonly kind: FittedEvidence['kind']; readonly observation: Observation }[];
-  predict(now: Reader): readonly number[];
-}
-
-const REEL_KEYS = ['arborDiameterM', 'widthM', 'fullDiameterM', 'lengthPerTurnM', 'habit'];
-
-function keyOf(of: Unknown['of']): string {
-  if ('lineId' in of) return `line ${of.lineId}`;
-  return 'habitOf' in of ? `${of.habitOf} habit` : `${of.reelId} ${of.dimension}`;
-}
-
-/** An exactly known figure still needs an SD above nothing: a thousandth of a thousandth is none. */
-const LEAST_RELATIVE_SD = 1e-6;
-
-function unknownsOf(reels: readonly ReelToFit[], lines: readonly LineToFit[]): readonly Unknown[] {
-  const unknown = (of: Unknown['of'], known: { value: number; sd: number }): Unknown => ({
-    of,
-    before: known.value,
-    relativeSd: Math.max(known.sd / known.value, LEAST_RELATIVE_SD),
-  });
+/** The group of a load's pieces that are not held out, or nothing. */
+function groupOf(seen: Seen, heldOut: HeldOut): readonly BlockGroup[] {
+  const kept = seen.pieces.flatMap((piece, index) => (heldOut.has(piece) ? [] : [index]));
+  if (kept.length === 0) return [];
   return [
-    ...reels.flatMap((reel) => [
-      ...DIMENSIONS.map((dimension) => unknown({ reelId: reel.id, dimension }, reel[dimension])),
-      unknown({ habitOf: reel.id }, { value: 1, sd: RATING_HABIT_RELATIVE_SD }),
-      ...(reel.counter ? [unknown({ reelId: reel.id, dimension: 'lengthPerTurnM' }, reel.counter.lengthPerTurnM)] : []),
-    ]),
-    ...lines.map((line) => unknown({ lineId: line.id }, { value: line.areaM2, sd: line.areaM2 * line.relativeSd })),
+    {
+      border: seen.border,
+      observations: kept.flatMap((index) => seen.pieces[index]?.observation ?? []),
+      predict: (own, border) => {
+        const all = seen.predict(own, border);
+        return kept.map((index) => all[index] ?? NaN);
+      },
+    },
   ];
 }
 
-function ratingsSeen(reel: ReelToFit): Seen {
-  return {
-    reelId: reel.id,
-    keys: REEL_KEYS.map((key) => `${reel.id} ${key}`),
-    evidence: reel.ratings.map((rating) => ({
-      kind: 'rating',
-      observation: { name: rating.label, value: Math.log(rating.lengthM), sd: RATING_RELATIVE_SD },
-    })),
-    predict: (now) => {
-      const { arborDiameterM, widthM, fullDiameterM, habit } = now.reel(reel.id);
-      const discM2 = Math.max(fullDiameterM ** 2 - arborDiameterM ** 2, 1e-9);
-      const volumeM3 = habit * (Math.PI / 4) * widthM * discM2;
-      return reel.ratings.map((rating) => Math.log(volumeM3 / ratedAreaM2(rating.lineDiameterM)));
-    },
-  };
+function blockOf(reel: ReelToFit, seen: readonly Seen[], heldOut: HeldOut): Block {
+  return { priorSds: ownPriorSds(reel), groups: seen.flatMap((each) => groupOf(each, heldOut)) };
 }
 
-interface WoundState {
-  /** Diameter after each segment (m). */
-  readonly diametersM: readonly number[];
-  readonly turns: readonly number[];
-}
-
-/** Winds a load in thought; stops early at a segment of which neither length nor turns are known. */
-function windLoad(load: LoadToFit, now: Reader, unitM: number | null): WoundState {
-  const reel = now.reel(load.reelId);
-  const diametersM: number[] = [];
-  const turns: number[] = [];
-  let innerM = reel.arborDiameterM;
-  for (const segment of load.segments) {
-    const areaM2 = now.areaM2(segment.lineId);
-    let outerM: number;
-    if (segment.lengthM !== null) {
-      outerM = Math.sqrt(innerM ** 2 + (4 * areaM2 * segment.lengthM) / (Math.PI * reel.widthM));
-    } else {
-      const byCounter =
-        segment.counts !== null && unitM !== null && reel.lengthPerTurnM !== null
-          ? (segment.counts * unitM) / reel.lengthPerTurnM
-          : null;
-      const gone = segment.turns ?? byCounter;
-      if (gone === null) break;
-      outerM = innerM + (2 * areaM2 * gone) / reel.widthM;
+/** Fits, leaves out what disagrees worst on each reel, and fits again, until what is left agrees. */
+function fitWhatAgrees(
+  priorSds: readonly number[],
+  reels: readonly ReelToFit[],
+  seen: readonly (readonly Seen[])[],
+): { fit: BorderedFit; heldOut: HeldOut } {
+  const heldOut = new Set<Piece>(seen.flat().flatMap((each) => offBeforehand(each, seen, priorSds, reels)));
+  const returned = new Set<Piece>();
+  const fitted = (from?: BorderedFit): BorderedFit =>
+    borderedFit(
+      priorSds,
+      reels.map((reel, place) => blockOf(reel, seen[place] ?? [], heldOut)),
+      from,
+    );
+  let fit = fitted();
+  for (let round = 0; round < MOST_ROUNDS; round += 1) {
+    const worst = reels.flatMap((_, place) => worstOf(seen[place] ?? [], heldOut, fit, place));
+    const limit = Math.max(HELD_OUT_SDS, 0.5 * Math.max(0, ...worst.map(({ off }) => off)));
+    const out = worst.filter(
+      ({ off }) => off > limit || (!fit.settled && off === Math.max(...worst.map((w) => w.off))),
+    );
+    if (out.length > 0) {
+      for (const { piece } of out) heldOut.add(piece);
+      fit = fitted(fit);
+      continue;
     }
-    diametersM.push(outerM);
-    turns.push(((outerM - innerM) * reel.widthM) / (2 * areaM2));
-    innerM = outerM;
+    // What everything else has come round to is let in again, once.
+    const back = [...heldOut].filter((piece) => !returned.has(piece) && isBackIn(piece, seen, fit));
+    if (back.length === 0) return { fit, heldOut };
+    for (const piece of back) {
+      heldOut.delete(piece);
+      returned.add(piece);
+    }
+    fit = fitted(fit);
   }
-  return { diametersM, turns };
+  for (const piece of seen.flat().flatMap((each) => each.pieces)) heldOut.add(piece);
+  return { fit: fitted(), heldOut };
 }
 
-function loadSeen(load: LoadToFit, reels: readonly ReelToFit[], centre: Reader): Seen {
-  const reel = reels.find((candidate) => candidate.id === load.reelId);
-  if (!reel) throw new RangeError(`gearFit: ${load.name} is on a reel that is not given`);
-  const unitM = reel.counter?.unitM ?? null;
-  const wound = windLoad(load, centre, unitM);
-  const levels = load.levels.filter((level) => wound.diametersM[level.afterSegment] !== undefined);
-  const counted = load.segments.flatMap((segment, index) => {
-    const known = segment.lengthM !== null && wound.turns[index] !== undefined;
-    const value = segment.turns ?? (unitM === null ? null : segment.counts);
-    return known && value !== null ? [{ segment, index, value }] : [];
+const isFar = (off: number): boolean => !(Math.abs(off) <= HELD_OUT_SDS);
+
+/** Pieces that are out of reach of what is believed beforehand, or cannot be reckoned at all from it. */
+function offBeforehand(
+  each: Seen,
+  all: readonly (readonly Seen[])[],
+  priorSds: readonly number[],
+  reels: readonly ReelToFit[],
+): readonly Piece[] {
+  const place = all.findIndex((ofReel) => ofReel.includes(each));
+  const reel = reels[place];
+  if (!reel) return [];
+  const own = ownPriorSds(reel);
+  const nowhere = (unknowns: readonly number[]): readonly number[] => unknowns.map(() => 0);
+  const variances = { own: own.map((sd) => sd ** 2), border: priorSds.map((sd) => sd ** 2) };
+  const slopes = slopesAt(each, nowhere(own), nowhere(priorSds));
+  const predicted = each.predict(nowhere(own), nowhere(priorSds));
+  return each.pieces.filter((piece, index) => {
+    const spread = (by: readonly (readonly number[])[], places: readonly number[], of: readonly number[]): number =>
+      by.reduce((sum, slope, at) => sum + (slope[index] ?? NaN) ** 2 * (of[places[at] ?? 0] ?? NaN), 0);
+    const variance =
+      piece.observation.sd ** 2 +
+      spread(
+        slopes.own,
+        own.map((_, at) => at),
+        variances.own,
+      ) +
+      spread(slopes.border, each.border, variances.border);
+    return isFar((piece.observation.value - (predicted[index] ?? NaN)) / Math.sqrt(variance));
   });
-  const levelSdM = (afterSegment: number): number => {
-    const diameterM = wound.diametersM[afterSegment] ?? NaN;
-    const repeatSd = load.evenTension ? PACKING_REPEAT_RELATIVE_SD : UNEVEN_TENSION_RELATIVE_SD;
-    const { arborDiameterM } = centre.reel(reel.id);
-    return Math.hypot(load.levelSdM, (repeatSd * (diameterM ** 2 - arborDiameterM ** 2)) / (4 * diameterM));
+}
+
+/** Small against what moves a prediction, large against the last bits of a double. */
+const STEP = 1e-5;
+
+function slopesAt(each: Seen, own: readonly number[], border: readonly number[]) {
+  const slope = (up: readonly number[], down: readonly number[]): readonly number[] =>
+    up.map((above, index) => (above - (down[index] ?? NaN)) / (2 * STEP));
+  return {
+    own: own.map((value, at) =>
+      slope(each.predict(own.with(at, value + STEP), border), each.predict(own.with(at, value - STEP), border)),
+    ),
+    border: each.border.map((at) => {
+      const value = border[at] ?? 0;
+      return slope(each.predict(own, border.with(at, value + STEP)), each.predict(own, border.with(at, value - STEP)));
+    }),
   };
+}
+
+/** The piece of a reel that is in and sits worst. */
+function worstOf(
+  seen: readonly Seen[],
+  heldOut: HeldOut,
+  fit: BorderedFit,
+  place: number,
+): readonly { readonly piece: Piece; readonly off: number }[] {
+  const kept = seen.flatMap((each) => each.pieces).filter((piece) => !heldOut.has(piece));
+  const off = fit.blocks[place]?.residuals ?? [];
+  return kept
+    .map((piece, index) => ({ piece, off: Math.abs(off[index] ?? 0) }))
+    .toSorted((a, b) => b.off - a.off)
+    .slice(0, 1);
+}
+
+/** True when the rest of the evidence has come within reach of a piece that was left out. */
+function isBackIn(piece: Piece, all: readonly (readonly Seen[])[], fit: BorderedFit): boolean {
+  const place = all.findIndex((ofReel) => ofReel.some((each) => each.pieces.includes(piece)));
+  const each = all[place]?.find((candidate) => candidate.pieces.includes(piece));
+  const block = fit.blocks[place];
+  if (!each || !block) return false;
+  const index = each.pieces.indexOf(piece);
+  const predicted = each.predict(block.values, fit.border)[index] ?? NaN;
+  const slopes = slopesAt(each, block.values, fit.border);
+  const own = slopes.own.map((slope) => slope[index] ?? NaN);
+  const shared = slopes.border.map((slope) => slope[index] ?? NaN);
+  let variance = piece.observation.sd ** 2;
+  own.forEach((a, i) => {
+    own.forEach((b, j) => (variance += a * b * (block.covariance[i]?.[j] ?? NaN)));
+    shared.forEach((b, j) => (variance += 2 * a * b * (block.withBorder[i]?.[each.border[j] ?? 0] ?? NaN)));
+  });
+  shared.forEach((a, i) => {
+    shared.forEach(
+      (b, j) => (variance += a * b * (fit.borderCovariance[each.border[i] ?? 0]?.[each.border[j] ?? 0] ?? NaN)),
+    );
+  });
+  return Math.abs(piece.observation.value - predicted) <= BACK_IN_SDS * Math.sqrt(variance);
+}
+
+/** Places of the dimensions in a reel's block: the makers' habit is nobody's dimension. */
+function shownPlaces(reel: ReelToFit): readonly number[] {
+  return reel.counter ? [0, 1, 2, 4] : [0, 1, 2];
+}
+
+function dimensionsOf(reel: ReelToFit, values: readonly number[], covariance: readonly (readonly number[])[]) {
+  return shownPlaces(reel).map((place) => {
+    const dimension = OWN_UNKNOWNS[place] as DimensionKey;
+    const before = dimension === 'lengthPerTurnM' ? reel.counter?.lengthPerTurnM : reel[dimension];
+    return {
+      dimension,
+      value: (before?.value ?? NaN) * Math.exp(values[place] ?? 0),
+      relativeSd: Math.sqrt(covariance[place]?.[place] ?? NaN),
+      relativeSdBefore: before ? relativeSdOf(before) : NaN,
+    };
+  });
+}
+
+function fittedReel(reel: ReelToFit, fit: BorderedFit, place: number): FittedReel {
+  const block = fit.blocks[place];
+  if (!block) throw new RangeError(`gearFit: reel ${reel.id} is not given`);
+  const places = shownPlaces(reel);
   return {
     reelId: reel.id,
-    keys: [...REEL_KEYS.map((key) => `${reel.id} ${key}`), ...load.segments.map((segment) => `line ${segment.lineId}`)],
-    evidence: [
-      ...levels.map(({ afterSegment, levelBelowRimM }) => ({
-        kind: 'level' as const,
-        observation: {
-          name: `${load.name}: level after ${load.segments[afterSegment]?.name ?? ''}`,
-          value: levelBelowRimM,
-          sd: levelSdM(afterSegment),
-        },
-      })),
-      ...counted.map(({ segment, value }) => ({
-        kind: 'turns' as const,
-        observation: {
-          name: `${load.name}: ${segment.turns === null ? 'counts' : 'turns'} of ${segment.name}`,
-          value,
-          sd: Math.hypot(STOP_SD_COUNTS, TURNS_RELATIVE_SD * value),
-        },
-      })),
-    ],
-    predict: (now) => {
-      const { fullDiameterM, lengthPerTurnM } = now.reel(reel.id);
-      const again = windLoad(load, now, unitM);
-      return [
-        ...levels.map(({ afterSegment }) => (fullDiameterM - (again.diametersM[afterSegment] ?? NaN)) / 2),
-        ...counted.map(({ segment, index }) => {
-          const turns = again.turns[index] ?? NaN;
-          return segment.turns === null ? (turns * (lengthPerTurnM ?? NaN)) / (unitM ?? NaN) : turns;
-        }),
-      ];
-    },
+    dimensions: dimensionsOf(reel, block.values, block.covariance),
+    covariance: places.map((i) => places.map((j) => block.covariance[i]?.[j] ?? NaN)),
+    withLines: places.map((i) => block.withBorder[i] ?? []),
   };
+}
+
+function evidenceOf(
+  seen: readonly Seen[],
+  heldOut: HeldOut,
+  fit: Pick<BorderedFit, 'border' | 'blocks'>,
+  place: number,
+): readonly FittedEvidence[] {
+  return seen.flatMap((each) => {
+    const predicted = each.predict(fit.blocks[place]?.values ?? [], fit.border);
+    return each.pieces.map((piece, index) => {
+      const { name, value, sd } = piece.observation;
+      const off = value - (predicted[index] ?? NaN);
+      const { kind, reelId, source } = piece;
+      return { kind, reelId, source, name, off, offBySds: off / sd, heldOut: heldOut.has(piece) };
+    });
+  });
+}
+
+/** One reel fitted anew alone, without a load, under what everything but this reel says of the lines that its loads name. */
+function beforeLoad(
+  place: number,
+  reel: ReelToFit,
+  lines: readonly LineToFit[],
+  seen: readonly Seen[],
+  heldOut: HeldOut,
+  without: string,
+  fit: BorderedFit,
+): GearFit {
+  const touched = [...new Set(seen.flatMap((each) => each.border))];
+  const others = fit.without(place, touched);
+  const root = lowerRoot(others.covariance);
+  // The lines as everybody else knows them: independent steps of one SD along the root of their covariance.
+  const linesAt = (steps: readonly number[]): readonly number[] => {
+    const border = [...fit.border];
+    touched.forEach((at, row) => {
+      border[at] =
+        (others.values[row] ?? 0) + (root[row] ?? []).reduce((sum, each, k) => sum + each * (steps[k] ?? 0), 0);
+    });
+    return border;
+  };
+  const own = ownPriorSds(reel);
+  const rest = seen.filter((each) => each.loadId !== without);
+  const block: Block = {
+    priorSds: [...own, ...touched.map(() => 1)],
+    groups: rest.flatMap((each) =>
+      groupOf(each, heldOut).map((group) => ({
+        ...group,
+        border: [],
+        predict: (all: readonly number[]) => group.predict(all.slice(0, own.length), linesAt(all.slice(own.length))),
+      })),
+    ),
+  };
+  const [alone] = borderedFit([], [block]).blocks;
+  if (!alone) throw new RangeError(`gearFit: reel ${reel.id} is not given`);
+  const steps = alone.values.slice(own.length);
+  const stepsTo = (row: number): readonly number[] => root[row] ?? [];
+  const covariance = (i: number, j: number): number => alone.covariance[i]?.[j] ?? NaN;
+  const withLine = (i: number, row: number): number =>
+    stepsTo(row).reduce((sum, each, k) => sum + each * covariance(i, own.length + k), 0);
+  const lineCovariance = touched.map((_, a) =>
+    touched.map((__, b) =>
+      stepsTo(a).reduce(
+        (sum, each, k) =>
+          sum +
+          each * stepsTo(b).reduce((inner, other, l) => inner + other * covariance(own.length + k, own.length + l), 0),
+        0,
+      ),
+    ),
+  );
+  const border = linesAt(steps);
+  const places = shownPlaces(reel);
+  return {
+    lines: touched.map((at, row) => ({
+      lineId: lines[at]?.id ?? '',
+      value: Math.exp(border[at] ?? 0),
+      relativeSd: Math.sqrt(lineCovariance[row]?.[row] ?? NaN),
+      relativeSdBefore: lines[at]?.relativeSd ?? NaN,
+    })),
+    lineCovariance,
+    reels: [
+      {
+        reelId: reel.id,
+        dimensions: dimensionsOf(reel, alone.values, alone.covariance),
+        covariance: places.map((i) => places.map((j) => covariance(i, j))),
+        withLines: places.map((i) => touched.map((_, row) => withLine(i, row))),
+      },
+    ],
+    evidence: [],
+  };
+}
+
+/** Lower triangular root of a covariance (Cholesky); a direction that is known exactly has none. */
+function lowerRoot(covariance: readonly (readonly number[])[]): readonly (readonly number[])[] {
+  const root: number[][] = covariance.map((row) => row.map(() => 0));
+  covariance.forEach((row, i) => {
+    for (let j = 0; j <= i; j += 1) {
+      let sum = row[j] ?? 0;
+      for (let k = 0; k < j; k += 1) sum -= (root[i]?.[k] ?? 0) * (root[j]?.[k] ?? 0);
+      const diagonal = root[j]?.[j] ?? 0;
+      const target = root[i];
+      if (!target) continue;
+      target[j] = i === j ? Math.sqrt(Math.max(sum, 0)) : diagonal > 0 ? sum / diagonal : 0;
+    }
+  });
+  return root;
 }

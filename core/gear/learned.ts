@@ -1,6 +1,7 @@
 import type { JointErrors } from '../load/planLoad';
 import type { Known, Source } from '../provenance/source';
-import { PACKING_REPEAT_RELATIVE_SD, type FittedUnknown, type GearFit } from './gearFit';
+import { PACKING_REPEAT_RELATIVE_SD } from './gearEvidence';
+import type { DimensionKey, FittedReel, GearFit } from './gearFit';
 import type { ReelShape } from './reelShape';
 
 /** What a fit says of one reel and of the lines that may go on it. */
@@ -11,6 +12,9 @@ export interface LearnedReel extends ReelShape {
   readonly joint: JointErrors;
 }
 
+/** Correlations and SDs are kept to so many digits: what was learned is stored, and nobody plans by the seventh. */
+const DIGITS = 7;
+
 /**
  * Reads one reel out of a fit of all gear. The errors of the lines are widened by what packing differs from load to
  * load, since the next load is another one.
@@ -18,46 +22,46 @@ export interface LearnedReel extends ReelShape {
  * @param source where the reel's figures now come from
  * @throws RangeError when the fit does not hold the reel
  */
-export function learnedReel(fit: GearFit, reelId: string, source: Source): LearnedReel {
-  const rows = fit.unknowns.flatMap((unknown, index) => {
-    if ('lineId' in unknown.of)
-      return [{ key: unknown.of.lineId, unknown, index, repeatSd: PACKING_REPEAT_RELATIVE_SD }];
-    return unknown.of.reelId === reelId ? [{ key: unknown.of.dimension as string, unknown, index, repeatSd: 0 }] : [];
-  });
-  const known = (key: string): Known | null => {
-    const row = rows.find((candidate) => candidate.key === key);
-    return row ? knownOf(row.unknown, source) : null;
+export function learnedReel(
+  fit: Pick<GearFit, 'lines' | 'lineCovariance'> & { readonly reels: readonly FittedReel[] },
+  reelId: string,
+  source: Source,
+): LearnedReel {
+  const reel = fit.reels.find((candidate) => candidate.reelId === reelId);
+  if (!reel) throw new RangeError(`learnedReel: the fit does not hold reel ${reelId}`);
+  const known = (dimension: DimensionKey): Known | null => {
+    const found = reel.dimensions.find((each) => each.dimension === dimension);
+    return found ? { value: found.value, sd: found.value * found.relativeSd, source } : null;
   };
-  const required = (key: string): Known => {
-    const found = known(key);
-    if (!found) throw new RangeError(`learnedReel: the fit does not hold ${key} of reel ${reelId}`);
+  const required = (dimension: DimensionKey): Known => {
+    const found = known(dimension);
+    if (!found) throw new RangeError(`learnedReel: the fit does not hold ${dimension} of reel ${reelId}`);
     return found;
   };
-  const sdOf = (row: (typeof rows)[number]): number => Math.hypot(row.unknown.relativeSd, row.repeatSd);
+  const own = reel.dimensions.length;
+  const covarianceAt = (i: number, j: number): number => {
+    if (i < own) return (j < own ? reel.covariance[i]?.[j] : reel.withLines[i]?.[j - own]) ?? NaN;
+    return (j < own ? reel.withLines[j]?.[i - own] : fit.lineCovariance[i - own]?.[j - own]) ?? NaN;
+  };
+  const sds = [
+    ...reel.dimensions.map((each) => each.relativeSd),
+    ...fit.lines.map((line) => Math.hypot(line.relativeSd, PACKING_REPEAT_RELATIVE_SD)),
+  ];
+  const rounded = (value: number): number => Number(value.toPrecision(DIGITS));
   return {
     arborDiameterM: required('arborDiameterM'),
     widthM: required('widthM'),
     fullDiameterM: required('fullDiameterM'),
     lengthPerTurnM: known('lengthPerTurnM'),
-    lineFactors: Object.fromEntries(
-      rows.flatMap(({ unknown }) => ('lineId' in unknown.of ? [[unknown.of.lineId, unknown.value]] : [])),
-    ),
+    lineFactors: Object.fromEntries(fit.lines.map((line) => [line.lineId, line.value])),
     joint: {
       // A counter's constant goes into plans under its own name.
-      keys: rows.map((row) => (row.key === 'lengthPerTurnM' ? 'counter' : row.key)),
-      relativeSds: rows.map(sdOf),
-      correlation: rows.map((a) =>
-        rows.map((b) =>
-          a === b
-            ? 1
-            : ((fit.correlation[a.index]?.[b.index] ?? NaN) * a.unknown.relativeSd * b.unknown.relativeSd) /
-              (sdOf(a) * sdOf(b)),
-        ),
-      ),
+      keys: [
+        ...reel.dimensions.map(({ dimension }) => (dimension === 'lengthPerTurnM' ? 'counter' : dimension)),
+        ...fit.lines.map((line) => line.lineId),
+      ],
+      relativeSds: sds.map(rounded),
+      correlation: sds.map((a, i) => sds.map((b, j) => (i === j ? 1 : rounded(covarianceAt(i, j) / (a * b))))),
     },
   };
-}
-
-function knownOf(unknown: FittedUnknown, source: Source): Known {
-  return { value: unknown.value, sd: unknown.value * unknown.relativeSd, source };
 }

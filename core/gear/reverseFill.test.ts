@@ -77,8 +77,7 @@ describe('the by-hand reverse fill, on the reel laid turn by turn', () => {
     ];
     const planned = (loads: Parameters<typeof gearFit>[2]) => {
       const fit = gearFit([{ id: 'reel', ...shape, ratings, counter: null }], lines, loads);
-      if (!fit.ok) throw new Error(fit.message);
-      const learned = learnedReel(fit.value, 'reel', 'learned');
+      const learned = learnedReel(fit, 'reel', 'learned');
       const row = (line: typeof TOP, id: string, lengthM: number | null) => ({
         id,
         name: id,

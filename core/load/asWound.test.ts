@@ -26,29 +26,27 @@ describe('asWound', () => {
       after('a', TRUTH.segments[0]?.outerDiameterM ?? NaN),
       after('b', TRUTH.fullDiameterM),
     ]);
-    if (!wound.ok) throw new Error(wound.message);
-    expect(wound.value.line.segments[0]?.packing).toBeCloseTo(0.71, 6);
-    expect(wound.value.line.segments[1]?.packing).toBeCloseTo(0.6, 6);
-    expect(wound.value.line.segments[0]?.lengthM).toBeCloseTo(110, 6);
+    expect(wound.line.segments[0]?.packing).toBeCloseTo(0.71, 6);
+    expect(wound.line.segments[1]?.packing).toBeCloseTo(0.6, 6);
+    expect(wound.line.segments[0]?.lengthM).toBeCloseTo(110, 6);
   });
 
   it('puts one factor on all when only the last level was measured', () => {
     const wound = asWound(SPOOL, believed(true), [after('b', TRUTH.fullDiameterM)]);
-    if (!wound.ok) throw new Error(wound.message);
-    const [a, b] = wound.value.line.segments;
+    const [a, b] = wound.line.segments;
     expect(a?.packing).toBeCloseTo(b?.packing ?? NaN, 12);
-    expect((a?.packing ?? NaN) / 0.66).toBeCloseTo(wound.value.packingFactor, 9);
-    expect(wound.value.line.fullDiameterM).toBeCloseTo(TRUTH.fullDiameterM, 9);
+    expect((a?.packing ?? NaN) / 0.66).toBeCloseTo(wound.packingFactor, 9);
+    expect(wound.line.fullDiameterM).toBeCloseTo(TRUTH.fullDiameterM, 9);
   });
 
   it('leaves what lies above the last level as it was believed', () => {
     const wound = asWound(SPOOL, believed(false), [after('a', TRUTH.segments[0]?.outerDiameterM ?? NaN)]);
-    expect(wound.ok && wound.value.line.segments[1]?.packing).toBe(0.66);
+    expect(wound.line.segments[1]?.packing).toBe(0.66);
   });
 
   it('keeps a length that was known before winding', () => {
     const wound = asWound(SPOOL, believed(true), [after('b', TRUTH.fullDiameterM)]);
-    expect(wound.ok && wound.value.line.segments[0]?.lengthM).toBe(100);
+    expect(wound.line.segments[0]?.lengthM).toBe(100);
   });
 
   it('rests on believed packing without a level, and passes over what is let out by hand', () => {
@@ -63,16 +61,21 @@ describe('asWound', () => {
       lengthKnown: true,
     };
     const wound = asWound(SPOOL, [...believed(false), leader], []);
-    expect(wound).toMatchObject({ ok: true, value: { packingFactor: 1 } });
-    expect(wound.ok && wound.value.line.handLinedLengthM).toBe(5);
+    expect(wound).toMatchObject({ packingFactor: 1, heldOut: [] });
+    expect(wound.line.handLinedLengthM).toBe(5);
   });
 
-  it('refuses a level that no packing gives', () => {
-    expect(asWound(SPOOL, believed(true), [after('b', 0.1)])).toMatchObject({ ok: false, reason: 'implausible-level' });
-    expect(asWound(SPOOL, believed(true), [after('b', 0.0325)])).toMatchObject({
-      ok: false,
-      reason: 'implausible-level',
-    });
+  it('leaves out a level that no packing gives, and keeps the others', () => {
+    const without = asWound(SPOOL, believed(true), []);
+    for (const diameterM of [0.1, 0.0325, SPOOL.arborDiameterM, 0.01]) {
+      const wound = asWound(SPOOL, believed(true), [after('b', diameterM)]);
+      expect(wound.heldOut).toEqual([after('b', diameterM)]);
+      expect(wound.line).toEqual(without.line);
+    }
+    const inner = after('a', TRUTH.segments[0]?.outerDiameterM ?? NaN);
+    const wound = asWound(SPOOL, believed(true), [inner, after('b', 0.1)]);
+    expect(wound.heldOut).toHaveLength(1);
+    expect(wound.line).toEqual(asWound(SPOOL, believed(true), [inner]).line);
     expect(() => asWound(SPOOL, believed(true), [after('b', 0.06), after('a', 0.05)])).toThrow(/order of winding/);
   });
 });

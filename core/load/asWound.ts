@@ -1,4 +1,3 @@
-import { failure, success, type Outcome } from '../result';
 import { buildLoadedLine, type LoadedLine, type SegmentToLoad } from '../spool/loadedLine';
 import { spoolVolumeM3, woundAreaM2, woundDiameterM, type SpoolGeometry } from '../spool/spoolGeometry';
 import { lengthWoundOnM } from '../spool/turns';
@@ -21,7 +20,13 @@ export interface AsWound {
   readonly line: LoadedLine;
   /** Factor that the measured levels put on the believed packing, over all wound line; 1 without a level. */
   readonly packingFactor: number;
+  /** Levels that no believable packing gives: they were left out, and nothing rests on them. */
+  readonly heldOut: readonly MeasuredLevel[];
 }
+
+/** No line packs more than a third tighter or looser than lines do (from memory). */
+const LEAST_FACTOR = 2 / 3;
+const MOST_FACTOR = 1.5;
 
 /** Passes after which lengths and packing agree to far below a millimetre. */
 const PASSES = 20;
@@ -38,19 +43,28 @@ const PASSES = 20;
  * @param spool bare spool
  * @param segments in order from the arbor
  * @param levels measured diameters, in the order of winding, one a segment at most
- * @returns the line; or 'implausible-level' when no believable packing gives one of the levels
+ * @returns the line; a level that no believable packing gives is held out and named
+ * @throws RangeError when the levels do not follow the order of winding
  */
 export function asWound(
   spool: SpoolGeometry,
   segments: readonly WoundSegment[],
   levels: readonly MeasuredLevel[],
-): Outcome<AsWound, 'implausible-level'> {
+): AsWound {
+  const kept = [...levels];
+  const heldOut: MeasuredLevel[] = [];
   let factors: readonly number[] = segments.map(() => 1);
-  for (let pass = 0; pass < PASSES && levels.length > 0; pass += 1) {
-    const next = refit(spool, segments, levels, factors);
-    if (!next.ok) return next;
-    const change = Math.max(...next.value.map((factor, index) => Math.abs(factor / (factors[index] ?? 1) - 1)));
-    factors = next.value;
+  for (let pass = 0; pass < PASSES && kept.length > 0; pass += 1) {
+    const next = refit(spool, segments, kept, factors);
+    if ('impossible' in next) {
+      heldOut.push(next.impossible);
+      kept.splice(kept.indexOf(next.impossible), 1);
+      factors = segments.map(() => 1);
+      pass = -1;
+      continue;
+    }
+    const change = Math.max(...next.factors.map((factor, index) => Math.abs(factor / (factors[index] ?? 1) - 1)));
+    factors = next.factors;
     // A relative change of 1e-9 in packing is far below a millimetre of line.
     if (change < 1e-9) break;
   }
@@ -60,7 +74,7 @@ export function asWound(
     (sum, segment, index) => sum + volumeM3([segment]) * (factors[index] ?? 1),
     0,
   );
-  return success({ line, packingFactor: fittedM3 > 0 ? believedM3 / fittedM3 : 1 });
+  return { line, packingFactor: fittedM3 > 0 ? believedM3 / fittedM3 : 1, heldOut };
 }
 
 /** One round: what the levels say of the packing, given the lengths that the present factors give. */
@@ -69,7 +83,7 @@ function refit(
   segments: readonly WoundSegment[],
   levels: readonly MeasuredLevel[],
   factors: readonly number[],
-): Outcome<readonly number[], 'implausible-level'> {
+): { readonly factors: readonly number[] } | { readonly impossible: MeasuredLevel } {
   const laid = lengthsFromTurns(spool, segments, factors);
   const next = [...factors];
   let from = 0;
@@ -81,20 +95,13 @@ function refit(
     const ratio = volumeM3(laid.slice(from, to + 1)) / measuredM3;
     for (let index = from; index <= to; index += 1) {
       const factor = (factors[index] ?? 1) * ratio;
-      if (!(factor > 2 / 3 && factor < 1.5)) {
-        return failure(
-          'implausible-level',
-          'That level would need the line to pack more than a third tighter or looser than lines do. ' +
-            'Was it measured from the rim, and was everything on?',
-          { factor },
-        );
-      }
+      if (!(factor > LEAST_FACTOR && factor < MOST_FACTOR)) return { impossible: level };
       next[index] = factor;
     }
     belowM3 += measuredM3;
     from = to + 1;
   }
-  return success(next);
+  return { factors: next };
 }
 
 function volumeM3(segments: readonly SegmentToLoad[]): number {

@@ -63,7 +63,13 @@ describe('currentLine', () => {
 
   it('has reasons instead of a line', () => {
     expect(currentLine({ ...plannedRig(), segments: [] })).toMatchObject({ ok: false, reason: 'no-segments' });
-    expect(currentLine(woundRig({ levelBelowRimM: -0.015 }))).toMatchObject({ ok: false, reason: 'implausible-level' });
+  });
+
+  it('leaves out a level that no line can give, and names it', () => {
+    const levels = [{ id: 'typed', segmentId: 's2', levelBelowRimM: -0.015, at: '2026-03-01T10:00:00.000Z' }];
+    const odd = lineOf(woundRig({ levelBelowRimM: -0.015, levels }));
+    expect(odd).toMatchObject({ levelMeasured: false, packingFactor: 1, heldOutLevels: levels });
+    expect(odd.line).toEqual(lineOf(woundRig({ levelBelowRimM: null })).line);
   });
 });
 

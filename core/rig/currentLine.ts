@@ -1,9 +1,10 @@
-import { asWound } from '../load/asWound';
+import { asWound, type MeasuredLevel } from '../load/asWound';
 import { DEFAULT_LEVEL_BELOW_RIM_M, LEVEL_SD_M } from '../load/defaults';
 import { failure, success, type Outcome } from '../result';
+import { bulkRelativeSd } from '../load/planLoad';
 import { buildLoadedLine, type LoadedLine } from '../spool/loadedLine';
 import { planForRig, productOf } from './load/planForRig';
-import type { LoadRecord, RigRecord, TrialRecord } from './record';
+import type { LevelRecord, LoadRecord, RigRecord, TrialRecord } from './record';
 import { measuredLevels, productIdNow, woundSegments } from './load/woundSegments';
 
 export interface CurrentLine {
@@ -13,9 +14,11 @@ export interface CurrentLine {
   /** Factor that the measured level puts on the believed packing. */
   readonly packingFactor: number;
   readonly levelMeasured: boolean;
+  /** Levels of the load that are on record and that no believable packing gives: nothing rests on them. */
+  readonly heldOutLevels: readonly LevelRecord[];
 }
 
-export type NoLine = 'no-segments' | 'does-not-fit' | 'implausible-level';
+export type NoLine = 'no-segments' | 'does-not-fit';
 
 /**
  * The line that is on the reel now: as wound, with every later change; or, before that, as planned.
@@ -24,30 +27,48 @@ export type NoLine = 'no-segments' | 'does-not-fit' | 'implausible-level';
  */
 export function currentLine(record: RigRecord): Outcome<CurrentLine, NoLine> {
   if (record.segments.length === 0) return failure('no-segments', 'This rig has no line yet.');
-  if (record.load?.status === 'wound') return woundLine(record, record.load);
+  if (record.load?.status === 'wound') return success(lineAsWound(record, record.load));
   const plan = planForRig(record, DEFAULT_LEVEL_BELOW_RIM_M);
   if (!plan.ok) return plan;
-  return success({ line: plan.value.line, state: 'planned', packingFactor: 1, levelMeasured: false });
+  return success({
+    line: plan.value.line,
+    state: 'planned',
+    packingFactor: 1,
+    levelMeasured: false,
+    heldOutLevels: [],
+  });
 }
 
-function woundLine(record: RigRecord, load: LoadRecord): Outcome<CurrentLine, NoLine> {
+/** The line of a load that is wound, with what of its record nothing rests on. */
+function lineAsWound(record: RigRecord, load: LoadRecord): CurrentLine {
   const { reel } = record;
   const spool = { arborDiameterM: reel.arborDiameterM.value, widthM: reel.widthM.value };
   const wound = asWound(spool, woundSegments(record, load), measuredLevels(record, load));
-  if (!wound.ok) return wound;
-  const changed = wound.value.line.segments
+  const changed = wound.line.segments
     .map((segment) => {
       const now = { ...segment, ...replacedBy(record, load, segment.id) };
       return { ...now, lengthM: now.lengthM + changeSinceM(load, segment.id) };
     })
     // A top shot that is wholly gone is no longer part of the line.
     .filter((segment) => segment.lengthM > 1e-6);
-  return success({
+  const last = load.segments.findLast((segment) => segment.wound)?.segmentId;
+  return {
     line: buildLoadedLine(spool, changed),
     state: 'wound',
-    packingFactor: wound.value.packingFactor,
-    levelMeasured: load.levelBelowRimM !== null,
-  });
+    packingFactor: wound.packingFactor,
+    levelMeasured: load.levelBelowRimM !== null && !wound.heldOut.some((level) => level.afterSegmentId === last),
+    heldOutLevels: heldOutOf(load, wound.heldOut),
+  };
+}
+
+/** The line that a load's record comes to on its reel, finished or not. */
+export function woundLine(record: RigRecord, load: LoadRecord): LoadedLine {
+  return lineAsWound(record, load).line;
+}
+
+/** The level readings behind levels that were left out, newest of each segment. */
+export function heldOutOf(load: LoadRecord, heldOut: readonly MeasuredLevel[]): readonly LevelRecord[] {
+  return heldOut.flatMap((level) => load.levels.findLast((each) => each.segmentId === level.afterSegmentId) ?? []);
 }
 
 /** What a replaced segment consists of now; nothing where it is the one that was wound. */
@@ -94,5 +115,9 @@ export function diameterRelativeSd(record: RigRecord, current: CurrentLine): num
 /** Relative SD of the space that a metre of a segment takes, as its line is now known. */
 export function areaRelativeSd(record: RigRecord, segmentId: string): number {
   const { keys, relativeSds } = record.knowledge.joint;
-  return relativeSds[keys.indexOf(productIdNow(record, segmentId))] ?? NaN;
+  const productId = productIdNow(record, segmentId);
+  const learned = relativeSds[keys.indexOf(productId)];
+  if (learned !== undefined) return learned;
+  const { diameterM, packing } = productOf(record, productId);
+  return bulkRelativeSd({ lineDiameterM: diameterM, packing });
 }

@@ -99,6 +99,8 @@ export interface ReelKnowledge {
   readonly lines: readonly { readonly productId: string; readonly factor: Known; readonly relativeSdBefore: number }[];
   readonly evidence: readonly FittedEvidence[];
   readonly resetAt: string | null;
+  /** False where newer loads or levels are on record whose teaching has not been worked out yet. */
+  readonly isCurrent: boolean;
 }
 
 export interface CounterRecord {
@@ -284,6 +286,7 @@ export interface WindingEntryRecord {
 
 /** A level measured with the end of a segment just on (m under the rim, negative above it). */
 export interface LevelRecord {
+  readonly id: string;
   readonly segmentId: string;
   readonly levelBelowRimM: number;
   readonly at: string;

@@ -41,9 +41,12 @@ export function rigView(record: RigRecord): RigView | null {
 }
 
 /** While winding the line is what is on and what, from here, still goes on; else the current line. */
-function lineToShow(record: RigRecord): CurrentLine | null {
+export function lineToShow(record: RigRecord): CurrentLine | null {
   const outlook = windingOutlook(record);
-  if (outlook) return { line: outlook.line, state: 'planned', packingFactor: 1, levelMeasured: false };
+  if (outlook) {
+    const { line, heldOutLevels } = outlook;
+    return { line, state: 'planned', packingFactor: 1, levelMeasured: false, heldOutLevels };
+  }
   const current = currentLine(record);
   return current.ok ? current.value : null;
 }

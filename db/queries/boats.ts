@@ -1,4 +1,4 @@
-import { onlyRow, type Queryable } from '../withTransaction';
+import { onlyRow, type Queryable } from '../withBoat';
 
 export interface BoatRow {
   readonly id: string;
@@ -30,10 +30,10 @@ export async function boatNameTaken(db: Queryable, name: string): Promise<boolea
 }
 
 export async function insertBoat(db: Queryable, name: string, homeWater: string): Promise<string> {
-  const result = await db.query<{ id: string }>('INSERT INTO boats (name, home_water) VALUES ($1, $2) RETURNING id', [
-    name,
-    homeWater,
-  ]);
+  const result = await db.query<{ id: string }>(
+    'INSERT INTO boats (name, home_water, created_at) VALUES ($1, $2, clock_timestamp()) RETURNING id',
+    [name, homeWater],
+  );
   return onlyRow(result).id;
 }
 

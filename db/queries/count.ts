@@ -2,10 +2,15 @@ import type { Basis } from '../../core/provenance/basis';
 import type { Known } from '../../core/provenance/source';
 import type { AcceptedConstant } from '../../core/rig/load/learnFromLoads';
 import type { CalibrationRecord, TrialRecord } from '../../core/rig/record';
-import type { Queryable } from '../withTransaction';
-import { standing } from './standing';
+import type { Queryable } from '../withBoat';
+import { standing, type OfRig } from './standing';
 
-export async function listTrials(db: Queryable, boatId: string, loadId: string): Promise<readonly TrialRecord[]> {
+/** Tests of the counter on several loads, oldest first. */
+export async function listTrials(
+  db: Queryable,
+  boatId: string,
+  loadIds: readonly string[],
+): Promise<readonly TrialRecord[]> {
   const result = await db.query<{
     id: string;
     load_id: string;
@@ -19,8 +24,8 @@ export async function listTrials(db: Queryable, boatId: string, loadId: string):
     noted_at: string;
   }>(
     `SELECT id, load_id, kind, true_length_m, turns, between_flips, reading, stripped_before_m, instrument, noted_at FROM counter_trials
-     WHERE boat_id = $1 AND load_id = $2 AND ${standing('counter_trials')} ORDER BY noted_at`,
-    [boatId, loadId],
+     WHERE boat_id = $1 AND load_id = ANY($2) AND ${standing('counter_trials')} ORDER BY noted_at`,
+    [boatId, loadIds],
   );
   return result.rows.map((row) => ({
     id: row.id,
@@ -60,9 +65,14 @@ export async function insertTrial(
   );
 }
 
-/** The newest accepted calibration of a rig, of whatever load, or null. */
-export async function findCalibration(db: Queryable, boatId: string, rigId: string): Promise<CalibrationRecord | null> {
+/** The newest accepted calibration of each of several rigs, of whatever load. */
+export async function listCalibrations(
+  db: Queryable,
+  boatId: string,
+  rigIds: readonly string[],
+): Promise<readonly OfRig<CalibrationRecord>[]> {
   const result = await db.query<{
+    rig_id: string;
     id: string;
     load_id: string;
     method: CalibrationRecord['method'];
@@ -71,20 +81,19 @@ export async function findCalibration(db: Queryable, boatId: string, rigId: stri
     basis: Basis;
     accepted_at: string;
   }>(
-    `SELECT id, load_id, method, length_per_turn_m, length_per_turn_sd_m, basis, accepted_at FROM calibrations
-     WHERE boat_id = $1 AND rig_id = $2 ORDER BY accepted_at DESC LIMIT 1`,
-    [boatId, rigId],
+    `SELECT DISTINCT ON (rig_id) rig_id, id, load_id, method, length_per_turn_m, length_per_turn_sd_m, basis, accepted_at
+     FROM calibrations WHERE boat_id = $1 AND rig_id = ANY($2) ORDER BY rig_id, accepted_at DESC`,
+    [boatId, rigIds],
   );
-  const row = result.rows[0];
-  if (!row) return null;
-  return {
+  return result.rows.map((row) => ({
+    rigId: row.rig_id,
     id: row.id,
     loadId: row.load_id,
     method: row.method,
     lengthPerTurnM: { value: row.length_per_turn_m, sd: row.length_per_turn_sd_m, source: 'measured' },
     basis: row.basis,
     at: row.accepted_at,
-  };
+  }));
 }
 
 export async function insertCalibration(

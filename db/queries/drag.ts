@@ -1,12 +1,17 @@
 import type { Basis } from '../../core/provenance/basis';
 import type { DragBasis } from '../../core/drag/dragTarget';
 import type { DragPullRecord, DragSettingRecord } from '../../core/rig/record';
-import { onlyRow, type Queryable } from '../withTransaction';
-import { standing } from './standing';
+import { onlyRow, type Queryable } from '../withBoat';
+import { standing, type OfRig } from './standing';
 
-/** The newest drag setting of a rig with its standing pulls, or null. */
-export async function findDragSetting(db: Queryable, boatId: string, rigId: string): Promise<DragSettingRecord | null> {
+/** The newest drag setting of each of several rigs with its standing pulls. */
+export async function listDragSettings(
+  db: Queryable,
+  boatId: string,
+  rigIds: readonly string[],
+): Promise<readonly OfRig<DragSettingRecord>[]> {
   const settings = await db.query<{
+    rig_id: string;
     id: string;
     load_id: string;
     fraction: number;
@@ -17,13 +22,12 @@ export async function findDragSetting(db: Queryable, boatId: string, rigId: stri
     started_at: string;
     accepted_at: string | null;
   }>(
-    `SELECT id, load_id, fraction, strength_basis, target_n, rod_angle_rad, basis, started_at, accepted_at
-     FROM drag_settings WHERE boat_id = $1 AND rig_id = $2 ORDER BY started_at DESC LIMIT 1`,
-    [boatId, rigId],
+    `SELECT DISTINCT ON (rig_id) rig_id, id, load_id, fraction, strength_basis, target_n, rod_angle_rad, basis, started_at, accepted_at
+     FROM drag_settings WHERE boat_id = $1 AND rig_id = ANY($2) ORDER BY rig_id, started_at DESC`,
+    [boatId, rigIds],
   );
-  const row = settings.rows[0];
-  if (!row) return null;
   const pulls = await db.query<{
+    drag_setting_id: string;
     id: string;
     kind: DragPullRecord['kind'];
     moving_n: number;
@@ -32,11 +36,12 @@ export async function findDragSetting(db: Queryable, boatId: string, rigId: stri
     instrument: string;
     noted_at: string;
   }>(
-    `SELECT id, kind, moving_n, breakaway_n, setting_step, instrument, noted_at FROM drag_pulls
-     WHERE boat_id = $1 AND drag_setting_id = $2 AND ${standing('drag_pulls')} ORDER BY noted_at`,
-    [boatId, row.id],
+    `SELECT drag_setting_id, id, kind, moving_n, breakaway_n, setting_step, instrument, noted_at FROM drag_pulls
+     WHERE boat_id = $1 AND drag_setting_id = ANY($2) AND ${standing('drag_pulls')} ORDER BY noted_at`,
+    [boatId, settings.rows.map((row) => row.id)],
   );
-  return {
+  return settings.rows.map((row) => ({
+    rigId: row.rig_id,
     id: row.id,
     loadId: row.load_id,
     fraction: row.fraction,
@@ -46,16 +51,18 @@ export async function findDragSetting(db: Queryable, boatId: string, rigId: stri
     basis: row.basis,
     startedAt: row.started_at,
     acceptedAt: row.accepted_at,
-    pulls: pulls.rows.map((pull) => ({
-      id: pull.id,
-      kind: pull.kind,
-      movingN: pull.moving_n,
-      breakawayN: pull.breakaway_n,
-      settingStep: pull.setting_step,
-      instrument: pull.instrument,
-      at: pull.noted_at,
-    })),
-  };
+    pulls: pulls.rows
+      .filter((pull) => pull.drag_setting_id === row.id)
+      .map((pull) => ({
+        id: pull.id,
+        kind: pull.kind,
+        movingN: pull.moving_n,
+        breakawayN: pull.breakaway_n,
+        settingStep: pull.setting_step,
+        instrument: pull.instrument,
+        at: pull.noted_at,
+      })),
+  }));
 }
 
 export async function insertDragSetting(

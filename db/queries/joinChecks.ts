@@ -1,6 +1,6 @@
 import type { JoinKind } from '../../core/joins/joinKinds';
 import type { BoatJoinBreakRecord, JoinBreakRecord } from '../../core/rig/record';
-import type { Queryable } from '../withTransaction';
+import type { Queryable } from '../withBoat';
 import { standing } from './standing';
 
 export async function insertSlipCheck(
@@ -57,9 +57,9 @@ export async function listJoinBreaks(
     `SELECT join_pulls.*, joins.kind, concat_ws(' to ', inner_line.name, outer_line.name) AS lines
      FROM join_pulls
      JOIN joins ON joins.id = join_id AND joins.boat_id = join_pulls.boat_id
-     JOIN segments outer_segment ON outer_segment.id = outer_segment_id
+     JOIN segments outer_segment ON outer_segment.id = outer_segment_id AND outer_segment.boat_id = joins.boat_id
      JOIN line_products outer_line ON outer_line.id = outer_segment.line_product_id
-     LEFT JOIN segments inner_segment ON inner_segment.id = inner_segment_id
+     LEFT JOIN segments inner_segment ON inner_segment.id = inner_segment_id AND inner_segment.boat_id = joins.boat_id
      LEFT JOIN line_products inner_line ON inner_line.id = inner_segment.line_product_id
      WHERE join_pulls.boat_id = $1 AND ${standing('join_pulls')} ORDER BY join_pulls.noted_at`,
     [boatId],

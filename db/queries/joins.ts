@@ -1,11 +1,11 @@
 import { PULLS_FOR_EFFICIENCY } from '../../core/joins/joinEfficiency';
 import type { JoinKind } from '../../core/joins/joinKinds';
-import type { JoinRecord } from '../../core/rig/record';
-import type { Queryable } from '../withTransaction';
-import { listJoinBreaks } from './joinChecks';
-import { standing } from './standing';
+import type { BoatJoinBreakRecord, JoinRecord } from '../../core/rig/record';
+import type { Queryable } from '../withBoat';
+import { standing, type OfRig } from './standing';
 
 interface JoinRow {
+  rig_id: string;
   id: string;
   inner_segment_id: string | null;
   outer_segment_id: string;
@@ -25,11 +25,19 @@ interface JoinRow {
   slip_at: string | null;
 }
 
-/** The joins of a rig's present stack, each with how it was last tied. */
-export async function listJoins(db: Queryable, boatId: string, rigId: string): Promise<readonly JoinRecord[]> {
-  const breaks = await listJoinBreaks(db, boatId);
+/**
+ * The joins of the present stacks of several rigs, each with how it was last tied.
+ *
+ * @param breaks every join of the boat that was pulled to the break
+ */
+export async function listJoins(
+  db: Queryable,
+  boatId: string,
+  rigIds: readonly string[],
+  breaks: readonly (BoatJoinBreakRecord & { readonly joinId: string })[],
+): Promise<readonly OfRig<JoinRecord>[]> {
   const result = await db.query<JoinRow>(
-    `SELECT joins.id, inner_segment_id, outer_segment_id, kind, joins.pull_tested,
+    `SELECT joins.rig_id, joins.id, inner_segment_id, outer_segment_id, kind, joins.pull_tested,
        tie.id AS tie_id, tie.school, tie.seated_n, tie.pull_tested AS tie_tested, tie.note, tie.noted_at AS tied_at,
        people.name AS person, EXISTS (SELECT FROM tie_photos WHERE tie_id = tie.id) AS has_photo,
        slip.id AS slip_id, slip.moved_m, slip.pulled_n, slip.noted_at AS slip_at
@@ -42,10 +50,11 @@ export async function listJoins(db: Queryable, boatId: string, rigId: string): P
          AND ${standing('slip_checks')} ORDER BY noted_at DESC LIMIT 1
      ) slip ON true
      LEFT JOIN people ON people.id = tie.person_id AND people.boat_id = joins.boat_id
-     WHERE joins.boat_id = $1 AND rig_id = $2 AND removed_at IS NULL`,
-    [boatId, rigId],
+     WHERE joins.boat_id = $1 AND rig_id = ANY($2) AND removed_at IS NULL`,
+    [boatId, rigIds],
   );
   return result.rows.map((row) => ({
+    rigId: row.rig_id,
     id: row.id,
     innerSegmentId: row.inner_segment_id,
     outerSegmentId: row.outer_segment_id,
@@ -71,6 +80,23 @@ export async function listJoins(db: Queryable, boatId: string, rigId: string): P
         ? { id: row.slip_id, movedM: row.moved_m, pulledN: row.pulled_n, at: row.slip_at }
         : null,
   }));
+}
+
+/** The joins of one rig's present stack as they are placed, and how they were last tied is not looked up. */
+export async function findJoinPlace(
+  db: Queryable,
+  boatId: string,
+  rigId: string,
+  joinId: string,
+): Promise<Pick<JoinRecord, 'id' | 'innerSegmentId' | 'outerSegmentId' | 'kind'> | null> {
+  const result = await db.query<Pick<JoinRow, 'id' | 'inner_segment_id' | 'outer_segment_id' | 'kind'>>(
+    `SELECT id, inner_segment_id, outer_segment_id, kind FROM joins
+     WHERE boat_id = $1 AND rig_id = $2 AND id = $3 AND removed_at IS NULL`,
+    [boatId, rigId, joinId],
+  );
+  const row = result.rows[0];
+  if (!row) return null;
+  return { id: row.id, innerSegmentId: row.inner_segment_id, outerSegmentId: row.outer_segment_id, kind: row.kind };
 }
 
 /**

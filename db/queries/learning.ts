@@ -1,12 +1,12 @@
 import type { FinishedLoadRecord, ReverseFillRecord } from '../../core/rig/record';
-import { onlyRow, type Queryable } from '../withTransaction';
+import { onlyRow, type Queryable } from '../withBoat';
 import { readLoads, type LoadRow } from './loads';
 import { standing } from './standing';
 
 /** Every finished load of a boat with its reel, oldest first: what reels and lines are learned from. */
 export async function listFinishedLoads(db: Queryable, boatId: string): Promise<readonly FinishedLoadRecord[]> {
   const loads = await db.query<LoadRow & { reel_id: string; rig_name: string }>(
-    `SELECT loads.id, loads.status, loads.started_at, loads.finished_at, loads.level_below_rim_m, loads.basis, loads.version,
+    `SELECT loads.id, loads.status, loads.started_at, loads.finished_at, loads.basis, loads.version,
        rigs.reel_id, rigs.name AS rig_name
      FROM loads JOIN rigs ON rigs.id = loads.rig_id AND rigs.boat_id = loads.boat_id
      WHERE loads.boat_id = $1 AND loads.status = 'wound' ORDER BY loads.finished_at`,
@@ -29,13 +29,19 @@ interface ReverseFillRow {
   segments: { productId: string; lengthM: number }[];
 }
 
-export async function listReverseFills(db: Queryable, boatId: string): Promise<readonly ReverseFillRecord[]> {
+/** Reverse fills of a boat's reels, or of some of them, oldest first. */
+export async function listReverseFills(
+  db: Queryable,
+  boatId: string,
+  reelIds: readonly string[] | null = null,
+): Promise<readonly ReverseFillRecord[]> {
   const result = await db.query<ReverseFillRow>(
     `SELECT id, reel_id, level_below_rim_m, even_tension, note, noted_at,
        (SELECT json_agg(json_build_object('productId', line_product_id, 'lengthM', length_m) ORDER BY position)
         FROM reverse_fill_segments WHERE reverse_fill_id = reverse_fills.id) AS segments
-     FROM reverse_fills WHERE boat_id = $1 AND ${standing('reverse_fills')} ORDER BY noted_at`,
-    [boatId],
+     FROM reverse_fills WHERE boat_id = $1 AND ($2::uuid[] IS NULL OR reel_id = ANY($2))
+       AND ${standing('reverse_fills')} ORDER BY noted_at`,
+    [boatId, reelIds],
   );
   return result.rows.map((row) => ({
     id: row.id,

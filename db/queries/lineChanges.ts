@@ -1,5 +1,5 @@
 import type { LineChangeRecord, LoadRecord } from '../../core/rig/record';
-import type { Queryable } from '../withTransaction';
+import type { Queryable } from '../withBoat';
 import { standing, type OfLoad } from './standing';
 
 export async function listLineChanges(

@@ -1,10 +1,15 @@
 import type { LineMarkRecord } from '../../core/rig/record';
-import type { Queryable } from '../withTransaction';
-import { standing } from './standing';
+import type { Queryable } from '../withBoat';
+import { standing, type OfLoad } from './standing';
 
-/** Marks on the line of a load, oldest first. */
-export async function listLineMarks(db: Queryable, boatId: string, loadId: string): Promise<readonly LineMarkRecord[]> {
+/** Marks on the line of several loads, oldest first. */
+export async function listLineMarks(
+  db: Queryable,
+  boatId: string,
+  loadIds: readonly string[],
+): Promise<readonly OfLoad<LineMarkRecord>[]> {
   const result = await db.query<{
+    load_id: string;
     id: string;
     kind: LineMarkRecord['kind'];
     looks: string;
@@ -12,11 +17,12 @@ export async function listLineMarks(db: Queryable, boatId: string, loadId: strin
     from_inner_m: number;
     noted_at: string;
   }>(
-    `SELECT id, kind, looks, segment_id, from_inner_m, noted_at FROM line_marks
-     WHERE boat_id = $1 AND load_id = $2 AND ${standing('line_marks')} ORDER BY noted_at`,
-    [boatId, loadId],
+    `SELECT load_id, id, kind, looks, segment_id, from_inner_m, noted_at FROM line_marks
+     WHERE boat_id = $1 AND load_id = ANY($2) AND ${standing('line_marks')} ORDER BY noted_at`,
+    [boatId, loadIds],
   );
   return result.rows.map((row) => ({
+    loadId: row.load_id,
     id: row.id,
     kind: row.kind,
     looks: row.looks,

@@ -1,7 +1,7 @@
 import type { Material } from '../../core/load/defaults';
 import type { Source } from '../../core/provenance/source';
 import type { LineProductRecord } from '../../core/rig/record';
-import { onlyRow, type Queryable } from '../withTransaction';
+import { onlyRow, type Queryable } from '../withBoat';
 
 interface Row {
   id: string;

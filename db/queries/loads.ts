@@ -1,8 +1,8 @@
 import type { Basis } from '../../core/provenance/basis';
 import type { LoadRecord, LoadSegmentRecord, SegmentRole } from '../../core/rig/record';
-import { onlyRow, type Queryable } from '../withTransaction';
+import { onlyRow, type Queryable } from '../withBoat';
 import { listLineChanges, listReplacements } from './lineChanges';
-import type { OfLoad } from './standing';
+import type { OfLoad, OfRig } from './standing';
 import { listColourReadings, listLevels, listWindingEntries } from './windingLog';
 
 export interface LoadRow {
@@ -10,7 +10,6 @@ export interface LoadRow {
   status: LoadRecord['status'] | 'abandoned';
   started_at: string;
   finished_at: string | null;
-  level_below_rim_m: number | null;
   basis: Basis;
   version: number;
 }
@@ -34,24 +33,22 @@ interface LoadSegmentRow {
 }
 
 /**
- * The newest load of a rig with all that belongs to it, or null. An abandoned winding leaves a spool of
+ * The newest load of each of several rigs with all that belongs to it. An abandoned winding leaves a spool of
  * which nothing is known, so the loads before it do not count either.
  */
-export async function findNewestLoad(db: Queryable, boatId: string, rigId: string): Promise<LoadRecord | null> {
-  const loads = await db.query<LoadRow>(
-    `SELECT id, status, started_at, finished_at, level_below_rim_m, basis, version FROM loads
-     WHERE boat_id = $1 AND rig_id = $2 ORDER BY started_at DESC LIMIT 1`,
-    [boatId, rigId],
+export async function listNewestLoads(
+  db: Queryable,
+  boatId: string,
+  rigIds: readonly string[],
+): Promise<readonly OfRig<LoadRecord>[]> {
+  const loads = await db.query<LoadRow & { rig_id: string }>(
+    `SELECT DISTINCT ON (rig_id) rig_id, id, status, started_at, finished_at, basis, version FROM loads
+     WHERE boat_id = $1 AND rig_id = ANY($2) ORDER BY rig_id, started_at DESC`,
+    [boatId, rigIds],
   );
-  const load = loads.rows[0];
-  return !load || load.status === 'abandoned' ? null : readLoad(db, boatId, load);
-}
-
-/** All that belongs to a load. */
-async function readLoad(db: Queryable, boatId: string, load: LoadRow): Promise<LoadRecord> {
-  const [record] = await readLoads(db, boatId, [load]);
-  if (!record) throw new Error('readLoad: the load is gone');
-  return record;
+  const rows = loads.rows.filter((load) => load.status !== 'abandoned');
+  const records = await readLoads(db, boatId, rows);
+  return records.map((record, index) => ({ ...record, rigId: rows[index]?.rig_id ?? '' }));
 }
 
 /** All that belongs to several loads, in their order, with one statement a table. */
@@ -60,6 +57,7 @@ export async function readLoads(
   boatId: string,
   loads: readonly LoadRow[],
 ): Promise<readonly LoadRecord[]> {
+  if (loads.length === 0) return [];
   const ids = loads.map((load) => load.id);
   const [segments, winding, levels, changes, colourReadings, replacements] = await Promise.all([
     listLoadSegments(db, boatId, ids),
@@ -71,17 +69,23 @@ export async function readLoads(
   ]);
   return loads.map((load): LoadRecord => {
     const of = <T>(rows: readonly OfLoad<T>[]): readonly T[] => rows.filter((row) => row.loadId === load.id);
+    const ofSegments = of(segments);
+    const ofLevels = of(levels);
+    const last = ofSegments.findLast((segment) => segment.wound)?.segmentId;
     return {
       id: load.id,
       status: load.status === 'abandoned' ? 'winding' : load.status,
       startedAt: load.started_at,
       finishedAt: load.finished_at,
-      levelBelowRimM: load.level_below_rim_m,
+      levelBelowRimM:
+        load.status === 'wound'
+          ? (ofLevels.findLast((level) => level.segmentId === last)?.levelBelowRimM ?? null)
+          : null,
       basis: load.basis,
       version: load.version,
-      segments: of(segments),
+      segments: ofSegments,
       winding: of(winding),
-      levels: of(levels),
+      levels: ofLevels,
       changes: of(changes),
       colourReadings: of(colourReadings),
       replacements: of(replacements),
@@ -160,26 +164,21 @@ export async function insertLoadSegment(
 }
 
 /** Marks a load as wound, over the version that was read; false when somebody else has written since. */
-export async function finishLoad(
-  db: Queryable,
-  boatId: string,
-  loadId: string,
-  version: number,
-  levelBelowRimM: number | null,
-): Promise<boolean> {
+export async function finishLoad(db: Queryable, boatId: string, loadId: string, version: number): Promise<boolean> {
   const result = await db.query(
-    `UPDATE loads SET status = 'wound', finished_at = clock_timestamp(), level_below_rim_m = $4, version = version + 1
+    `UPDATE loads SET status = 'wound', finished_at = clock_timestamp(), version = version + 1
      WHERE boat_id = $1 AND id = $2 AND version = $3 AND status = 'winding'`,
-    [boatId, loadId, version, levelBelowRimM],
+    [boatId, loadId, version],
   );
   return result.rowCount === 1;
 }
 
-/** Gives up a winding; false when it is not being wound any more. */
-export async function abandonLoad(db: Queryable, boatId: string, loadId: string): Promise<boolean> {
+/** Gives up a winding; false when it is not being wound any more, or on another rig. */
+export async function abandonLoad(db: Queryable, boatId: string, rigId: string, loadId: string): Promise<boolean> {
   const result = await db.query(
-    "UPDATE loads SET status = 'abandoned', version = version + 1 WHERE boat_id = $1 AND id = $2 AND status = 'winding'",
-    [boatId, loadId],
+    `UPDATE loads SET status = 'abandoned', version = version + 1
+     WHERE boat_id = $1 AND rig_id = $2 AND id = $3 AND status = 'winding'`,
+    [boatId, rigId, loadId],
   );
   return result.rowCount === 1;
 }

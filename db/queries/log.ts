@@ -1,17 +1,32 @@
 import type { LogRecord } from '../../core/rig/record';
-import type { Queryable } from '../withTransaction';
+import type { Queryable } from '../withBoat';
+import type { OfRig } from './standing';
 
 export type LogKind = 'load' | 'count' | 'strength' | 'drag' | 'join' | 'note';
 
-/** The newest entries of a rig's log, newest first. */
-export async function listLog(db: Queryable, boatId: string, rigId: string): Promise<readonly LogRecord[]> {
-  const result = await db.query<{ id: string; kind: string; entry: string; person: string | null; noted_at: string }>(
-    `SELECT log_entries.id, kind, entry, people.name AS person, noted_at FROM log_entries
-     LEFT JOIN people ON people.id = log_entries.person_id
-     WHERE log_entries.boat_id = $1 AND rig_id = $2 ORDER BY noted_at DESC LIMIT 50`,
-    [boatId, rigId],
+/** The newest entries of the logs of several rigs, newest first, fifty of each at the most. */
+export async function listLog(
+  db: Queryable,
+  boatId: string,
+  rigIds: readonly string[],
+): Promise<readonly OfRig<LogRecord>[]> {
+  const result = await db.query<{
+    rig_id: string;
+    id: string;
+    kind: string;
+    entry: string;
+    person: string | null;
+    noted_at: string;
+  }>(
+    `SELECT entries.rig_id, entries.id, entries.kind, entries.entry, people.name AS person, entries.noted_at
+     FROM unnest($2::uuid[]) AS of_rig
+     JOIN LATERAL (SELECT * FROM log_entries WHERE boat_id = $1 AND rig_id = of_rig ORDER BY noted_at DESC LIMIT 50) entries ON true
+     LEFT JOIN people ON people.id = coalesce(entries.person_id, entries.noted_by) AND people.boat_id = entries.boat_id
+     ORDER BY entries.noted_at DESC`,
+    [boatId, rigIds],
   );
   return result.rows.map((row) => ({
+    rigId: row.rig_id,
     id: row.id,
     kind: row.kind,
     text: row.entry,
@@ -26,12 +41,10 @@ export async function insertLogEntry(
   rigId: string | null,
   kind: LogKind,
   entry: string,
-  personId: string | null = null,
 ): Promise<void> {
-  await db.query('INSERT INTO log_entries (boat_id, rig_id, person_id, kind, entry) VALUES ($1, $2, $3, $4, $5)', [
+  await db.query('INSERT INTO log_entries (boat_id, rig_id, kind, entry) VALUES ($1, $2, $3, $4)', [
     boatId,
     rigId,
-    personId,
     kind,
     entry,
   ]);

@@ -1,7 +1,7 @@
 import { reelShape } from '../../core/gear/reelShape';
 import type { CounterRecord, ReelRecord } from '../../core/rig/record';
 import type { Source } from '../../core/provenance/source';
-import { onlyRow, type Queryable } from '../withTransaction';
+import { onlyRow, type Queryable } from '../withBoat';
 
 interface Row {
   id: string;
@@ -84,6 +84,21 @@ export async function listReels(db: Queryable, boatId: string): Promise<readonly
   return result.rows.map(toReel);
 }
 
+export async function listReelsById(
+  db: Queryable,
+  boatId: string,
+  reelIds: readonly string[],
+): Promise<readonly ReelRecord[]> {
+  const result = await db.query<Row>(`${SELECT_REEL} WHERE boat_id = $1 AND id = ANY($2)`, [boatId, reelIds]);
+  return result.rows.map(toReel);
+}
+
+/** Locks a reel until the transaction ends; false when the boat has no such reel. */
+export async function lockReel(db: Queryable, boatId: string, reelId: string): Promise<boolean> {
+  const result = await db.query('SELECT 1 FROM reels WHERE boat_id = $1 AND id = $2 FOR UPDATE', [boatId, reelId]);
+  return result.rows.length === 1;
+}
+
 export async function findReel(db: Queryable, boatId: string, reelId: string): Promise<ReelRecord | null> {
   const result = await db.query<Row>(`${SELECT_REEL} WHERE boat_id = $1 AND id = $2`, [boatId, reelId]);
   return result.rows[0] ? toReel(result.rows[0]) : null;
@@ -157,7 +172,7 @@ export async function updateReel(
   return result.rowCount === 1;
 }
 
-/** Puts a reel's capacity ratings in the place of the ones that stood there. */
+/** Puts a reel's capacity ratings in the place of the ones that stood there, in one statement for all. */
 export async function replaceRatings(
   db: Queryable,
   boatId: string,
@@ -165,12 +180,19 @@ export async function replaceRatings(
   ratings: ReelRecord['ratings'],
 ): Promise<void> {
   await db.query('DELETE FROM reel_capacity_ratings WHERE boat_id = $1 AND reel_id = $2', [boatId, reelId]);
-  for (const rating of ratings) {
-    await db.query(
-      'INSERT INTO reel_capacity_ratings (boat_id, reel_id, label, line_diameter_m, length_m) VALUES ($1, $2, $3, $4, $5)',
-      [boatId, reelId, rating.label, rating.lineDiameterM, rating.lengthM],
-    );
-  }
+  if (ratings.length === 0) return;
+  await db.query(
+    `INSERT INTO reel_capacity_ratings (boat_id, reel_id, label, line_diameter_m, length_m)
+     SELECT $1, $2, label, line_diameter_m, length_m
+     FROM unnest($3::text[], $4::double precision[], $5::double precision[]) AS of_reel (label, line_diameter_m, length_m)`,
+    [
+      boatId,
+      reelId,
+      ratings.map((rating) => rating.label),
+      ratings.map((rating) => rating.lineDiameterM),
+      ratings.map((rating) => rating.lengthM),
+    ],
+  );
 }
 
 /** Notes how the display of a reel's counter makes whole counts; false when there is no such counter. */

@@ -1,5 +1,6 @@
 import type { SegmentRecord, SegmentRole } from '../../core/rig/record';
-import { onlyRow, type Queryable } from '../withTransaction';
+import { onlyRow, type Queryable } from '../withBoat';
+import type { OfRig } from './standing';
 
 export interface RigRow {
   readonly id: string;
@@ -39,6 +40,30 @@ export async function listRigs(db: Queryable, boatId: string): Promise<readonly 
   return result.rows.map(toRig);
 }
 
+/** Locks a rig until the transaction ends, so that writes on it follow each other; null when there is no such rig. */
+export async function lockRig(db: Queryable, boatId: string, rigId: string): Promise<RigRow | null> {
+  const result = await db.query<Row>(
+    'SELECT id, reel_id, name, note, hang_m, meant_place_id, version FROM rigs WHERE boat_id = $1 AND id = $2 FOR UPDATE',
+    [boatId, rigId],
+  );
+  return result.rows[0] ? toRig(result.rows[0]) : null;
+}
+
+/** A page of a boat's rigs in the order of the locker, and how many there are; `find` looks in names, notes aside. */
+export async function listRigPage(
+  db: Queryable,
+  boatId: string,
+  page: { readonly find: string; readonly offset: number; readonly limit: number },
+): Promise<{ readonly rigs: readonly RigRow[]; readonly total: number }> {
+  const result = await db.query<Row & { total: string }>(
+    `SELECT id, reel_id, name, note, hang_m, meant_place_id, version, count(*) OVER () AS total FROM rigs
+     WHERE boat_id = $1 AND ($2 = '' OR strpos(lower(name), lower($2)) > 0)
+     ORDER BY locker_order, name LIMIT $3 OFFSET $4`,
+    [boatId, page.find, page.limit, page.offset],
+  );
+  return { rigs: result.rows.map(toRig), total: Number(result.rows[0]?.total ?? 0) };
+}
+
 export async function findRig(db: Queryable, boatId: string, rigId: string): Promise<RigRow | null> {
   const result = await db.query<Row>(
     'SELECT id, reel_id, name, note, hang_m, meant_place_id, version FROM rigs WHERE boat_id = $1 AND id = $2',
@@ -74,6 +99,7 @@ export async function advanceRigVersion(
 }
 
 interface SegmentRow {
+  rig_id: string;
   id: string;
   name: string;
   role: SegmentRole;
@@ -84,13 +110,19 @@ interface SegmentRow {
   colours: string[];
 }
 
-export async function listSegments(db: Queryable, boatId: string, rigId: string): Promise<readonly SegmentRecord[]> {
+/** The present stacks of several rigs, each from the arbor outwards. */
+export async function listSegments(
+  db: Queryable,
+  boatId: string,
+  rigIds: readonly string[],
+): Promise<readonly OfRig<SegmentRecord>[]> {
   const result = await db.query<SegmentRow>(
-    `SELECT id, name, role, line_product_id, length_m, length_known, wound, colours FROM segments
-     WHERE boat_id = $1 AND rig_id = $2 AND removed_at IS NULL ORDER BY position`,
-    [boatId, rigId],
+    `SELECT rig_id, id, name, role, line_product_id, length_m, length_known, wound, colours FROM segments
+     WHERE boat_id = $1 AND rig_id = ANY($2) AND removed_at IS NULL ORDER BY position`,
+    [boatId, rigIds],
   );
   return result.rows.map((row) => ({
+    rigId: row.rig_id,
     id: row.id,
     name: row.name,
     role: row.role,
@@ -114,7 +146,7 @@ export async function clearStack(db: Queryable, boatId: string, rigId: string): 
   ]);
 }
 
-/** Puts a segment into the present stack, new or back again under its own id. */
+/** Puts a segment into the present stack, new or back again under its own id; false when another rig has that id. */
 export async function placeSegment(
   db: Queryable,
   boatId: string,
@@ -125,9 +157,9 @@ export async function placeSegment(
   const result = await db.query(
     `INSERT INTO segments (id, boat_id, rig_id, line_product_id, position, name, role, length_m, length_known, wound, colours)
      VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11)
-     ON CONFLICT (id) DO UPDATE SET line_product_id = $4, position = $5, name = $6, role = $7, length_m = $8,
+     ON CONFLICT (boat_id, id) DO UPDATE SET line_product_id = $4, position = $5, name = $6, role = $7, length_m = $8,
        length_known = $9, wound = $10, colours = $11, removed_at = NULL
-     WHERE segments.boat_id = $2 AND segments.rig_id = $3`,
+     WHERE segments.rig_id = $3`,
     [
       segment.id,
       boatId,

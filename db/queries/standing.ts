@@ -5,3 +5,6 @@ export function standing(table: string): string {
 
 /** A row with the load that it belongs to. */
 export type OfLoad<T> = T & { readonly loadId: string };
+
+/** A row with the rig that it belongs to. */
+export type OfRig<T> = T & { readonly rigId: string };

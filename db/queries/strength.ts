@@ -1,5 +1,5 @@
 import type { PullRecord, StrengthSessionRecord, StrengthTestRecord } from '../../core/rig/record';
-import { onlyRow, type Queryable } from '../withTransaction';
+import { onlyRow, type Queryable } from '../withBoat';
 import { standing } from './standing';
 
 interface TestRow {

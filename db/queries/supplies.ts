@@ -1,5 +1,5 @@
 import type { SupplySpoolRecord } from '../../core/rig/record';
-import { onlyRow, type Queryable } from '../withTransaction';
+import { onlyRow, type Queryable } from '../withBoat';
 
 export async function listSupplySpools(db: Queryable, boatId: string): Promise<readonly SupplySpoolRecord[]> {
   const result = await db.query<{

@@ -2,7 +2,7 @@ import type { ReelTruth, TrueLine } from '../../instruments/virtual/layReel';
 import type { VirtualReelState } from '../../instruments/virtual/virtualReel';
 import type { LineTruth } from '../../instruments/virtual/virtualForceGauge';
 import type { DragTruth } from '../../instruments/virtual/virtualScale';
-import type { Queryable } from '../withTransaction';
+import type { Queryable } from '../withBoat';
 
 export interface VirtualReelRow {
   readonly truth: ReelTruth;
@@ -12,9 +12,16 @@ export interface VirtualReelRow {
   readonly version: number;
 }
 
-/** Which rigs of a boat have a virtual reel. */
-export async function listVirtualRigIds(db: Queryable, boatId: string): Promise<readonly string[]> {
-  const result = await db.query<{ rig_id: string }>('SELECT rig_id FROM virtual_reels WHERE boat_id = $1', [boatId]);
+/** Which of several rigs have a virtual reel. */
+export async function listVirtualRigIds(
+  db: Queryable,
+  boatId: string,
+  rigIds: readonly string[],
+): Promise<readonly string[]> {
+  const result = await db.query<{ rig_id: string }>(
+    'SELECT rig_id FROM virtual_reels WHERE boat_id = $1 AND rig_id = ANY($2)',
+    [boatId, rigIds],
+  );
   return result.rows.map((row) => row.rig_id);
 }
 

@@ -1,5 +1,5 @@
-import type { Queryable } from '../withTransaction';
-import { onlyRow } from '../withTransaction';
+import type { Queryable } from '../withBoat';
+import { onlyRow } from '../withBoat';
 import { standing } from './standing';
 
 /** A ready leader, and the rig on which it is now. */

@@ -1,5 +1,5 @@
 import type { LevelRecord, LoadRecord, WindingEntryRecord } from '../../core/rig/record';
-import type { Queryable } from '../withTransaction';
+import type { Queryable } from '../withBoat';
 import { standing, type OfLoad } from './standing';
 
 export async function listWindingEntries(
@@ -45,10 +45,14 @@ export interface WindingEntryInput {
   readonly turnsCounted: number | null;
   readonly instrument: string;
   readonly note: string;
-  readonly correctsId: string | null;
-  readonly withdrawn: boolean;
 }
 
+/** The newest note of one thing, withdrawn or not: the next one corrects it, so that one stands. */
+const TAIL = (table: string, same: string): string =>
+  `(SELECT id FROM ${table} WHERE boat_id = $1 AND load_id = $2 AND segment_id = $3${same}
+    AND NOT EXISTS (SELECT FROM ${table} later WHERE later.corrects_id = ${table}.id))`;
+
+/** Notes the end of a segment; noted again, it corrects the earlier note. */
 export async function insertWindingEntry(
   db: Queryable,
   boatId: string,
@@ -57,8 +61,8 @@ export async function insertWindingEntry(
 ): Promise<void> {
   await db.query(
     `INSERT INTO winding_entries (boat_id, load_id, segment_id, reading, length_by_counter, metered_length_m, turns_counted,
-       instrument, note, corrects_id, withdrawn)
-     VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11)`,
+       instrument, note, corrects_id)
+     VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9, ${TAIL('winding_entries', '')})`,
     [
       boatId,
       loadId,
@@ -69,8 +73,6 @@ export async function insertWindingEntry(
       entry.turnsCounted,
       entry.instrument,
       entry.note,
-      entry.correctsId,
-      entry.withdrawn,
     ],
   );
 }
@@ -80,18 +82,27 @@ export async function listLevels(
   boatId: string,
   loadIds: readonly string[],
 ): Promise<readonly OfLoad<LevelRecord>[]> {
-  const result = await db.query<{ load_id: string; segment_id: string; level_below_rim_m: number; noted_at: string }>(
-    'SELECT load_id, segment_id, level_below_rim_m, noted_at FROM level_readings WHERE boat_id = $1 AND load_id = ANY($2) ORDER BY noted_at',
+  const result = await db.query<{
+    id: string;
+    load_id: string;
+    segment_id: string;
+    level_below_rim_m: number;
+    noted_at: string;
+  }>(
+    `SELECT id, load_id, segment_id, level_below_rim_m, noted_at FROM level_readings
+     WHERE boat_id = $1 AND load_id = ANY($2) AND ${standing('level_readings')} ORDER BY noted_at`,
     [boatId, loadIds],
   );
   return result.rows.map((row) => ({
     loadId: row.load_id,
+    id: row.id,
     segmentId: row.segment_id,
     levelBelowRimM: row.level_below_rim_m,
     at: row.noted_at,
   }));
 }
 
+/** Notes a level; noted again after the same segment, it corrects the earlier one. */
 export async function insertLevel(
   db: Queryable,
   boatId: string,
@@ -99,7 +110,8 @@ export async function insertLevel(
   level: { readonly segmentId: string; readonly levelBelowRimM: number; readonly instrument: string },
 ): Promise<void> {
   await db.query(
-    'INSERT INTO level_readings (boat_id, load_id, segment_id, level_below_rim_m, instrument) VALUES ($1, $2, $3, $4, $5)',
+    `INSERT INTO level_readings (boat_id, load_id, segment_id, level_below_rim_m, instrument, corrects_id)
+     VALUES ($1, $2, $3, $4, $5, ${TAIL('level_readings', '')})`,
     [boatId, loadId, level.segmentId, level.levelBelowRimM, level.instrument],
   );
 }
@@ -140,12 +152,11 @@ export async function insertColourReading(
     readonly coloursOn: number;
     readonly reading: number;
     readonly instrument: string;
-    readonly correctsId: string | null;
   },
 ): Promise<void> {
   await db.query(
     `INSERT INTO colour_readings (boat_id, load_id, segment_id, colours_on, reading, instrument, corrects_id)
-     VALUES ($1, $2, $3, $4, $5, $6, $7)`,
-    [boatId, loadId, colour.segmentId, colour.coloursOn, colour.reading, colour.instrument, colour.correctsId],
+     VALUES ($1, $2, $3, $4, $5, $6, ${TAIL('colour_readings', ' AND colours_on = $4')})`,
+    [boatId, loadId, colour.segmentId, colour.coloursOn, colour.reading, colour.instrument],
   );
 }

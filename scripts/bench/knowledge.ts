@@ -1,4 +1,5 @@
-import { gearFit, type LoadToFit } from '../../core/gear/gearFit';
+import type { LoadToFit } from '../../core/gear/gearEvidence';
+import { gearFit } from '../../core/gear/gearFit';
 import { learnedReel } from '../../core/gear/learned';
 import { reelShape, type ReelShape } from '../../core/gear/reelShape';
 import { planLoad, type LoadPlan } from '../../core/load/planLoad';
@@ -77,8 +78,7 @@ function planned(
 ): LoadPlan | null {
   const counter = { unitM: reel.truth.unitM, lengthPerTurnM: reel.counter };
   const fit = gearFit([{ id: 'reel', ...shape, ratings, counter }], reel.lines.map(lineToFit), loads);
-  if (!fit.ok) throw new Error(fit.message);
-  const learned = learnedReel(fit.value, 'reel', 'learned');
+  const learned = learnedReel(fit, 'reel', 'learned');
   const factors = reel.lines.map((line) => learned.lineFactors[line.id] ?? 1);
   const plan = planLoad(
     learned,

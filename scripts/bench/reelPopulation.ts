@@ -1,4 +1,4 @@
-import { RATING_HABIT_RELATIVE_SD, RATING_RELATIVE_SD, type LineToFit } from '../../core/gear/gearFit';
+import { RATING_HABIT_RELATIVE_SD, RATING_RELATIVE_SD, type LineToFit } from '../../core/gear/gearEvidence';
 import { ratedAreaM2, type CapacityRating } from '../../core/gear/reelShape';
 import { CALIPER_SD_M, DEFAULT_PACKING, LABEL_DIAMETER_RELATIVE_SD, type Material } from '../../core/load/defaults';
 import { bulkRelativeSd, type SegmentToPlan } from '../../core/load/planLoad';

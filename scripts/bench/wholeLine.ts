@@ -1,7 +1,8 @@
 import { correctionTable } from '../../core/calibration/correctionTable';
 import { fuseCounter, type BelievedLoad } from '../../core/calibration/fuseCounter';
 import { TAPE_SD_M, type CounterObservation } from '../../core/calibration/observations';
-import { gearFit, type LoadToFit } from '../../core/gear/gearFit';
+import type { LoadToFit } from '../../core/gear/gearEvidence';
+import { gearFit } from '../../core/gear/gearFit';
 import { learnedReel, type LearnedReel } from '../../core/gear/learned';
 import { windingStrain } from '../../core/load/defaults';
 import { planLoad } from '../../core/load/planLoad';
@@ -166,8 +167,7 @@ function earlierLoad(reel: DrawnReel, plannedM: readonly number[], scatter: numb
 function knowledge(reel: DrawnReel, loads: readonly LoadToFit[]): LearnedReel {
   const counter = { unitM: reel.truth.unitM, lengthPerTurnM: reel.counter };
   const fit = gearFit([{ id: 'reel', ...reel.caliper, ratings: [], counter }], reel.lines.map(lineToFit), loads);
-  if (!fit.ok) throw new Error(fit.message);
-  return learnedReel(fit.value, 'reel', 'learned');
+  return learnedReel(fit, 'reel', 'learned');
 }
 
 function judge(kind: Kind, reel: DrawnReel, wound: Wound, tally: Tally | undefined): void {

@@ -1,28 +1,17 @@
 import { packageProgram, ROOT, runSync } from './run.mjs';
 import { stopWith } from './say.mjs';
 
-/** Makes sure that a database of this name exists in the cluster. */
-export async function ensureDatabase(cluster, name) {
-  const { default: pg } = await import('pg');
-  const client = new pg.Client({ connectionString: cluster.url('postgres'), connectionTimeoutMillis: 10_000 });
-  await client.connect();
-  try {
-    const there = await client.query('SELECT 1 FROM pg_database WHERE datname = $1', [name]);
-    if (there.rowCount === 0) await client.query(`CREATE DATABASE ${client.escapeIdentifier(name)}`);
-  } finally {
-    await client.end();
-  }
-  return cluster.url(name);
+/** The addresses of a database by role, as the server and the scripts read them from their environment. */
+export function databaseEnv(cluster, name) {
+  return { DATABASE_URL: cluster.url(name, 'app'), DATABASE_OWNER_URL: cluster.url(name, 'owner') };
 }
 
 /** Migrates a database, and with `--demo` or `--reset` fills or empties it: see scripts/prepare.ts. */
-export function prepareDatabase(url, options = []) {
+export function prepareDatabase(env, options = []) {
   const result = runSync(
     packageProgram('tsx'),
     ['--conditions=react-server', `${ROOT}/scripts/prepare.ts`, ...options],
-    {
-      env: { ...process.env, DATABASE_URL: url },
-    },
+    { env: { ...process.env, ...env } },
   );
   if (result.status !== 0) stopWith(`The database could not be prepared:\n${result.output}`);
   return result.output.trim();

@@ -55,7 +55,7 @@ export async function ensureDebianPackage(packageName, isThere, whatFor) {
   }
 }
 
-const SOURCE_FOLDERS = ['app', 'components', 'core', 'compute', 'db', 'instruments', 'usecases'];
+const SOURCE_FOLDERS = ['app', 'components', 'core', 'compute', 'db', 'instruments', 'usecases', 'workers'];
 const SOURCE_FILES = ['package-lock.json', 'next.config.ts', 'postcss.config.mjs', 'tsconfig.json', 'proxy.ts'];
 
 function filesUnder(folder) {

@@ -31,3 +31,10 @@ export function runShown(program, args, env = {}) {
 export function packageProgram(name) {
   return `${ROOT}/node_modules/.bin/${name}`;
 }
+
+/** The environment of the web server: the application's own address of the database, and never the owner's. */
+export function serverEnv(database, extra = {}) {
+  const env = { ...process.env, ...QUIET_ENV, ...database, NODE_ENV: 'production', ...extra };
+  delete env.DATABASE_OWNER_URL;
+  return env;
+}

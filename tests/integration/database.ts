@@ -1,26 +1,50 @@
 import { execFileSync } from 'node:child_process';
 import { randomBytes } from 'node:crypto';
-import { Client } from 'pg';
+import { Client, type QueryResult, type QueryResultRow } from 'pg';
 import { database } from '../../db/pool';
+import { closeWorkers } from '../../usecases/rigs/learnInWorker';
+
+type TestRole = 'administrator' | 'owner' | 'app';
+
+/** The address of a database of the throw-away cluster that `npm test` starts, for one of its roles. */
+export function addressOf(database: string, role: TestRole): string {
+  const cluster = process.env.TEST_CLUSTER;
+  if (!cluster) throw new Error('TEST_CLUSTER is not set: run these tests with npm test');
+  const url = new URL((JSON.parse(cluster) as Record<TestRole, string>)[role]);
+  url.pathname = `/${database}`;
+  return url.href;
+}
+
+/** A new, empty database of the owner's. */
+export async function emptyDatabase(): Promise<string> {
+  const name = `test_${randomBytes(6).toString('hex')}`;
+  const admin = new Client({ connectionString: addressOf('postgres', 'administrator') });
+  await admin.connect();
+  await admin.query(`CREATE DATABASE ${admin.escapeIdentifier(name)} OWNER tidy_marlin_owner`);
+  await admin.end();
+  return name;
+}
+
+let ownerClient: Client | undefined;
 
 /**
- * A database of its own for one test file, in the throw-away cluster that `npm test` starts.
+ * A database of its own for one test file. The application's pool uses it, as the application, until `closeDatabase`.
  *
- * @returns its address; the application's pool uses it until `dropDatabase`
+ * @returns its name
  */
 export async function freshDatabase(): Promise<string> {
-  const cluster = process.env.TEST_CLUSTER_URL;
-  if (!cluster) throw new Error('TEST_CLUSTER_URL is not set: run these tests with npm test');
-  const name = `test_${randomBytes(6).toString('hex')}`;
-  const admin = new Client({ connectionString: cluster });
-  await admin.connect();
-  await admin.query(`CREATE DATABASE ${admin.escapeIdentifier(name)}`);
-  await admin.end();
-  const url = new URL(cluster);
-  url.pathname = `/${name}`;
-  process.env.DATABASE_URL = url.href;
-  await migrate(url.href, 'up');
-  return url.href;
+  const name = await emptyDatabase();
+  process.env.DATABASE_URL = addressOf(name, 'app');
+  await migrate(addressOf(name, 'owner'), 'up');
+  ownerClient = new Client({ connectionString: addressOf(name, 'owner') });
+  await ownerClient.connect();
+  return name;
+}
+
+/** Runs a statement as the owner, who passes by row security: tests look at the tables with it. */
+export async function asOwner<R extends QueryResultRow>(text: string, values: unknown[] = []): Promise<QueryResult<R>> {
+  if (!ownerClient) throw new Error('asOwner: there is no database yet');
+  return ownerClient.query<R>(text, values);
 }
 
 /**
@@ -59,6 +83,8 @@ async function appliedMigrations(connectionString: string): Promise<number> {
 
 /** Closes the application's pool, so that the test process can end. */
 export async function closeDatabase(): Promise<void> {
+  await closeWorkers();
+  await ownerClient?.end();
   await database().end();
   globalThis.tidyMarlinPool = undefined;
 }

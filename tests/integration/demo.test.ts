@@ -10,21 +10,23 @@ import { sessionPulls } from '../../core/rig/drag/sessionPulls';
 import { stationStates } from '../../core/rig/stationStates';
 import { fromSi } from '../../core/units/units';
 import { capeTorrin } from '../../demo/capeTorrin';
-import { loadDemoBoat } from '../../demo/loadDemo';
+import { loadDemo } from '../../demo/loadDemo';
 import { ormundSound } from '../../demo/ormundSound';
 import { listBoats } from '../../db/queries/boats';
-import { reader } from '../../db/withTransaction';
-import { readLocker } from '../../usecases/rigs/rigRecord';
+import { NO_BOAT, NOBODY, withBoat } from '../../db/withBoat';
+import { listRigs } from '../../db/queries/rigs';
+import { readRigs } from '../../usecases/rigs/readRigs';
+import { look } from './acts';
 import { closeDatabase, freshDatabase } from './database';
 
 let rigs: readonly RigRecord[];
 
 beforeAll(async () => {
   await freshDatabase();
-  await loadDemoBoat(ormundSound);
-  await loadDemoBoat(capeTorrin);
-  const lockers = await Promise.all((await listBoats(reader())).map((boat) => readLocker(boat.id)));
-  rigs = lockers.flatMap((locker) => locker?.rigs ?? []);
+  await loadDemo([ormundSound, capeTorrin]);
+  const allRigs = look(async (db) => readRigs(db, await listRigs(db, db.boatId)));
+  const boats = await withBoat(NOBODY, NO_BOAT, 'read', listBoats);
+  rigs = (await Promise.all(boats.map((boat) => allRigs(boat.id)))).flat();
 }, 120_000);
 afterAll(closeDatabase);
 

@@ -1,13 +1,21 @@
 import { leverOfRig, presetOf } from '../../core/rig/drag/leverOfRig';
 import { stationStates } from '../../core/rig/stationStates';
-import { withdraw } from '../../usecases/corrections/withdraw';
 import { planerLookInput } from '../../usecases/drag/dragInput';
-import { recordLeverPoint, recordPlanerLook, workPreset } from '../../usecases/drag/leverAndPlaner';
-import { acceptSetting, recordDragPull, startDragSetting } from '../../usecases/drag/setDrag';
-import { changeReel } from '../../usecases/gear/gear';
 import { finishInput, windingInput } from '../../usecases/load/loadInput';
-import { beginWinding, finishWinding, noteWinding } from '../../usecases/load/winding';
-import { readRigRecord } from '../../usecases/rigs/rigRecord';
+import {
+  acceptSetting,
+  beginWinding,
+  changeReel,
+  finishWinding,
+  noteWinding,
+  readRigRecord,
+  recordDragPull,
+  recordLeverPoint,
+  recordPlanerLook,
+  startDragSetting,
+  withdraw,
+  workPreset,
+} from './acts';
 import { closeDatabase, freshDatabase } from './database';
 import { bench, must, REEL, type Bench } from './gear';
 

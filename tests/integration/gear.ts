@@ -1,9 +1,6 @@
+import { createLine, createReel, createRig, makeBoat, saveStack } from './acts';
 import { randomUUID } from 'node:crypto';
-import { insertBoat } from '../../db/queries/boats';
-import { reader } from '../../db/withTransaction';
-import { createLine, createReel, createRig } from '../../usecases/gear/gear';
 import type { ReelFormInput } from '../../usecases/gear/gearInput';
-import { saveStack } from '../../usecases/load/saveStack';
 import type { StackInput } from '../../usecases/load/stackInput';
 import type { UseCaseOutcome } from '../../usecases/outcome';
 
@@ -36,7 +33,7 @@ export interface Bench {
 
 /** A boat with one planned rig: backing to be worked out, copper, a top shot. */
 export async function bench(boatName: string): Promise<Bench> {
-  const boatId = await insertBoat(reader(), boatName, 'Ormund Sound');
+  const boatId = await makeBoat(boatName, 'Ormund Sound');
   const reelId = must(await createReel(boatId, REEL)).id;
   const line = async (name: string, material: 'nylon' | 'copper wire', diameterM: number): Promise<string> =>
     must(

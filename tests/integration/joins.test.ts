@@ -1,10 +1,19 @@
 import { schoolsOf } from '../../core/joins/schools';
 import { joinEfficiency } from '../../core/rig/strength/strengthOfRig';
-import { withdraw } from '../../usecases/corrections/withdraw';
-import { checkSlip, keepTiePhoto, readTiePhoto, recordJoinBreak } from '../../usecases/joins/joinChecks';
 import { drillInput, photoInput, tieInput, type TieInput } from '../../usecases/joins/joinInput';
-import { addPerson, changeJoinKind, readJoinsBench, recordDrill, tieJoin } from '../../usecases/joins/joins';
-import { readRigRecord } from '../../usecases/rigs/rigRecord';
+import {
+  addPerson,
+  changeJoinKind,
+  checkSlip,
+  keepTiePhoto,
+  readJoinsBench,
+  readRigRecord,
+  readTiePhoto,
+  recordDrill,
+  recordJoinBreak,
+  tieJoin,
+  withdraw,
+} from './acts';
 import { closeDatabase, freshDatabase } from './database';
 import { bench, must, type Bench } from './gear';
 

@@ -1,14 +1,22 @@
-import { withdraw } from '../../usecases/corrections/withdraw';
-import { addSupplySpool, createReel, createRig, readGear } from '../../usecases/gear/gear';
 import { reelInput } from '../../usecases/gear/gearInput';
-import { forgetReel, recordReverseFill } from '../../usecases/gear/learning';
-import { changeLength } from '../../usecases/load/changeLength';
 import { finishInput, windingInput } from '../../usecases/load/loadInput';
-import { noteColour } from '../../usecases/load/noteColour';
-import { replaceSegment } from '../../usecases/load/replaceSegment';
-import { saveStack } from '../../usecases/load/saveStack';
-import { beginWinding, finishWinding, noteWinding } from '../../usecases/load/winding';
-import { readRigRecord } from '../../usecases/rigs/rigRecord';
+import {
+  addSupplySpool,
+  beginWinding,
+  changeLength,
+  createReel,
+  createRig,
+  finishWinding,
+  forgetReel,
+  noteColour,
+  noteWinding,
+  readGear,
+  readRigRecord,
+  recordReverseFill,
+  replaceSegment,
+  saveStack,
+  withdraw,
+} from './acts';
 import { closeDatabase, freshDatabase } from './database';
 import { bench, must, REEL, type Bench } from './gear';
 

@@ -2,15 +2,20 @@ import { adviceForRig } from '../../core/rig/count/adviceForRig';
 import { countMarks } from '../../core/rig/count/countMarks';
 import { rigView } from '../../core/rig/rigView';
 import { stationStates } from '../../core/rig/stationStates';
-import { withdraw } from '../../usecases/corrections/withdraw';
-import { acceptCalibration, recordTrial } from '../../usecases/count/calibrate';
-import { markLine } from '../../usecases/count/counterFacts';
 import { trialInput } from '../../usecases/count/countInput';
-import { changeReel } from '../../usecases/gear/gear';
-import { changeLength } from '../../usecases/load/changeLength';
 import { finishInput, lineChangeInput, windingInput } from '../../usecases/load/loadInput';
-import { beginWinding, finishWinding, noteWinding } from '../../usecases/load/winding';
-import { readRigRecord } from '../../usecases/rigs/rigRecord';
+import {
+  acceptCalibration,
+  beginWinding,
+  changeLength,
+  changeReel,
+  finishWinding,
+  markLine,
+  noteWinding,
+  readRigRecord,
+  recordTrial,
+  withdraw,
+} from './acts';
 import { closeDatabase, freshDatabase } from './database';
 import { bench, must, REEL, type Bench } from './gear';
 

@@ -1,4 +1,5 @@
-import { playPractice, practiceInput } from '../../usecases/count/practice';
+import { playPractice } from '../../usecases/count/practice';
+import { practiceInput } from '../../usecases/count/practiceInput';
 import { must } from './gear';
 
 const play = (seed: number, strippedM: readonly number[], ended = false) =>

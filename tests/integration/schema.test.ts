@@ -1,19 +1,14 @@
-import { randomBytes } from 'node:crypto';
-import { Client } from 'pg';
-import { insertBoat } from '../../db/queries/boats';
-import { reader } from '../../db/withTransaction';
 import { windingInput } from '../../usecases/load/loadInput';
-import { beginWinding, noteWinding } from '../../usecases/load/winding';
-import { closeDatabase, freshDatabase, migrate } from './database';
+import { beginWinding, makeBoat, noteWinding } from './acts';
+import { addressOf, asOwner, closeDatabase, emptyDatabase, freshDatabase, migrate } from './database';
 import { bench, must, type Bench } from './gear';
 
-let url: string;
 let one: Bench;
 let other: Bench;
 let loadId: string;
 
 beforeAll(async () => {
-  url = await freshDatabase();
+  await freshDatabase();
   one = await bench('Halyard Lark');
   other = await bench('Second Thought');
   loadId = must(await beginWinding(one.boatId, one.rigId, { version: 2, levelBelowRimM: 0.002 })).loadId;
@@ -22,13 +17,15 @@ beforeAll(async () => {
 });
 afterAll(closeDatabase);
 
-const sql = (text: string, values: unknown[] = []) => reader().query(text, values);
+const sql = (text: string, values: unknown[] = []) => asOwner<Record<string, string>>(text, values);
 
 describe('migrations', () => {
   it('go down to nothing and up again', async () => {
-    const scratch = await freshScratch();
-    expect(await migrate(scratch, 'down', 12)).toBe(12);
-    expect(await migrate(scratch, 'up')).toBe(12);
+    const scratch = addressOf(await emptyDatabase(), 'owner');
+    const all = await migrate(scratch, 'up');
+    expect(all).toBeGreaterThan(14);
+    expect(await migrate(scratch, 'down', all)).toBe(all);
+    expect(await migrate(scratch, 'up')).toBe(all);
     expect(await migrate(scratch, 'up')).toBe(0);
   });
 
@@ -40,18 +37,6 @@ describe('migrations', () => {
     expect(tables.rows).toEqual([]);
   });
 });
-
-async function freshScratch(): Promise<string> {
-  const admin = new Client({ connectionString: url });
-  await admin.connect();
-  const name = `test_scratch_${randomBytes(4).toString('hex')}`;
-  await admin.query(`CREATE DATABASE ${admin.escapeIdentifier(name)}`);
-  await admin.end();
-  const scratch = new URL(url);
-  scratch.pathname = `/${name}`;
-  await migrate(scratch.href, 'up');
-  return scratch.href;
-}
 
 describe('measurements', () => {
   const MEASUREMENTS = [
@@ -106,6 +91,8 @@ describe('measurements', () => {
   });
 });
 
+const SPARE_REEL = '00000000-0000-4000-8000-000000000001';
+
 describe('constraints', () => {
   it.each([
     ['a reel fuller than empty', `UPDATE reels SET full_diameter_m = 0.02`],
@@ -123,8 +110,15 @@ describe('constraints', () => {
   });
 
   it('refuse a row of one boat that points at another’s', async () => {
-    await expect(sql('UPDATE rigs SET reel_id = $1 WHERE boat_id = $2', [other.reelId, one.boatId])).rejects.toThrow(
+    await sql('INSERT INTO reels SELECT (jsonb_populate_record(NULL::reels, to_jsonb(reels) || $2)).* FROM reels WHERE id = $1', [
+      other.reelId,
+      JSON.stringify({ id: SPARE_REEL }),
+    ]);
+    await expect(sql('UPDATE rigs SET reel_id = $1 WHERE boat_id = $2', [SPARE_REEL, one.boatId])).rejects.toThrow(
       /foreign key/,
+    );
+    await expect(sql('UPDATE rigs SET reel_id = $1 WHERE id = $2', [other.reelId, one.rigId])).rejects.toThrow(
+      /rigs_one_a_reel/,
     );
     await expect(
       sql('UPDATE segments SET line_product_id = $1 WHERE boat_id = $2', [other.lineIds[0], one.boatId]),
@@ -138,6 +132,6 @@ describe('constraints', () => {
         one.rigId,
       ]),
     ).rejects.toThrow(/loads_one_winding/);
-    await expect(insertBoat(reader(), 'halyard LARK', '')).rejects.toThrow(/boats_name_once/);
+    await expect(makeBoat('halyard LARK', '')).rejects.toThrow(/boats_name_once_an_owner/);
   });
 });

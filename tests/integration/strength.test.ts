@@ -1,9 +1,7 @@
 import { rigView } from '../../core/rig/rigView';
 import { productStrength } from '../../core/rig/strength/strengthOfRig';
-import { withdraw } from '../../usecases/corrections/withdraw';
-import { readRigRecord } from '../../usecases/rigs/rigRecord';
-import { chooseMeantPlace, movePull, planSession, recordStrengthPull } from '../../usecases/strength/testStrength';
 import { sessionInput } from '../../usecases/strength/strengthInput';
+import { chooseMeantPlace, movePull, planSession, readRigRecord, recordStrengthPull, withdraw } from './acts';
 import { closeDatabase, freshDatabase } from './database';
 import { bench, must, type Bench } from './gear';
 

@@ -1,12 +1,19 @@
 import { currentLine } from '../../core/rig/currentLine';
 import { strengthOfRig } from '../../core/rig/strength/strengthOfRig';
-import { changeJoinKind } from '../../usecases/joins/joins';
 import { windOnInput } from '../../usecases/joins/windOnInput';
-import { makeWindOn, readWindOns, retireWindOnOf, swapWindOn } from '../../usecases/joins/windOns';
-import { changeLength } from '../../usecases/load/changeLength';
 import { finishInput, lineChangeInput, windingInput } from '../../usecases/load/loadInput';
-import { beginWinding, finishWinding, noteWinding } from '../../usecases/load/winding';
-import { readRigRecord } from '../../usecases/rigs/rigRecord';
+import {
+  beginWinding,
+  changeJoinKind,
+  changeLength,
+  finishWinding,
+  makeWindOn,
+  noteWinding,
+  readRigRecord,
+  readWindOns,
+  retireWindOnOf,
+  swapWindOn,
+} from './acts';
 import { closeDatabase, freshDatabase } from './database';
 import { bench, must, type Bench } from './gear';
 

@@ -1,16 +1,33 @@
+import { heldOutPieces } from '../../core/rig/heldOut';
 import { stationStates } from '../../core/rig/stationStates';
 import { windingOutlook } from '../../core/rig/load/windingOutlook';
-import { withdraw } from '../../usecases/corrections/withdraw';
-import { acceptCalibration, recordTrial } from '../../usecases/count/calibrate';
-import { acceptSetting, recordDragPull, startDragSetting } from '../../usecases/drag/setDrag';
-import { changeLine, changeReel, createRig, readGear } from '../../usecases/gear/gear';
-import { changeLength } from '../../usecases/load/changeLength';
 import { finishInput, windingInput } from '../../usecases/load/loadInput';
-import { saveStack } from '../../usecases/load/saveStack';
-import { abandonWinding, beginWinding, finishWinding, noteLevel, noteWinding } from '../../usecases/load/winding';
-import { readLocker, readRigRecord } from '../../usecases/rigs/rigRecord';
-import { noteDisplay, noteHang } from '../../usecases/count/counterFacts';
-import { recordStrengthPull, startStrengthTest } from '../../usecases/strength/testStrength';
+import { readLocker } from '../../usecases/rigs/locker';
+import {
+  abandonWinding,
+  acceptCalibration,
+  acceptSetting,
+  beginWinding,
+  changeLength,
+  changeLine,
+  changeReel,
+  createRig,
+  finishWinding,
+  look,
+  noteDisplay,
+  noteHang,
+  noteLevel,
+  noteWinding,
+  readGear,
+  readRigRecord,
+  recordDragPull,
+  recordStrengthPull,
+  recordTrial,
+  saveStack,
+  startDragSetting,
+  startStrengthTest,
+  withdraw,
+} from './acts';
 import { closeDatabase, freshDatabase } from './database';
 import { bench, must, REEL, type Bench } from './gear';
 
@@ -152,16 +169,18 @@ describe('winding', () => {
     must(await note(loadId, 1, 950));
     must(await note(loadId, 2, 962));
     expect(
-      await finishWinding(b.boatId, b.rigId, loadId, finishInput.parse({ version: 1, levelBelowRimM: 0.014 })),
+      // The spool is 15.2 mm deep.
+      await finishWinding(b.boatId, b.rigId, loadId, finishInput.parse({ version: 1, levelBelowRimM: 0.025 })),
     ).toMatchObject({
       status: 422,
+      message: expect.stringContaining('deeper than this spool'),
     });
     must(await finishWinding(b.boatId, b.rigId, loadId, finishInput.parse({ version: 1, levelBelowRimM: 0.0023 })));
     expect(stationStates(await record()).load.state).toBe('done');
     expect(await note(loadId, 2, 960)).toMatchObject({ status: 409 });
   });
 
-  it('solves the rest again after a level, and refuses one that cannot be', async () => {
+  it('solves the rest again after a level, and leaves out one that cannot be', async () => {
     const loadId = await begin();
     const segmentId = b.stack.segments[0]?.id ?? '';
     const level = (levelBelowRimM: number) =>
@@ -170,12 +189,34 @@ describe('winding', () => {
     must(await note(loadId, 0, (await record()).load?.segments[0]?.stopReading ?? 0));
     const before = windingOutlook(await record());
     const onM = before?.line.segments[0]?.outerDiameterM ?? NaN;
-    expect(await level(0.0005)).toMatchObject({ status: 422, message: expect.stringContaining('tighter or looser') });
+    // What no packing gives is kept, named, and nothing rests on it.
+    must(await level(0.0005));
+    const odd = windingOutlook(await record());
+    expect(odd?.heldOutLevels).toMatchObject([{ levelBelowRimM: 0.0005 }]);
+    expect(odd?.line).toEqual(before?.line);
+    expect(await level(0.19)).toMatchObject({ status: 422, message: expect.stringContaining('deeper than this spool') });
     must(await level((0.0618 - onM) / 2 + 0.0004));
     const after = windingOutlook(await record());
     expect(after?.changed).toMatchObject({ name: 'Top shot' });
     expect(after?.changed?.toM).toBeGreaterThan(40);
     expect(after?.levelBelowRimM).toBeCloseTo(0.002, 5);
+  });
+
+  it('keeps a level that disagrees, says so, and takes another one instead of it', async () => {
+    const loadId = await begin();
+    const stops = (await record()).load?.segments.map((segment) => segment.stopReading ?? 0) ?? [];
+    for (const [index, stop] of stops.entries()) must(await note(loadId, index, stop));
+    must(await finishWinding(b.boatId, b.rigId, loadId, finishInput.parse({ version: 1, levelBelowRimM: 0.0125 })));
+    const odd = await record();
+    expect(heldOutPieces(odd)).toMatchObject([{ kind: 'level', levelBelowRimM: 0.0125, source: { kind: 'level' } }]);
+    const id = heldOutPieces(odd)[0]?.source?.id ?? '';
+    must(await withdraw(b.boatId, { kind: 'level', id, rigId: b.rigId, reason: 'typed for 2.5' }));
+    expect((await record()).load?.levelBelowRimM).toBeNull();
+    const segmentId = b.stack.segments[2]?.id ?? '';
+    must(await noteLevel(b.boatId, b.rigId, loadId, { segmentId, levelBelowRimM: 0.0023, instrument: 'caliper' }));
+    const right = await record();
+    expect(right.load?.levelBelowRimM).toBe(0.0023);
+    expect(heldOutPieces(right)).toEqual([]);
   });
 
   it('can be abandoned; the plan stays and another can begin', async () => {
@@ -361,6 +402,6 @@ describe('gear', () => {
     expect(await createRig(b.boatId, { name: 'Second', note: '', reelId: b.reelId })).toMatchObject({ status: 409 });
     expect((await readGear(b.boatId))?.freeReelIds).toEqual([]);
     expect(await readGear(b.rigId)).toBeNull();
-    expect((await readLocker(b.boatId))?.rigs).toHaveLength(1);
+    expect((await look(readLocker)(b.boatId, '', 1)).rigs).toHaveLength(1);
   });
 });

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { TOWING_WATERS } from '../../core/drag/planerBracket';
-import { idSchema, LIMITS, within } from '../limits';
+import { idSchema, LIMITS, text, within } from '../limits';
 
 /** A pull with the scale through the bent rod. */
 export const dragPullBenchInput = z.strictObject({
@@ -21,7 +21,7 @@ export const benchInput = z.discriminatedUnion('act', [
   /** Tows a planer and looks at the spool. */
   z.strictObject({
     act: z.literal('tow-planer'),
-    planer: z.string().trim().min(1, 'Say which planer.').max(60, 'At most 60 letters.'),
+    planer: text(60, 'Say which planer.'),
     speedMS: within({ min: 0.2, max: 15 }, 'The speed through the water'),
     holdsN: within(LIMITS.forceN, 'What the drag holds'),
     water: z.enum(TOWING_WATERS),
@@ -42,5 +42,6 @@ export const streamInput = z.strictObject({
   gaugeLengthM: within(LIMITS.gaugeLengthM, 'The length between the grips'),
 });
 
+export type DragPullBenchInput = z.output<typeof dragPullBenchInput>;
 export type StreamInput = z.output<typeof streamInput>;
 export type BenchInput = z.output<typeof benchInput>;

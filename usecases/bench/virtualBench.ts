@@ -12,7 +12,7 @@ import {
   updateVirtualReel,
   type VirtualReelRow,
 } from '../../db/queries/virtualBench';
-import { withTransaction, type Queryable } from '../../db/withTransaction';
+import type { BoatDb, Queryable } from '../../db/withBoat';
 import { VirtualReel } from '../../instruments/virtual/virtualReel';
 import { writeGaugeHead, writeGaugeLine, type BreakPlace } from '../../instruments/gaugeLine';
 import { seededRandom } from '../../instruments/random';
@@ -21,8 +21,8 @@ import { VirtualForceGauge } from '../../instruments/virtual/virtualForceGauge';
 import { towVirtualPlaner, virtualPlaner } from '../../instruments/virtual/virtualPlaner';
 import { leverShare, STRIKE, VirtualScale } from '../../instruments/virtual/virtualScale';
 import { CHANGED_ELSEWHERE, conflict, done, invalid, notFound, type UseCaseOutcome } from '../outcome';
-import { readRigRecord } from '../rigs/rigRecord';
-import type { BenchInput, StreamInput } from './benchInput';
+import { rigToWrite } from '../rigs/readRigs';
+import type { BenchInput, DragPullBenchInput, StreamInput } from './benchInput';
 
 /** What an instrument on the virtual bench shows after a handling. Never its hidden truth. */
 export interface BenchReading {
@@ -51,60 +51,59 @@ const NOTHING: BenchReading = {
 
 /** Works the virtual reel of a rig once and gives what its instrument shows. */
 export async function workVirtualReel(
-  boatId: string,
+  db: BoatDb,
   rigId: string,
   input: BenchInput,
 ): Promise<UseCaseOutcome<BenchReading>> {
-  return withTransaction(async (db) => {
-    const record = await readRigRecord(boatId, rigId, db);
-    const virtual = record && (await findVirtualReel(db, boatId, rigId));
-    if (!record || !virtual) return notFound('virtual reel');
-    const reel = new VirtualReel(virtual.truth, virtual.reelState);
-    const keep = async (after: VirtualReel, shown: Partial<BenchReading>, dragClicks = virtual.dragClicks) => {
-      const written = await updateVirtualReel(db, boatId, rigId, virtual.version, {
-        reelState: after.state,
-        dragClicks,
-      });
-      return written ? done({ ...NOTHING, instrument: reel.label.name, ...shown }) : conflict(CHANGED_ELSEWHERE);
-    };
-    switch (input.act) {
-      case 'wind':
-        return windOn(db, record, virtual, reel, input.segmentId, keep);
-      case 'wind-to-colour':
-        return windToColour(db, record, reel, input.segmentId, input.coloursOn);
-      case 'measure-level':
-        if (reel.state.wound.length === 0) return conflict('Nothing is wound on the virtual reel yet.');
-        return keep(reel.rewind(), { levelBelowRimM: reel.levelBelowRimM(), instrument: 'virtual caliper' });
-      case 'walk': {
-        const walked = reel.walk(input.lengthM);
-        if (!walked.ok) return invalid('trueLengthM', walked.message);
-        return keep(walked.value, { reading: walked.value.read() });
-      }
-      case 'seat-join':
-        return seatJoin(db, record, virtual, input.joinId, input.aimN, (samples) => keep(reel.handled(), samples));
-      case 'break-join':
-        return breakJoin(db, record, virtual, input.joinId, (shown) => keep(reel.handled(), shown));
-      case 'hold-braid': {
-        const hand = new VirtualHand(input.aimN, 0, UNSTEADY, handSeed(virtual));
-        return keep(reel.handled(), { samples: hand.readPull(), instrument: hand.label.name });
-      }
-      case 'tow-planer': {
-        const { planer, holdsN, speedMS, water } = input;
-        const truth = virtualPlaner(planer, virtual.truth.seed);
-        const creep = towVirtualPlaner(truth, holdsN, speedMS, water, seededRandom(handSeed(virtual)));
-        return keep(reel.handled(), { creep, instrument: 'virtual planer' });
-      }
-      case 'turn-drag':
-        return keep(reel, {}, Math.min(MOST_CLICKS, Math.max(0, virtual.dragClicks + input.clicks)));
-      case 'pull-drag': {
-        if (reel.state.wound.length === 0) return conflict('Nothing is wound on the virtual reel yet.');
-        const seed = virtual.truth.seed * 104729 + virtual.reelState.handlings;
-        const clicks = virtual.dragClicks * leverShare(input.leverPosition ?? STRIKE);
-        const scale = new VirtualScale(virtual.dragTruth, clicks, reel.diameterM(), input.rodAngleRad, seed);
-        return keep(reel.rewind(), { samples: scale.readPull(), instrument: scale.label.name });
-      }
+  const { boatId } = db;
+  const record = await rigToWrite(db, rigId);
+  const virtual = record && (await findVirtualReel(db, boatId, rigId));
+  if (!record || !virtual) return notFound('virtual reel');
+  const reel = new VirtualReel(virtual.truth, virtual.reelState);
+  const keep = async (after: VirtualReel, shown: Partial<BenchReading>, dragClicks = virtual.dragClicks) => {
+    const written = await updateVirtualReel(db, boatId, rigId, virtual.version, {
+      reelState: after.state,
+      dragClicks,
+    });
+    return written ? done({ ...NOTHING, instrument: reel.label.name, ...shown }) : conflict(CHANGED_ELSEWHERE);
+  };
+  switch (input.act) {
+    case 'wind':
+      return windOn(db, record, virtual, reel, input.segmentId, keep);
+    case 'wind-to-colour':
+      return windToColour(db, record, reel, input.segmentId, input.coloursOn);
+    case 'measure-level':
+      if (reel.state.wound.length === 0) return conflict('Nothing is wound on the virtual reel yet.');
+      return keep(reel.rewind(), { levelBelowRimM: reel.levelBelowRimM(), instrument: 'virtual caliper' });
+    case 'walk': {
+      const walked = reel.walk(input.lengthM);
+      if (!walked.ok) return invalid('trueLengthM', walked.message);
+      return keep(walked.value, { reading: walked.value.read() });
     }
-  });
+    case 'seat-join':
+      return seatJoin(db, record, virtual, input.joinId, input.aimN, (samples) => keep(reel.handled(), samples));
+    case 'break-join':
+      return breakJoin(db, record, virtual, input.joinId, (shown) => keep(reel.handled(), shown));
+    case 'hold-braid': {
+      const hand = new VirtualHand(input.aimN, 0, UNSTEADY, handSeed(virtual));
+      return keep(reel.handled(), { samples: hand.readPull(), instrument: hand.label.name });
+    }
+    case 'tow-planer': {
+      const { planer, holdsN, speedMS, water } = input;
+      const truth = virtualPlaner(planer, virtual.truth.seed);
+      const creep = towVirtualPlaner(truth, holdsN, speedMS, water, seededRandom(handSeed(virtual)));
+      return keep(reel.handled(), { creep, instrument: 'virtual planer' });
+    }
+    case 'turn-drag':
+      return keep(reel, {}, Math.min(MOST_CLICKS, Math.max(0, virtual.dragClicks + input.clicks)));
+    case 'pull-drag': {
+      if (reel.state.wound.length === 0) return conflict('Nothing is wound on the virtual reel yet.');
+      const seed = virtual.truth.seed * 104729 + virtual.reelState.handlings;
+      const clicks = virtual.dragClicks * leverShare(input.leverPosition ?? STRIKE);
+      const scale = new VirtualScale(virtual.dragTruth, clicks, reel.diameterM(), input.rodAngleRad, seed);
+      return keep(reel.rewind(), { samples: scale.readPull(), instrument: scale.label.name });
+    }
+  }
 }
 
 /**
@@ -215,34 +214,30 @@ async function windToColour(
 }
 
 /** Breaks the next piece of a line on the virtual force gauge. */
-export async function breakOnVirtualGauge(boatId: string, productId: string): Promise<UseCaseOutcome<BenchReading>> {
-  return withTransaction(async (db) => {
-    const line = await findVirtualLine(db, boatId, productId);
-    const number = await takeNextPullNumber(db, boatId, productId);
-    if (!line || number === null) return notFound('line on the virtual bench');
-    const gauge = new VirtualForceGauge(line.strengthTruth, line.seed * 31 + number);
-    const breakPlace = breakPlaceOf(line.seed, number);
-    return done({ ...NOTHING, instrument: gauge.label.name, samples: gauge.readPull(), breakPlace });
-  });
+export async function breakOnVirtualGauge(db: BoatDb, productId: string): Promise<UseCaseOutcome<BenchReading>> {
+  const { boatId } = db;
+  const line = await findVirtualLine(db, boatId, productId);
+  const number = await takeNextPullNumber(db, boatId, productId);
+  if (!line || number === null) return notFound('line on the virtual bench');
+  const gauge = new VirtualForceGauge(line.strengthTruth, line.seed * 31 + number);
+  const breakPlace = breakPlaceOf(line.seed, number);
+  return done({ ...NOTHING, instrument: gauge.label.name, samples: gauge.readPull(), breakPlace });
 }
 
-/** Milliseconds between two deliveries of a stream. */
-const DELIVERY_MS = 50;
+/** The lines of an instrument's stream, and when the line of each sample is due, from the first (s): see docs/instruments.md. */
+export interface TimedLines {
+  readonly lines: readonly string[];
+  readonly timeS: readonly number[];
+}
 
-/** Breaks the next piece of a line on the virtual force gauge, streamed as it happens: see docs/instruments.md. */
-export async function streamVirtualGauge(
-  boatId: string,
-  input: StreamInput,
-): Promise<UseCaseOutcome<ReadableStream<Uint8Array>>> {
-  const found = await withTransaction(async (db) => {
-    const line = await findVirtualLine(db, boatId, input.productId);
-    const number = line && (await takeNextPullNumber(db, boatId, input.productId));
-    return line && number !== null ? { line, number } : null;
-  });
-  if (!found) return notFound('line on the virtual bench');
-  const { line, number } = found;
+/** Breaks the next piece of a line on the virtual force gauge, to be streamed as it happens. */
+export async function streamVirtualGauge(db: BoatDb, input: StreamInput): Promise<UseCaseOutcome<TimedLines>> {
+  const { boatId } = db;
+  const line = await findVirtualLine(db, boatId, input.productId);
+  const number = line && (await takeNextPullNumber(db, boatId, input.productId));
+  if (!line || number === null) return notFound('line on the virtual bench');
   const gauge = new VirtualForceGauge(line.strengthTruth, line.seed * 31 + number, input.gaugeLengthM);
-  return done(inRealTime(gauge.lines(breakPlaceOf(line.seed, number)), gauge.trace.timeS));
+  return done({ lines: [...gauge.lines(breakPlaceOf(line.seed, number))], timeS: [...gauge.trace.timeS] });
 }
 
 /** Every ninth piece breaks at a grip. */
@@ -250,49 +245,15 @@ function breakPlaceOf(seed: number, number: number): BreakPlace {
   return (seed + number) % 9 === 0 ? 'grip' : 'middle';
 }
 
-/** Lines of a stream, each sent when its time has come. */
-function inRealTime(lines: Iterator<string>, timeS: ArrayLike<number>): ReadableStream<Uint8Array> {
-  const encoder = new TextEncoder();
-  const startedAt = performance.now();
-  let sent = -1;
-  return new ReadableStream({
-    async pull(controller) {
-      await new Promise((resume) => setTimeout(resume, DELIVERY_MS));
-      let text = '';
-      // The head goes with the first sample, whatever follows the last one with the end.
-      while (sent < 0 || sent >= timeS.length || (timeS[sent] ?? 0) * 1000 <= performance.now() - startedAt) {
-        const next = lines.next();
-        if (next.done) {
-          if (text !== '') controller.enqueue(encoder.encode(text));
-          controller.close();
-          return;
-        }
-        text += next.value;
-        sent += 1;
-      }
-      if (text !== '') controller.enqueue(encoder.encode(text));
-    },
-  });
-}
-
-/** Pulls the scale on the virtual reel, streamed as it happens by the same line protocol, tared. */
+/** Pulls the scale on the virtual reel, to be streamed as it happens by the same line protocol, tared. */
 export async function streamVirtualPull(
-  boatId: string,
+  db: BoatDb,
   rigId: string,
-  input: Extract<BenchInput, { act: 'pull-drag' }>,
-): Promise<UseCaseOutcome<ReadableStream<Uint8Array>>> {
-  const pulled = await workVirtualReel(boatId, rigId, input);
+  input: DragPullBenchInput,
+): Promise<UseCaseOutcome<TimedLines>> {
+  const pulled = await workVirtualReel(db, rigId, input);
   if (!pulled.ok) return pulled;
   const { samples, instrument } = pulled.value;
-  return done(
-    inRealTime(
-      linesOf(instrument, samples),
-      samples.map((sample) => sample.timeS),
-    ),
-  );
-}
-
-function* linesOf(instrument: string, samples: readonly ForceSample[]): Generator<string> {
-  yield writeGaugeHead(instrument);
-  for (const sample of samples) yield writeGaugeLine({ ...sample, stretchM: null });
+  const lines = samples.map((sample) => writeGaugeLine({ ...sample, stretchM: null }));
+  return done({ lines: [writeGaugeHead(instrument), ...lines], timeS: samples.map((sample) => sample.timeS) });
 }

@@ -1,9 +1,9 @@
 import { z } from 'zod';
-import { nameSchema } from '../limits';
+import { nameSchema, text } from '../limits';
 
 export const boatInput = z.strictObject({
   name: nameSchema,
-  homeWater: z.string().trim().max(120, 'At most 120 letters.').default(''),
+  homeWater: text(120).default(''),
 });
 
 export type BoatInput = z.output<typeof boatInput>;

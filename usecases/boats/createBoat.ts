@@ -1,12 +1,11 @@
 import 'server-only';
 import { boatNameTaken, insertBoat } from '../../db/queries/boats';
-import { withTransaction } from '../../db/withTransaction';
+import type { BoatDb } from '../../db/withBoat';
 import { done, invalid, type UseCaseOutcome } from '../outcome';
 import type { BoatInput } from './boatInput';
 
-export async function createBoat(input: BoatInput): Promise<UseCaseOutcome<{ id: string }>> {
-  return withTransaction(async (db) => {
-    if (await boatNameTaken(db, input.name)) return invalid('name', `There is a boat called ${input.name} already.`);
-    return done({ id: await insertBoat(db, input.name, input.homeWater) });
-  });
+/** Makes a locker for a boat. Belongs to work without a boat. */
+export async function createBoat(db: BoatDb, input: BoatInput): Promise<UseCaseOutcome<{ id: string }>> {
+  if (await boatNameTaken(db, input.name)) return invalid('name', `There is a boat called ${input.name} already.`);
+  return done({ id: await insertBoat(db, input.name, input.homeWater) });
 }

@@ -1,9 +1,10 @@
 import { z } from 'zod';
-import { idSchema } from '../limits';
+import { idSchema, text } from '../limits';
 
 export const withdrawInput = z.strictObject({
   kind: z.enum([
     'winding',
+    'level',
     'trial',
     'strengthPull',
     'dragPull',
@@ -17,7 +18,7 @@ export const withdrawInput = z.strictObject({
   ]),
   id: idSchema,
   rigId: idSchema,
-  reason: z.string().trim().min(1, 'Say why it is taken back.').max(200, 'At most 200 letters.'),
+  reason: text(200, 'Say why it is taken back.'),
 });
 
 export type WithdrawInput = z.output<typeof withdrawInput>;

@@ -11,51 +11,50 @@ import type { RigRecord } from '../../core/rig/record';
 import { spoolStateAt, type LoadedLine } from '../../core/spool/loadedLine';
 import { insertCalibration, insertTrial } from '../../db/queries/count';
 import { insertLogEntry } from '../../db/queries/log';
-import { withTransaction } from '../../db/withTransaction';
+import type { BoatDb } from '../../db/withBoat';
 import { conflict, done, invalid, notFound, type Refusal, type UseCaseOutcome } from '../outcome';
-import { readRigRecord } from '../rigs/rigRecord';
+import { rigToWrite } from '../rigs/readRigs';
 import type { AcceptInput, TrialInput } from './countInput';
 
 /** Records one test of a counter: a walk along a tape, a colour at the tip, or spool turns. */
 export async function recordTrial(
-  boatId: string,
+  db: BoatDb,
   rigId: string,
   input: TrialInput,
 ): Promise<UseCaseOutcome<{ done: true }>> {
-  return withTransaction(async (db) => {
-    const record = await readRigRecord(boatId, rigId, db);
-    if (!record) return notFound('rig');
-    const { load } = record;
-    // Without a counter the spool's turns are counted.
-    const known = rulerOf(record);
-    const counter = { ...known, lengthPerTurnM: known.lengthPerTurnM.value };
-    if (load?.id !== input.loadId)
-      return conflict('The line was wound again since this test: it says nothing about the new load.');
-    if (load.status !== 'wound') return conflict('Finish winding first.');
-    const line = currentLine(record);
-    if (!line.ok) return conflict(line.message);
-    const measured = measureOf(record, input, counter, line.value.line);
-    if ('refusal' in measured) return measured.refusal;
-    const reading = unwrapReading(input.reading, measured.expectedCounts, counter);
-    if (!reading.ok) return invalid('reading', reading.message);
-    const lastTrialAt = record.trials.at(-1)?.at ?? '';
-    const strippedBeforeM = -load.changes
-      .filter((change) => change.at > lastTrialAt)
-      .reduce((sum, c) => sum + c.changeM, 0);
-    await insertTrial(db, boatId, {
-      loadId: input.loadId,
-      kind: input.kind,
-      trueLengthM: measured.trueLengthM,
-      turns: input.kind === 'turns' ? input.turns : null,
-      betweenFlips: input.kind === 'turns' && input.betweenFlips,
-      reading: reading.value,
-      strippedBeforeM,
-      instrument: input.instrument,
-      correctsId: null,
-      withdrawn: false,
-    });
-    return done({ done: true });
+  const { boatId } = db;
+  const record = await rigToWrite(db, rigId);
+  if (!record) return notFound('rig');
+  const { load } = record;
+  // Without a counter the spool's turns are counted.
+  const known = rulerOf(record);
+  const counter = { ...known, lengthPerTurnM: known.lengthPerTurnM.value };
+  if (load?.id !== input.loadId)
+    return conflict('The line was wound again since this test: it says nothing about the new load.');
+  if (load.status !== 'wound') return conflict('Finish winding first.');
+  const line = currentLine(record);
+  if (!line.ok) return conflict(line.message);
+  const measured = measureOf(record, input, counter, line.value.line);
+  if ('refusal' in measured) return measured.refusal;
+  const reading = unwrapReading(input.reading, measured.expectedCounts, counter);
+  if (!reading.ok) return invalid('reading', reading.message);
+  const lastTrialAt = record.trials.at(-1)?.at ?? '';
+  const strippedBeforeM = -load.changes
+    .filter((change) => change.at > lastTrialAt)
+    .reduce((sum, c) => sum + c.changeM, 0);
+  await insertTrial(db, boatId, {
+    loadId: input.loadId,
+    kind: input.kind,
+    trueLengthM: measured.trueLengthM,
+    turns: input.kind === 'turns' ? input.turns : null,
+    betweenFlips: input.kind === 'turns' && input.betweenFlips,
+    reading: reading.value,
+    strippedBeforeM,
+    instrument: input.instrument,
+    correctsId: null,
+    withdrawn: false,
   });
+  return done({ done: true });
 }
 
 /** The true length of a test, and about what the counter should show; or why it cannot be. */
@@ -91,31 +90,30 @@ function expectedAt(record: RigRecord, line: LoadedLine, lengthM: number, counte
 
 /** Accepts the counter as it now is: made true, or left alone with a correction card. */
 export async function acceptCalibration(
-  boatId: string,
+  db: BoatDb,
   rigId: string,
   input: AcceptInput,
 ): Promise<UseCaseOutcome<{ done: true }>> {
-  return withTransaction(async (db) => {
-    const record = await readRigRecord(boatId, rigId, db);
-    if (!record) return notFound('rig');
-    if (record.load?.id !== input.loadId) return conflict('The line was wound again since: test the new load first.');
-    const line = currentLine(record);
-    if (!line.ok) return conflict(line.message);
-    if (!record.reel.counter) return conflict('This reel has no counter to accept.');
-    const fused = fusedCounter(record, line.value);
-    if (!validTrial(record) && !wasLogged(record)) {
-      return conflict(
-        'There is no walk of the line as it is now, and its winding was not logged: walk the tape once, then accept.',
-      );
-    }
-    await insertCalibration(db, boatId, rigId, {
-      loadId: input.loadId,
-      method: input.method,
-      lengthPerTurnM: fused.constantM,
-      basis: countBasis(record, line.value.line),
-    });
-    const words = input.method === 'true' ? 'Counter accepted as true.' : 'Counter left as it is; corrected by card.';
-    await insertLogEntry(db, boatId, rigId, 'count', words);
-    return done({ done: true });
+  const { boatId } = db;
+  const record = await rigToWrite(db, rigId);
+  if (!record) return notFound('rig');
+  if (record.load?.id !== input.loadId) return conflict('The line was wound again since: test the new load first.');
+  const line = currentLine(record);
+  if (!line.ok) return conflict(line.message);
+  if (!record.reel.counter) return conflict('This reel has no counter to accept.');
+  const fused = fusedCounter(record, line.value);
+  if (!validTrial(record) && !wasLogged(record)) {
+    return conflict(
+      'There is no walk of the line as it is now, and its winding was not logged: walk the tape once, then accept.',
+    );
+  }
+  await insertCalibration(db, boatId, rigId, {
+    loadId: input.loadId,
+    method: input.method,
+    lengthPerTurnM: fused.constantM,
+    basis: countBasis(record, line.value.line),
   });
+  const words = input.method === 'true' ? 'Counter accepted as true.' : 'Counter left as it is; corrected by card.';
+  await insertLogEntry(db, boatId, rigId, 'count', words);
+  return done({ done: true });
 }

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { idSchema, instrumentSchema, LIMITS, readingSchema, within } from '../limits';
+import { idSchema, instrumentSchema, LIMITS, readingSchema, text, within } from '../limits';
 
 const common = { loadId: idSchema, reading: readingSchema, instrument: instrumentSchema };
 
@@ -33,7 +33,7 @@ export const hangInput = z.strictObject({ hangM: within({ min: 0, max: 20 }, 'Wh
 export const lineMarkInput = z.strictObject({
   loadId: idSchema,
   kind: z.enum(['tied', 'inked']),
-  looks: z.string().trim().min(1, 'Say what it looks like.').max(60, 'At most 60 letters.'),
+  looks: text(60, 'Say what it looks like.'),
   lengthOutM: within(LIMITS.segmentLengthM, 'The length out'),
 });
 

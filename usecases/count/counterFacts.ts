@@ -6,48 +6,43 @@ import { insertLineMark } from '../../db/queries/lineMarks';
 import { insertLogEntry } from '../../db/queries/log';
 import { setDisplay } from '../../db/queries/reels';
 import { setHang } from '../../db/queries/rigs';
-import { withTransaction } from '../../db/withTransaction';
+import type { BoatDb } from '../../db/withBoat';
 import { conflict, done, invalid, notFound, type UseCaseOutcome } from '../outcome';
-import { readRigRecord } from '../rigs/rigRecord';
+import { rigToWrite } from '../rigs/readRigs';
 import type { LineMarkInput } from './countInput';
 
 /** Keeps what the quiz found out about a reel's display. */
 export async function noteDisplay(
-  boatId: string,
+  db: BoatDb,
   reelId: string,
   display: CounterRecord['display'],
 ): Promise<UseCaseOutcome<{ done: true }>> {
-  return withTransaction(async (db) =>
-    (await setDisplay(db, boatId, reelId, display)) ? done({ done: true }) : notFound('counter'),
-  );
+  return (await setDisplay(db, db.boatId, reelId, display)) ? done({ done: true }) : notFound('counter');
 }
 
 /** Keeps what hangs from the tip of a rig when its counter is zeroed. */
-export async function noteHang(boatId: string, rigId: string, hangM: number): Promise<UseCaseOutcome<{ done: true }>> {
-  return withTransaction(async (db) =>
-    (await setHang(db, boatId, rigId, hangM)) ? done({ done: true }) : notFound('rig'),
-  );
+export async function noteHang(db: BoatDb, rigId: string, hangM: number): Promise<UseCaseOutcome<{ done: true }>> {
+  return (await setHang(db, db.boatId, rigId, hangM)) ? done({ done: true }) : notFound('rig');
 }
 
 /** Keeps a mark that was tied or inked at a length from the hook. */
 export async function markLine(
-  boatId: string,
+  db: BoatDb,
   rigId: string,
   input: LineMarkInput,
 ): Promise<UseCaseOutcome<{ done: true }>> {
-  return withTransaction(async (db) => {
-    const record = await readRigRecord(boatId, rigId, db);
-    if (!record) return notFound('rig');
-    if (record.load?.id !== input.loadId || record.load.status !== 'wound') {
-      return conflict('The line was wound again since: mark the line that is on now.');
-    }
-    const current = currentLine(record);
-    if (!current.ok) return conflict(current.message);
-    const place = markPlace(current.value.line, input.lengthOutM);
-    if (!place.ok) return invalid('lengthOutM', place.message);
-    const { kind, looks } = input;
-    await insertLineMark(db, boatId, input.loadId, { kind, looks, ...place.value });
-    await insertLogEntry(db, boatId, rigId, 'count', `Mark ${kind} on the line: ${looks}.`);
-    return done({ done: true });
-  });
+  const { boatId } = db;
+  const record = await rigToWrite(db, rigId);
+  if (!record) return notFound('rig');
+  if (record.load?.id !== input.loadId || record.load.status !== 'wound') {
+    return conflict('The line was wound again since: mark the line that is on now.');
+  }
+  const current = currentLine(record);
+  if (!current.ok) return conflict(current.message);
+  const place = markPlace(current.value.line, input.lengthOutM);
+  if (!place.ok) return invalid('lengthOutM', place.message);
+  const { kind, looks } = input;
+  await insertLineMark(db, boatId, input.loadId, { kind, looks, ...place.value });
+  await insertLogEntry(db, boatId, rigId, 'count', `Mark ${kind} on the line: ${looks}.`);
+  return done({ done: true });
 }

@@ -1,34 +1,21 @@
 import 'server-only';
-import { z } from 'zod';
 import { fuseCounter, type FusedCounter } from '../../core/calibration/fuseCounter';
 import { TAPE_SD_M, type LengthObservation } from '../../core/calibration/observations';
 import { topAdjustment } from '../../core/calibration/topAdjustment';
 import { CALIPER_SD_M, DEFAULT_PACKING, LEVEL_SD_M, windingStrain } from '../../core/load/defaults';
 import { buildLoadedLine } from '../../core/spool/loadedLine';
+import { toSi } from '../../core/units/units';
 import { normalDeviate, seededRandom } from '../../instruments/random';
 import type { ReelTruth } from '../../instruments/virtual/layReel';
 import { EMPTY_REEL, VirtualReel } from '../../instruments/virtual/virtualReel';
 import { done, invalid, type UseCaseOutcome } from '../outcome';
+import type { PracticeInput } from './practiceInput';
 
-const FOOT_M = 0.3048;
 /** The walk of the game: 100 ft (common practice). */
-const WALK_M = 100 * FOOT_M;
+const WALK_M = toSi('length', 100, 'ft');
 /** A counter this near to true is right. */
 const RIGHT_WITHIN = 0.01;
-const MOST_WALKS = 12;
 const LINE_M = 0.0004;
-
-/** A game with a reel of which nobody knows the truth: its seed, and what was taken off (or put on) between walks. */
-export const practiceInput = z.strictObject({
-  seed: z.int().min(1).max(2_000_000_000),
-  strippedM: z
-    .array(z.number().min(-500, 'That is more line than anybody puts on.').max(500, 'That is more line than there is.'))
-    .max(MOST_WALKS - 1, 'Twelve walks are enough for anybody.'),
-  /** True once the person calls the counter true: only then is the truth told. */
-  ended: z.boolean().default(false),
-});
-
-export type PracticeInput = z.output<typeof practiceInput>;
 
 /** What a person sees of the game so far, what the advice says now, and how the advice alone would have fared. */
 export interface PracticeShown {
@@ -78,7 +65,7 @@ function deal(seed: number): Game {
     rimDiameterM,
     // Mostly too full for its counter, so that something can come off.
     lengthPerTurnM: statedConstantM * between(0.86, 1),
-    unitM: FOOT_M,
+    unitM: toSi('length', 1, 'ft'),
     digits: 3,
     rounds: true,
     pitchM: widthM / 24,
@@ -113,7 +100,7 @@ function believe(game: Game, walks: readonly LengthObservation[], strippedM: num
       widthM: known(truth.widthM, CALIPER_SD_M),
       fullDiameterM: known(truth.rimDiameterM, CALIPER_SD_M),
       constantM: { value: game.statedConstantM, sd: 0.08 * game.statedConstantM, source: 'maker' },
-      counter: { unitM: FOOT_M, display: 'rounds' },
+      counter: { unitM: toSi('length', 1, 'ft'), display: 'rounds' },
       joint: null,
       segments: line.segments.map((segment) => ({
         ...segment,
@@ -158,7 +145,7 @@ function play(game: Game, moveOf: (fused: FusedCounter, walk: number) => number 
 /** How far the counter really is from true, by a walk that nobody makes: exact, unrounded. */
 function trueError(game: Game, reel: VirtualReel): number {
   const exact = reel.exactCounts(WALK_M);
-  return (exact * FOOT_M) / WALK_M - 1;
+  return (exact * toSi('length', 1, 'ft')) / WALK_M - 1;
 }
 
 function adviceOf(game: Game, fused: FusedCounter) {

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { FRACTION_LIMITS } from '../../core/drag/dragTarget';
 import { CREEPS, CURRENTS, HEADINGS } from '../../core/drag/planerBracket';
-import { idSchema, instrumentSchema, LIMITS, within } from '../limits';
+import { idSchema, instrumentSchema, LIMITS, text, within } from '../limits';
 
 export const settingInput = z.strictObject({
   loadId: idSchema,
@@ -44,7 +44,7 @@ export const presetActInput = z.discriminatedUnion('act', [
 ]);
 
 export const planerLookInput = z.strictObject({
-  planer: z.string().trim().min(1, 'Say which planer.').max(60, 'At most 60 letters.'),
+  planer: text(60, 'Say which planer.'),
   speedMS: within({ min: 0.2, max: 15 }, 'The speed through the water'),
   holdsN: within(LIMITS.forceN, 'What the drag holds'),
   leverPosition: within({ min: 0, max: 1 }, "The lever's place").nullable(),

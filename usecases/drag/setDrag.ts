@@ -8,77 +8,74 @@ import { sessionPulls } from '../../core/rig/drag/sessionPulls';
 import { strengthOfRig } from '../../core/rig/strength/strengthOfRig';
 import { acceptDragSetting, insertDragPull, insertDragSetting } from '../../db/queries/drag';
 import { insertLogEntry } from '../../db/queries/log';
-import { withTransaction } from '../../db/withTransaction';
+import type { BoatDb } from '../../db/withBoat';
 import { conflict, done, invalid, notFound, type UseCaseOutcome } from '../outcome';
-import { readRigRecord } from '../rigs/rigRecord';
+import { rigToWrite } from '../rigs/readRigs';
 import type { DragPullInput, SettingInput } from './dragInput';
 
 /** Begins a scale session: the target and what it rests on are fixed now. */
 export async function startDragSetting(
-  boatId: string,
+  db: BoatDb,
   rigId: string,
   input: SettingInput,
 ): Promise<UseCaseOutcome<{ id: string }>> {
-  return withTransaction(async (db) => {
-    const record = await readRigRecord(boatId, rigId, db);
-    if (!record) return notFound('rig');
-    if (record.load?.id !== input.loadId || record.load.status !== 'wound') {
-      return conflict('Load the reel first: drag depends on how full the spool is.');
-    }
-    const line = currentLine(record);
-    if (!line.ok) return conflict(line.message);
-    const strength = strengthOfRig(record, line.value.line);
-    const basis = dragBases(record, line.value.line).find((choice) => choice.basis === input.strengthBasis);
-    if (!strength || !basis?.strengthN)
-      return invalid('strengthBasis', `That basis is not known yet: ${basis?.reason ?? 'no strength'}.`);
-    const weakestN = strength.weakest.strengthN.value;
-    const target = dragTarget(basis.strengthN, input.fraction, record.reel.dragLimitN, weakestN);
-    if (!target.ok) return invalid('fraction', target.message);
-    const id = await insertDragSetting(db, boatId, rigId, {
-      ...input,
-      targetN: target.value.targetN.value,
-      basis: dragBasis(record, line.value.line, strength),
-    });
-    return done({ id });
+  const { boatId } = db;
+  const record = await rigToWrite(db, rigId);
+  if (!record) return notFound('rig');
+  if (record.load?.id !== input.loadId || record.load.status !== 'wound') {
+    return conflict('Load the reel first: drag depends on how full the spool is.');
+  }
+  const line = currentLine(record);
+  if (!line.ok) return conflict(line.message);
+  const strength = strengthOfRig(record, line.value.line);
+  const basis = dragBases(record, line.value.line).find((choice) => choice.basis === input.strengthBasis);
+  if (!strength || !basis?.strengthN)
+    return invalid('strengthBasis', `That basis is not known yet: ${basis?.reason ?? 'no strength'}.`);
+  const weakestN = strength.weakest.strengthN.value;
+  const target = dragTarget(basis.strengthN, input.fraction, record.reel.dragLimitN, weakestN);
+  if (!target.ok) return invalid('fraction', target.message);
+  const id = await insertDragSetting(db, boatId, rigId, {
+    ...input,
+    targetN: target.value.targetN.value,
+    basis: dragBasis(record, line.value.line, strength),
   });
+  return done({ id });
 }
 
 export async function recordDragPull(
-  boatId: string,
+  db: BoatDb,
   rigId: string,
   settingId: string,
   input: DragPullInput,
 ): Promise<UseCaseOutcome<{ done: true }>> {
-  return withTransaction(async (db) => {
-    const record = await readRigRecord(boatId, rigId, db);
-    const setting = record?.dragSetting;
-    if (setting?.id !== settingId) return notFound('scale session');
-    if (setting.acceptedAt) return conflict('This setting is accepted: start a new session to pull again.');
-    await insertDragPull(db, boatId, settingId, { ...input, correctsId: null, withdrawn: false });
-    return done({ done: true });
-  });
+  const { boatId } = db;
+  const record = await rigToWrite(db, rigId);
+  const setting = record?.dragSetting;
+  if (setting?.id !== settingId) return notFound('scale session');
+  if (setting.acceptedAt) return conflict('This setting is accepted: start a new session to pull again.');
+  await insertDragPull(db, boatId, settingId, { ...input, correctsId: null, withdrawn: false });
+  return done({ done: true });
 }
 
 /** Accepts a setting whose last pulls agree with each other and with the target. */
 export async function acceptSetting(
-  boatId: string,
+  db: BoatDb,
   rigId: string,
   settingId: string,
 ): Promise<UseCaseOutcome<{ done: true }>> {
-  return withTransaction(async (db) => {
-    const record = await readRigRecord(boatId, rigId, db);
-    const setting = record?.dragSetting;
-    if (!record || setting?.id !== settingId) return notFound('scale session');
-    const session = judgeScaleSession(sessionPulls(setting), setting.targetN);
-    if (session?.verdict !== 'set') return conflict('The last three pulls do not agree with the target yet.');
-    if (!(await acceptDragSetting(db, boatId, settingId))) return conflict('This setting is accepted already.');
-    await insertLogEntry(
-      db,
-      boatId,
-      rigId,
-      'drag',
-      `Drag set with a scale to ${session.medianN.toFixed(1)} N at the tip.`,
-    );
-    return done({ done: true });
-  });
+  const { boatId } = db;
+  const record = await rigToWrite(db, rigId);
+  const setting = record?.dragSetting;
+  if (!record || setting?.id !== settingId) return notFound('scale session');
+  const session = judgeScaleSession(sessionPulls(setting), setting.targetN);
+  if (session?.verdict !== 'set') return conflict('The last three pulls do not agree with the target yet.');
+  if (!(await acceptDragSetting(db, boatId, settingId))) return conflict('This setting is accepted already.');
+  await insertLogEntry(
+    db,
+    boatId,
+    rigId,
+    'drag',
+    `Drag set with a scale to ${session.medianN.toFixed(1)} N at the tip.`,
+  );
+  return done({ done: true });
 }

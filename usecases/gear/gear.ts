@@ -8,14 +8,21 @@ import {
 } from '../../core/load/defaults';
 import type { LineProductRecord, ReelRecord, SupplySpoolRecord } from '../../core/rig/record';
 import { wantedLines, type WantedLine } from '../../core/rig/load/wantedLine';
-import { findBoat } from '../../db/queries/boats';
 import { insertLine, listLines, updateLine, type LineInput } from '../../db/queries/lines';
-import { findReel, insertReel, listReels, replaceRatings, updateReel, type ReelInput } from '../../db/queries/reels';
+import {
+  findReel,
+  lockReel,
+  insertReel,
+  listReels,
+  replaceRatings,
+  updateReel,
+  type ReelInput,
+} from '../../db/queries/reels';
 import { insertRig, listRigs } from '../../db/queries/rigs';
 import { insertSupplySpool, listSupplySpools } from '../../db/queries/supplies';
-import { reader, withTransaction } from '../../db/withTransaction';
+import type { BoatDb } from '../../db/withBoat';
 import { CHANGED_ELSEWHERE, conflict, done, notFound, type UseCaseOutcome } from '../outcome';
-import { readLocker } from '../rigs/rigRecord';
+import { readRigs } from '../rigs/readRigs';
 import type { LineFormInput, ReelFormInput, RigFormInput, SupplyInput } from './gearInput';
 
 /**
@@ -77,12 +84,13 @@ export interface Gear {
   readonly wanted: readonly WantedLine[];
 }
 
+/** Rigs whose plans the cut list asks for at once: more than that is no afternoon's work. */
+const MOST_RIGS_TO_CUT_FOR = 60;
+
 /** The reels and lines of a boat, or null when there is no such boat. */
-export async function readGear(boatId: string): Promise<Gear | null> {
-  const db = reader();
-  const locker = await readLocker(boatId);
-  if (!locker) return null;
-  const { boat } = locker;
+export async function readGear(db: BoatDb): Promise<Gear | null> {
+  const { boatId, boat } = db;
+  if (!boat) return null;
   const [reels, lines, rigs, supplySpools] = await Promise.all([
     listReels(db, boatId),
     listLines(db, boatId),
@@ -96,68 +104,60 @@ export async function readGear(boatId: string): Promise<Gear | null> {
     lines,
     freeReelIds: reels.filter((reel) => !taken.has(reel.id)).map((reel) => reel.id),
     supplySpools,
-    wanted: wantedLines(locker.rigs),
+    wanted: wantedLines(await readRigs(db, rigs.slice(0, MOST_RIGS_TO_CUT_FOR))),
   };
 }
 
-export async function createReel(boatId: string, input: ReelFormInput): Promise<UseCaseOutcome<{ id: string }>> {
-  return withTransaction(async (db) => {
-    if (!(await findBoat(db, boatId))) return notFound('boat');
-    const id = await insertReel(db, boatId, toReel(input));
-    await replaceRatings(db, boatId, id, input.ratings);
-    return done({ id });
-  });
+export async function createReel(db: BoatDb, input: ReelFormInput): Promise<UseCaseOutcome<{ id: string }>> {
+  const { boatId } = db;
+  const id = await insertReel(db, boatId, toReel(input));
+  await replaceRatings(db, boatId, id, input.ratings);
+  return done({ id });
 }
 
 export async function changeReel(
-  boatId: string,
+  db: BoatDb,
   reelId: string,
   version: number,
   input: ReelFormInput,
 ): Promise<UseCaseOutcome<{ id: string }>> {
-  return withTransaction(async (db) => {
-    if (!(await findReel(db, boatId, reelId))) return notFound('reel');
-    if (!(await updateReel(db, boatId, reelId, version, toReel(input)))) return conflict(CHANGED_ELSEWHERE);
-    await replaceRatings(db, boatId, reelId, input.ratings);
-    return done({ id: reelId });
-  });
+  const { boatId } = db;
+  if (!(await findReel(db, boatId, reelId))) return notFound('reel');
+  if (!(await updateReel(db, boatId, reelId, version, toReel(input)))) return conflict(CHANGED_ELSEWHERE);
+  await replaceRatings(db, boatId, reelId, input.ratings);
+  return done({ id: reelId });
 }
 
-export async function createLine(boatId: string, input: LineFormInput): Promise<UseCaseOutcome<{ id: string }>> {
-  return withTransaction(async (db) => {
-    if (!(await findBoat(db, boatId))) return notFound('boat');
-    return done({ id: await insertLine(db, boatId, toLine(input)) });
-  });
+export async function createLine(db: BoatDb, input: LineFormInput): Promise<UseCaseOutcome<{ id: string }>> {
+  const { boatId } = db;
+  return done({ id: await insertLine(db, boatId, toLine(input)) });
 }
 
 export async function changeLine(
-  boatId: string,
+  db: BoatDb,
   lineId: string,
   version: number,
   input: LineFormInput,
 ): Promise<UseCaseOutcome<{ id: string }>> {
-  return withTransaction(async (db) => {
-    const lines = await listLines(db, boatId);
-    if (!lines.some((line) => line.id === lineId)) return notFound('line');
-    const written = await updateLine(db, boatId, lineId, version, toLine(input));
-    return written ? done({ id: lineId }) : conflict(CHANGED_ELSEWHERE);
-  });
+  const { boatId } = db;
+  const lines = await listLines(db, boatId);
+  if (!lines.some((line) => line.id === lineId)) return notFound('line');
+  const written = await updateLine(db, boatId, lineId, version, toLine(input));
+  return written ? done({ id: lineId }) : conflict(CHANGED_ELSEWHERE);
 }
 
-export async function createRig(boatId: string, input: RigFormInput): Promise<UseCaseOutcome<{ id: string }>> {
-  return withTransaction(async (db) => {
-    if (!(await findReel(db, boatId, input.reelId))) return notFound('reel');
-    const rigs = await listRigs(db, boatId);
-    const taken = rigs.some((rig) => rig.reelId === input.reelId);
-    if (taken) return conflict('That reel carries another rig already: one reel holds one line at a time.');
-    return done({ id: await insertRig(db, boatId, { ...input, lockerOrder: rigs.length }) });
-  });
+export async function createRig(db: BoatDb, input: RigFormInput): Promise<UseCaseOutcome<{ id: string }>> {
+  const { boatId } = db;
+  if (!(await lockReel(db, boatId, input.reelId))) return notFound('reel');
+  const rigs = await listRigs(db, boatId);
+  const taken = rigs.some((rig) => rig.reelId === input.reelId);
+  if (taken) return conflict('That reel carries another rig already: one reel holds one line at a time.');
+  return done({ id: await insertRig(db, boatId, { ...input, lockerOrder: rigs.length }) });
 }
 
-export async function addSupplySpool(boatId: string, input: SupplyInput): Promise<UseCaseOutcome<{ id: string }>> {
-  return withTransaction(async (db) => {
-    const lines = await listLines(db, boatId);
-    if (!lines.some((line) => line.id === input.lineProductId)) return notFound('line');
-    return done({ id: await insertSupplySpool(db, boatId, input) });
-  });
+export async function addSupplySpool(db: BoatDb, input: SupplyInput): Promise<UseCaseOutcome<{ id: string }>> {
+  const { boatId } = db;
+  const lines = await listLines(db, boatId);
+  if (!lines.some((line) => line.id === input.lineProductId)) return notFound('line');
+  return done({ id: await insertSupplySpool(db, boatId, input) });
 }

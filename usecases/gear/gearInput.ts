@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { COUNTER_DRIVES } from '../../core/counter/counter';
 import { MATERIALS } from '../../core/load/defaults';
 import { DRAG_KINDS, REEL_KINDS } from '../../core/rig/record';
-import { idSchema, LIMITS, nameSchema, noteSchema, within } from '../limits';
+import { idSchema, LIMITS, nameSchema, noteSchema, text, versionSchema, within } from '../limits';
 
 const counterInput = z.strictObject({
   drive: z.enum(COUNTER_DRIVES).default('spool'),
@@ -17,7 +17,7 @@ const counterInput = z.strictObject({
 
 /** One of the maker's capacities: so much of a line so thick. */
 const ratingInput = z.strictObject({
-  label: z.string().trim().max(80, 'At most 80 letters.'),
+  label: text(80),
   lineDiameterM: within(LIMITS.lineDiameterM, "The thickness of the rating's line"),
   lengthM: within(LIMITS.segmentLengthM, "The rating's length"),
 });
@@ -54,13 +54,13 @@ export const lineInput = z.strictObject({
   diameterSource: z.enum(['label', 'measured', 'default']),
   labelStrengthN: within(LIMITS.forceN, 'The strength on the label').nullable(),
   /** What the maker calls all sizes of it together. */
-  family: z.string().trim().max(80, 'At most 80 letters.').default(''),
+  family: text(80).default(''),
 });
 
 export const rigInput = z.strictObject({
   name: nameSchema,
   note: noteSchema,
-  reelId: z.uuid('Choose a reel.'),
+  reelId: idSchema,
 });
 
 export const supplyInput = z
@@ -76,7 +76,7 @@ export const supplyInput = z
   });
 
 export const resetInput = z.strictObject({
-  reason: z.string().trim().min(1, 'Say why it is forgotten.').max(200, 'At most 200 letters.'),
+  reason: text(200, 'Say why it is forgotten.'),
 });
 
 export const reverseFillInput = z.strictObject({
@@ -96,4 +96,4 @@ export type LineFormInput = z.output<typeof lineInput>;
 export type RigFormInput = z.output<typeof rigInput>;
 
 /** A changed row carries the version that was read, so that a concurrent edit is noticed. */
-export const versionField = { version: z.int().min(1) };
+export const versionField = { version: versionSchema };

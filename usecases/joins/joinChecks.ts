@@ -1,57 +1,57 @@
 import 'server-only';
 import { readSlip } from '../../core/joins/slipCheck';
 import { weakerLineN } from '../../core/rig/joins/joinsOfRig';
-import { findTiePhoto, insertJoinBreak, insertSlipCheck, insertTiePhoto } from '../../db/queries/joinChecks';
-import { listJoins } from '../../db/queries/joins';
+import { insertJoinBreak, insertSlipCheck, insertTiePhoto } from '../../db/queries/joinChecks';
+import { findJoinPlace } from '../../db/queries/joins';
 import { insertLogEntry } from '../../db/queries/log';
-import { reader, withTransaction } from '../../db/withTransaction';
+import { lockRig } from '../../db/queries/rigs';
+import type { BoatDb } from '../../db/withBoat';
 import { conflict, done, invalid, notFound, type UseCaseOutcome } from '../outcome';
-import { readRigRecord } from '../rigs/rigRecord';
+import { rigToWrite } from '../rigs/readRigs';
 import type { JoinPullInput, PhotoInput, SlipInput } from './joinInput';
 
 /** Keeps a look at the mark across spool and line. */
 export async function checkSlip(
-  boatId: string,
+  db: BoatDb,
   rigId: string,
   joinId: string,
   input: SlipInput,
 ): Promise<UseCaseOutcome<{ done: true }>> {
-  return withTransaction(async (db) => {
-    const join = (await listJoins(db, boatId, rigId)).find((candidate) => candidate.id === joinId);
-    if (!join) return notFound('join');
-    if (join.innerSegmentId !== null) return conflict('Only the arbor is marked: this join is between two lines.');
-    await insertSlipCheck(db, boatId, joinId, input);
-    await insertLogEntry(db, boatId, rigId, 'join', `Mark at the arbor looked at: ${readSlip(input.movedM).words}`);
-    return done({ done: true });
-  });
+  const { boatId } = db;
+  if (!(await lockRig(db, boatId, rigId))) return notFound('rig');
+  const join = await findJoinPlace(db, boatId, rigId, joinId);
+  if (!join) return notFound('join');
+  if (join.innerSegmentId !== null) return conflict('Only the arbor is marked: this join is between two lines.');
+  await insertSlipCheck(db, boatId, joinId, input);
+  await insertLogEntry(db, boatId, rigId, 'join', `Mark at the arbor looked at: ${readSlip(input.movedM).words}`);
+  return done({ done: true });
 }
 
 /** Keeps a join pulled to the break, beside what its weaker line is taken to hold today. */
 export async function recordJoinBreak(
-  boatId: string,
+  db: BoatDb,
   rigId: string,
   joinId: string,
   input: JoinPullInput,
 ): Promise<UseCaseOutcome<{ done: true }>> {
-  return withTransaction(async (db) => {
-    const record = await readRigRecord(boatId, rigId, db);
-    const join = record?.joins.find((candidate) => candidate.id === joinId);
-    if (!record || !join) return notFound('join');
-    const weakerN = weakerLineN(record, join);
-    if (weakerN === null) {
-      return conflict('Neither line of this join has been pulled or has a label: there is nothing to hold it against.');
-    }
-    if (input.peakN > MOST_OF_LINE * weakerN) {
-      return invalid(
-        'peakN',
-        'That is far more than the weaker line holds. Was the right line in the grips, in the right unit?',
-      );
-    }
-    await insertJoinBreak(db, boatId, joinId, { ...input, weakerN });
-    const share = Math.round((100 * input.peakN) / weakerN);
-    await insertLogEntry(db, boatId, rigId, 'join', `Join pulled to the break: ${share} % of the weaker line.`);
-    return done({ done: true });
-  });
+  const { boatId } = db;
+  const record = await rigToWrite(db, rigId);
+  const join = record?.joins.find((candidate) => candidate.id === joinId);
+  if (!record || !join) return notFound('join');
+  const weakerN = weakerLineN(record, join);
+  if (weakerN === null) {
+    return conflict('Neither line of this join has been pulled or has a label: there is nothing to hold it against.');
+  }
+  if (input.peakN > MOST_OF_LINE * weakerN) {
+    return invalid(
+      'peakN',
+      'That is far more than the weaker line holds. Was the right line in the grips, in the right unit?',
+    );
+  }
+  await insertJoinBreak(db, boatId, joinId, { ...input, weakerN });
+  const share = Math.round((100 * input.peakN) / weakerN);
+  await insertLogEntry(db, boatId, rigId, 'join', `Join pulled to the break: ${share} % of the weaker line.`);
+  return done({ done: true });
 }
 
 /** No join holds more than its line; labels are low by half at most. */
@@ -61,18 +61,11 @@ const JPEG_HEAD = Buffer.from([0xff, 0xd8, 0xff]);
 
 /** Keeps a photo of a tie. Only a JPEG is kept, and only as large as a phone's small one. */
 export async function keepTiePhoto(
-  boatId: string,
+  db: BoatDb,
   tieId: string,
   input: PhotoInput,
 ): Promise<UseCaseOutcome<{ done: true }>> {
   const jpeg = Buffer.from(input.jpegBase64, 'base64');
   if (!jpeg.subarray(0, 3).equals(JPEG_HEAD)) return invalid('jpegBase64', 'That is not a JPEG picture.');
-  return withTransaction(async (db) =>
-    (await insertTiePhoto(db, boatId, tieId, jpeg)) ? done({ done: true }) : notFound('tied join'),
-  );
-}
-
-/** The newest photo of a tie, or null. */
-export async function readTiePhoto(boatId: string, tieId: string): Promise<Buffer | null> {
-  return findTiePhoto(reader(), boatId, tieId);
+  return (await insertTiePhoto(db, db.boatId, tieId, jpeg)) ? done({ done: true }) : notFound('tied join');
 }

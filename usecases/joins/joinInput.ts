@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { JOIN_KIND_NAMES } from '../../core/joins/joinKinds';
 import { SCHOOLS } from '../../core/joins/schools';
-import { idSchema, instrumentSchema, LIMITS, nameSchema, noteSchema, within } from '../limits';
+import { idSchema, instrumentSchema, LIMITS, nameSchema, noteSchema, text, within } from '../limits';
 
 const schoolSchema = z.string().refine((id) => SCHOOLS.some((school) => school.id === id), 'Choose a school.');
 
@@ -10,7 +10,7 @@ export const tieInput = z.strictObject({
   personId: idSchema.nullable(),
   seatedN: within(LIMITS.forceN, 'The seating pull').nullable(),
   /** The steps that were ticked, in order: a seating pull among them cannot be left out. */
-  stepsDone: z.array(z.string()).max(40),
+  stepsDone: z.array(text(60)).max(40),
   pullTested: z.boolean(),
   note: noteSchema,
 });

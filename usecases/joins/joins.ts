@@ -1,21 +1,20 @@
 import 'server-only';
 import type { JoinKind } from '../../core/joins/joinKinds';
 import { schoolById } from '../../core/joins/schools';
-import type { JoinRecord } from '../../core/rig/record';
-import { findBoat, insertPerson, listPeople, type PersonRow } from '../../db/queries/boats';
+import { insertPerson, listPeople, type PersonRow } from '../../db/queries/boats';
 import {
   insertDrill,
+  findJoinPlace,
   insertTie,
   listDrills,
-  listJoins,
   listTestedEfficiencies,
   placeJoin,
   removeJoin,
   type DrillRow,
 } from '../../db/queries/joins';
 import { insertLogEntry } from '../../db/queries/log';
-import { listSegments } from '../../db/queries/rigs';
-import { reader, withTransaction, type Queryable } from '../../db/withTransaction';
+import { listSegments, lockRig } from '../../db/queries/rigs';
+import type { BoatDb } from '../../db/withBoat';
 import { conflict, done, invalid, notFound, type UseCaseOutcome } from '../outcome';
 import type { DrillInput, PersonInput, TieInput } from './joinInput';
 
@@ -28,8 +27,8 @@ export interface JoinsBench {
   readonly nowMs: number;
 }
 
-export async function readJoinsBench(boatId: string): Promise<JoinsBench> {
-  const db = reader();
+export async function readJoinsBench(db: BoatDb): Promise<JoinsBench> {
+  const { boatId } = db;
   const [people, tested, drills] = await Promise.all([
     listPeople(db, boatId),
     listTestedEfficiencies(db, boatId),
@@ -38,65 +37,54 @@ export async function readJoinsBench(boatId: string): Promise<JoinsBench> {
   return { people, tested, drills, nowMs: Date.now() };
 }
 
-async function findJoin(db: Queryable, boatId: string, rigId: string, joinId: string): Promise<JoinRecord | null> {
-  const joins = await listJoins(db, boatId, rigId);
-  return joins.find((candidate) => candidate.id === joinId) ?? null;
-}
-
 /** Keeps a join as tied: by whom, by which school, how hard it was seated. No seating pull, no join. */
 export async function tieJoin(
-  boatId: string,
+  db: BoatDb,
   rigId: string,
   joinId: string,
   input: TieInput,
 ): Promise<UseCaseOutcome<{ done: true }>> {
-  return withTransaction(async (db) => {
-    const join = await findJoin(db, boatId, rigId, joinId);
-    if (!join) return notFound('join');
-    const school = schoolById(input.school);
-    if (school?.join !== join.kind) return invalid('school', 'That school ties another join.');
-    const missing = school.steps.find((step) => !input.stepsDone.includes(step.id));
-    if (missing) return invalid('stepsDone', `A step was left out: ${missing.text}`);
-    const people = await listPeople(db, boatId);
-    if (input.personId !== null && !people.some((person) => person.id === input.personId)) {
-      return invalid('personId', 'Choose one of the crew.');
-    }
-    await insertTie(db, boatId, joinId, input);
-    const segments = await listSegments(db, boatId, rigId);
-    const outer = segments.find((segment) => segment.id === join.outerSegmentId)?.name ?? '';
-    await insertLogEntry(db, boatId, rigId, 'join', `Tied below ${outer}: ${school.name}.`);
-    return done({ done: true });
-  });
+  const { boatId } = db;
+  if (!(await lockRig(db, boatId, rigId))) return notFound('rig');
+  const join = await findJoinPlace(db, boatId, rigId, joinId);
+  if (!join) return notFound('join');
+  const school = schoolById(input.school);
+  if (school?.join !== join.kind) return invalid('school', 'That school ties another join.');
+  const missing = school.steps.find((step) => !input.stepsDone.includes(step.id));
+  if (missing) return invalid('stepsDone', `A step was left out: ${missing.text}`);
+  const people = await listPeople(db, boatId);
+  if (input.personId !== null && !people.some((person) => person.id === input.personId)) {
+    return invalid('personId', 'Choose one of the crew.');
+  }
+  await insertTie(db, boatId, joinId, input);
+  const segments = await listSegments(db, boatId, [rigId]);
+  const outer = segments.find((segment) => segment.id === join.outerSegmentId)?.name ?? '';
+  await insertLogEntry(db, boatId, rigId, 'join', `Tied below ${outer}: ${school.name}.`);
+  return done({ done: true });
 }
 
 /** Puts another kind of join at the same place. What the old one was tested to stays with the old one. */
 export async function changeJoinKind(
-  boatId: string,
+  db: BoatDb,
   rigId: string,
   joinId: string,
   kind: JoinKind,
 ): Promise<UseCaseOutcome<{ done: true }>> {
-  return withTransaction(async (db) => {
-    const join = await findJoin(db, boatId, rigId, joinId);
-    if (!join) return notFound('join');
-    if (join.kind === kind) return conflict('That is the join it has.');
-    await removeJoin(db, boatId, joinId);
-    await placeJoin(db, boatId, rigId, { ...join, kind });
-    return done({ done: true });
-  });
+  const { boatId } = db;
+  if (!(await lockRig(db, boatId, rigId))) return notFound('rig');
+  const join = await findJoinPlace(db, boatId, rigId, joinId);
+  if (!join) return notFound('join');
+  if (join.kind === kind) return conflict('That is the join it has.');
+  await removeJoin(db, boatId, joinId);
+  await placeJoin(db, boatId, rigId, { ...join, kind });
+  return done({ done: true });
 }
 
-export async function recordDrill(boatId: string, input: DrillInput): Promise<UseCaseOutcome<{ done: true }>> {
-  return withTransaction(async (db) => {
-    if (!(await findBoat(db, boatId))) return notFound('boat');
-    await insertDrill(db, boatId, input);
-    return done({ done: true });
-  });
+export async function recordDrill(db: BoatDb, input: DrillInput): Promise<UseCaseOutcome<{ done: true }>> {
+  await insertDrill(db, db.boatId, input);
+  return done({ done: true });
 }
 
-export async function addPerson(boatId: string, input: PersonInput): Promise<UseCaseOutcome<{ id: string }>> {
-  return withTransaction(async (db) => {
-    if (!(await findBoat(db, boatId))) return notFound('boat');
-    return done({ id: await insertPerson(db, boatId, input.name, input.hand) });
-  });
+export async function addPerson(db: BoatDb, input: PersonInput): Promise<UseCaseOutcome<{ id: string }>> {
+  return done({ id: await insertPerson(db, db.boatId, input.name, input.hand) });
 }

@@ -1,45 +1,52 @@
 import 'server-only';
-import { currentLine } from '../../core/rig/currentLine';
+import { currentLine, woundLine } from '../../core/rig/currentLine';
+import { isMoreThanFits } from '../../core/rig/load/fitsOnReel';
 import { insertLineChange } from '../../db/queries/lineChanges';
 import { insertLogEntry } from '../../db/queries/log';
 import { findVirtualReel, updateVirtualReel } from '../../db/queries/virtualBench';
-import { withTransaction, type Queryable } from '../../db/withTransaction';
+import type { BoatDb, Queryable } from '../../db/withBoat';
 import { VirtualReel } from '../../instruments/virtual/virtualReel';
 import { conflict, done, invalid, notFound, type UseCaseOutcome } from '../outcome';
-import { readRigRecord } from '../rigs/rigRecord';
+import { rigToWrite } from '../rigs/readRigs';
 import type { LineChangeInput } from './loadInput';
 
 /** Records line that was stripped, lost or added after winding; everything downstream follows. */
 export async function changeLength(
-  boatId: string,
+  db: BoatDb,
   rigId: string,
   loadId: string,
   input: LineChangeInput,
 ): Promise<UseCaseOutcome<{ done: true }>> {
-  return withTransaction(async (db) => {
-    const record = await readRigRecord(boatId, rigId, db);
-    const load = record?.load;
-    if (!record || load?.id !== loadId) return notFound('load');
-    if (load.status !== 'wound') return conflict('Finish winding first.');
-    const changeM = input.reason === 'added' ? Math.abs(input.changeM) : -Math.abs(input.changeM);
-    const line = currentLine(record);
-    if (!line.ok) return invalid('changeM', line.message);
-    const segment = line.value.line.segments.find((candidate) => candidate.id === input.segmentId);
-    if (!segment) return notFound('segment on this spool');
-    if (segment.lengthM + changeM < 0) {
-      return invalid('changeM', `Only ${segment.lengthM.toFixed(1)} m of ${segment.name} is left to lose.`);
-    }
-    await insertLineChange(db, boatId, loadId, { ...input, changeM });
-    await insertLogEntry(
-      db,
-      boatId,
-      rigId,
-      'load',
-      `${segment.name}: ${Math.abs(changeM).toFixed(1)} m ${input.reason}. ${input.note}`.trim(),
+  const { boatId } = db;
+  const record = await rigToWrite(db, rigId);
+  const load = record?.load;
+  if (!record || load?.id !== loadId) return notFound('load');
+  if (load.status !== 'wound') return conflict('Finish winding first.');
+  const changeM = input.reason === 'added' ? Math.abs(input.changeM) : -Math.abs(input.changeM);
+  const line = currentLine(record);
+  if (!line.ok) return invalid('changeM', line.message);
+  const segment = line.value.line.segments.find((candidate) => candidate.id === input.segmentId);
+  if (!segment) return notFound('segment on this spool');
+  if (segment.lengthM + changeM < 0) {
+    return invalid('changeM', `Only ${segment.lengthM.toFixed(1)} m of ${segment.name} is left to lose.`);
+  }
+  const changes = [...load.changes, { ...input, changeM, id: 'noted', at: record.readAt }];
+  if (changeM > 0 && segment.wound && isMoreThanFits(record, woundLine(record, { ...load, changes }))) {
+    return invalid(
+      'changeM',
+      'So much line does not fit: it would stand over the rim. What was added, and in which unit?',
     );
-    if (segment.wound) await followOnVirtualReel(db, boatId, rigId, -changeM);
-    return done({ done: true });
-  });
+  }
+  await insertLineChange(db, boatId, loadId, { ...input, changeM });
+  await insertLogEntry(
+    db,
+    boatId,
+    rigId,
+    'load',
+    `${segment.name}: ${Math.abs(changeM).toFixed(1)} m ${input.reason}. ${input.note}`.trim(),
+  );
+  if (segment.wound) await followOnVirtualReel(db, boatId, rigId, -changeM);
+  return done({ done: true });
 }
 
 /** The virtual reel's own line follows what the person did to it. */

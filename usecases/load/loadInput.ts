@@ -1,9 +1,9 @@
 import { z } from 'zod';
-import { idSchema, instrumentSchema, LIMITS, noteSchema, readingSchema, within } from '../limits';
+import { idSchema, instrumentSchema, LIMITS, noteSchema, readingSchema, versionSchema, within } from '../limits';
 
 export const beginInput = z.strictObject({
   /** Version of the rig whose plan was seen. */
-  version: z.int().min(1),
+  version: versionSchema,
   levelBelowRimM: within(LIMITS.levelBelowRimM, 'The level below the rim'),
 });
 
@@ -27,7 +27,7 @@ export const levelInput = z.strictObject({
 });
 
 export const finishInput = z.strictObject({
-  version: z.int().min(1),
+  version: versionSchema,
   levelBelowRimM: within(LIMITS.levelBelowRimM, 'The level below the rim').nullable(),
   /** From which spool on the shelf each segment came; segments that are not named came from elsewhere. */
   supplies: z
@@ -53,9 +53,10 @@ export const replacementInput = z.strictObject({
 
 export const lineChangeInput = z.strictObject({
   segmentId: idSchema,
-  changeM: z
-    .number({ error: 'The length must be a number.' })
-    .refine((value) => value !== 0, 'The length must not be zero.'),
+  changeM: within({ min: -LIMITS.segmentLengthM.max, max: LIMITS.segmentLengthM.max }, 'The length').refine(
+    (value) => value !== 0,
+    'The length must not be zero.',
+  ),
   reason: z.enum(['stripped', 'lost', 'added']),
   note: noteSchema,
 });

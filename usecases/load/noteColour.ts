@@ -1,40 +1,36 @@
 import 'server-only';
 import { insertColourReading } from '../../db/queries/windingLog';
-import { withTransaction } from '../../db/withTransaction';
+import type { BoatDb } from '../../db/withBoat';
 import { conflict, done, invalid, notFound, type UseCaseOutcome } from '../outcome';
-import { readRigRecord } from '../rigs/rigRecord';
+import { rigToWrite } from '../rigs/readRigs';
 import type { ColourInput } from './loadInput';
 import { refuseReading } from './winding';
 
 /** Notes what the counter shows when a colour of lead core has just gone on; noting it again corrects it. */
 export async function noteColour(
-  boatId: string,
+  db: BoatDb,
   rigId: string,
   loadId: string,
   input: ColourInput,
 ): Promise<UseCaseOutcome<{ done: true }>> {
-  return withTransaction(async (db) => {
-    const record = await readRigRecord(boatId, rigId, db);
-    const load = record?.load;
-    if (!record || load?.id !== loadId) return notFound('load');
-    if (load.status !== 'winding') return conflict('This load is finished: its winding log is closed.');
-    const segment = load.segments.find((candidate) => candidate.segmentId === input.segmentId);
-    if (!segment || segment.colours.length === 0) return notFound('lead core on this spool');
-    if (input.coloursOn >= segment.colours.length) {
-      return invalid(
-        'coloursOn',
-        `${segment.name} has ${segment.colours.length} colours: the last one ends at its join.`,
-      );
-    }
-    if (load.winding.some((entry) => entry.segmentId === segment.segmentId)) {
-      return conflict(`${segment.name} is all on already.`);
-    }
-    const tooLarge = refuseReading(record, input.reading);
-    if (tooLarge) return tooLarge;
-    const earlier = load.colourReadings.find(
-      (each) => each.segmentId === input.segmentId && each.coloursOn === input.coloursOn,
+  const { boatId } = db;
+  const record = await rigToWrite(db, rigId);
+  const load = record?.load;
+  if (!record || load?.id !== loadId) return notFound('load');
+  if (load.status !== 'winding') return conflict('This load is finished: its winding log is closed.');
+  const segment = load.segments.find((candidate) => candidate.segmentId === input.segmentId);
+  if (!segment || segment.colours.length === 0) return notFound('lead core on this spool');
+  if (input.coloursOn >= segment.colours.length) {
+    return invalid(
+      'coloursOn',
+      `${segment.name} has ${segment.colours.length} colours: the last one ends at its join.`,
     );
-    await insertColourReading(db, boatId, loadId, { ...input, correctsId: earlier?.id ?? null });
-    return done({ done: true });
-  });
+  }
+  if (load.winding.some((entry) => entry.segmentId === segment.segmentId)) {
+    return conflict(`${segment.name} is all on already.`);
+  }
+  const tooLarge = refuseReading(record, input.reading);
+  if (tooLarge) return tooLarge;
+  await insertColourReading(db, boatId, loadId, input);
+  return done({ done: true });
 }

@@ -3,7 +3,7 @@ import type { LoadRecord, RigRecord } from '../../core/rig/record';
 import { insertReplacement } from '../../db/queries/lineChanges';
 import { insertLogEntry } from '../../db/queries/log';
 import { findVirtualLine, findVirtualReel, updateVirtualReel } from '../../db/queries/virtualBench';
-import type { Queryable } from '../../db/withTransaction';
+import type { Queryable } from '../../db/withBoat';
 
 /** A line that goes on in place of the outermost wound one. */
 export type PutOn = Omit<LoadRecord['replacements'][number], 'id' | 'at'>;

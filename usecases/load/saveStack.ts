@@ -1,22 +1,20 @@
 import 'server-only';
+import { IMPOSSIBLE_ABOVE_RIM_M } from '../../core/rig/load/fitsOnReel';
 import { planForRig } from '../../core/rig/load/planForRig';
 import { DEFAULT_LEVEL_BELOW_RIM_M } from '../../core/load/defaults';
 import type { RigRecord } from '../../core/rig/record';
 import { placeJoin } from '../../db/queries/joins';
 import { advanceRigVersion, clearStack, placeSegment } from '../../db/queries/rigs';
-import { withTransaction } from '../../db/withTransaction';
+import type { BoatDb } from '../../db/withBoat';
 import { LIMITS } from '../limits';
 import { CHANGED_ELSEWHERE, conflict, done, invalid, notFound, type Refusal, type UseCaseOutcome } from '../outcome';
-import { readRigRecord } from '../rigs/rigRecord';
+import { rigToWrite } from '../rigs/readRigs';
 import type { StackInput } from './stackInput';
-
-/** Height over the rim that no line stays on (m). */
-const IMPOSSIBLE_ABOVE_RIM_M = 0.003;
 
 /** Why a stack cannot be right on this reel, or null. */
 function refuseStack(record: RigRecord, stack: StackInput): Refusal | null {
   const strange = stack.segments.findIndex((segment) => !record.products.some((line) => line.id === segment.productId));
-  if (strange >= 0) return invalid(`segments[${strange}].productId`, 'Choose a line of this boat.');
+  if (strange >= 0) return invalid(`segments.${strange}.productId`, 'Choose a line of this boat.');
   const plan = planForRig({ ...record, segments: stack.segments }, DEFAULT_LEVEL_BELOW_RIM_M);
   if (!plan.ok) return invalid('segments', plan.message);
   const solved = plan.value.line.segments.find((segment) => segment.id === plan.value.solvedSegmentId);
@@ -40,26 +38,25 @@ function refuseStack(record: RigRecord, stack: StackInput): Refusal | null {
 
 /** Replaces a rig's stack. Loads that were wound from the old one keep their own copy. */
 export async function saveStack(
-  boatId: string,
+  db: BoatDb,
   rigId: string,
   stack: StackInput,
 ): Promise<UseCaseOutcome<{ version: number }>> {
-  return withTransaction(async (db) => {
-    const record = await readRigRecord(boatId, rigId, db);
-    if (!record) return notFound('rig');
-    const refusal = refuseStack(record, stack);
-    if (refusal) return refusal;
-    if (record.load?.status === 'winding') {
-      return conflict('This rig is being wound: finish or abandon the winding before the stack is changed.');
+  const { boatId } = db;
+  const record = await rigToWrite(db, rigId);
+  if (!record) return notFound('rig');
+  const refusal = refuseStack(record, stack);
+  if (refusal) return refusal;
+  if (record.load?.status === 'winding') {
+    return conflict('This rig is being wound: finish or abandon the winding before the stack is changed.');
+  }
+  if (!(await advanceRigVersion(db, boatId, rigId, stack.version))) return conflict(CHANGED_ELSEWHERE);
+  await clearStack(db, boatId, rigId);
+  for (const [position, segment] of stack.segments.entries()) {
+    if (!(await placeSegment(db, boatId, rigId, position, segment))) {
+      return invalid(`segments.${position}.id`, 'That segment belongs to another rig of this boat.');
     }
-    if (!(await advanceRigVersion(db, boatId, rigId, stack.version))) return conflict(CHANGED_ELSEWHERE);
-    await clearStack(db, boatId, rigId);
-    for (const [position, segment] of stack.segments.entries()) {
-      if (!(await placeSegment(db, boatId, rigId, position, segment))) {
-        throw new Error(`saveStack: segment ${segment.id} belongs to another rig`);
-      }
-    }
-    for (const join of stack.joins) await placeJoin(db, boatId, rigId, join);
-    return done({ version: stack.version + 1 });
-  });
+  }
+  for (const join of stack.joins) await placeJoin(db, boatId, rigId, join);
+  return done({ version: stack.version + 1 });
 }

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { JOIN_KIND_NAMES } from '../../core/joins/joinKinds';
 import { SEGMENT_ROLES } from '../../core/rig/record';
-import { idSchema, LIMITS, nameSchema, within } from '../limits';
+import { idSchema, LIMITS, nameSchema, text, versionSchema, within } from '../limits';
 
 const segmentInput = z.strictObject({
   id: idSchema,
@@ -11,7 +11,7 @@ const segmentInput = z.strictObject({
   lengthM: within(LIMITS.segmentLengthM, 'The length of a segment').nullable(),
   lengthKnown: z.boolean(),
   wound: z.boolean(),
-  colours: z.array(z.string().trim().min(1).max(30)).max(20, 'At most 20 colours.'),
+  colours: z.array(text(30, 'A colour needs a name.')).max(20, 'At most 20 colours.'),
 });
 
 const joinInput = z.strictObject({
@@ -23,7 +23,7 @@ const joinInput = z.strictObject({
 /** The whole stack of a rig from the arbor outwards, with its joins. */
 export const stackInput = z
   .strictObject({
-    version: z.int().min(1),
+    version: versionSchema,
     segments: z.array(segmentInput).min(1, 'A rig needs at least one segment.').max(40, 'At most 40 segments.'),
     joins: z.array(joinInput).max(41),
   })

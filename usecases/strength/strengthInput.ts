@@ -1,12 +1,12 @@
 import { z } from 'zod';
-import { idSchema, instrumentSchema, LIMITS, nameSchema, within } from '../limits';
+import { idSchema, instrumentSchema, LIMITS, nameSchema, text, within } from '../limits';
 
 export const testInput = z.strictObject({
   productId: idSchema,
   condition: z.enum(['dry', 'soaked']),
   gaugeLengthM: within(LIMITS.gaugeLengthM, 'The length between the grips'),
   expectedN: within(LIMITS.forceN, 'The expected force'),
-  sampleLabel: z.string().trim().max(120, 'At most 120 letters.').default(''),
+  sampleLabel: text(120).default(''),
 });
 
 export const pullInput = z.strictObject({
@@ -18,7 +18,7 @@ export const pullInput = z.strictObject({
 /** A pull that belongs to another test of the boat. */
 export const moveInput = z.strictObject({
   pullId: idSchema,
-  reason: z.string().trim().min(1, 'Say why it is moved.').max(200, 'At most 200 letters.'),
+  reason: text(200, 'Say why it is moved.'),
 });
 
 export const sessionInput = z.strictObject({
@@ -30,7 +30,7 @@ export const sessionInput = z.strictObject({
     .array(
       z.strictObject({
         productId: idSchema,
-        sampleLabel: z.string().trim().max(120, 'At most 120 letters.').default(''),
+        sampleLabel: text(120).default(''),
         expectedN: within(LIMITS.forceN, 'The expected force'),
       }),
     )

@@ -2,7 +2,7 @@ import 'server-only';
 import type { RigRecord } from '../../core/rig/record';
 import { productIdNow } from '../../core/rig/load/woundSegments';
 import { debitSupplySpool } from '../../db/queries/supplies';
-import type { Queryable } from '../../db/withTransaction';
+import type { Queryable } from '../../db/withBoat';
 import { conflict, invalid, notFound, type Refusal } from '../outcome';
 
 /**

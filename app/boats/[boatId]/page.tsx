@@ -1,51 +1,55 @@
 import type { Metadata } from 'next';
 import Link from 'next/link';
-import { notFound } from 'next/navigation';
+import { FindAndPage } from '@/components/locker/FindAndPage';
 import { Locker } from '@/components/locker/Locker';
 import { Header } from '@/components/shell/Header';
 import { boatPath, fleetPath, gearPath, rigPath } from '@/components/shell/places';
-import { isUuid } from '@/usecases/limits';
-import { readLocker } from '@/usecases/rigs/rigRecord';
+import { readSearch, type Search } from '@/app/read/search';
+import { readCrew, readPage } from '@/app/read/snapshot';
+import { readLocker } from '@/usecases/rigs/locker';
 
 export const metadata: Metadata = { title: 'Locker' };
 
-export default async function LockerPage({ params }: { params: Promise<{ boatId: string }> }) {
-  const { boatId } = await params;
-  const locker = isUuid(boatId) ? await readLocker(boatId) : null;
-  if (!locker) notFound();
+interface Props {
+  readonly params: Promise<{ boatId: string }>;
+  readonly searchParams: Search;
+}
+
+export default async function LockerPage({ params, searchParams }: Props) {
+  const { find, page } = await readSearch(searchParams);
+  const { boat, crew, locker } = await readPage((await params).boatId, async (db) => {
+    return db.boat && { boat: db.boat, crew: await readCrew(db), locker: await readLocker(db, find, page) };
+  });
+  const button = 'inline-flex min-h-11 items-center rounded-sm border-2 border-edge-strong bg-card px-4 font-semibold';
   return (
     <>
       <Header
-        crumbs={[{ label: locker.boat.name, path: boatPath(boatId) }]}
+        crumbs={[{ label: boat.name, path: boatPath(boat.id) }]}
         places={[
-          ...locker.rigs.map((rig) => ({ label: rig.name, path: rigPath(boatId, rig.id) })),
-          { label: 'Reels and lines', path: gearPath(boatId) },
-          { label: 'Fleet', path: fleetPath(boatId) },
+          ...locker.rigs.map((rig) => ({ label: rig.name, path: rigPath(boat.id, rig.id) })),
+          { label: 'Reels and lines', path: gearPath(boat.id) },
+          { label: 'Fleet', path: fleetPath(boat.id) },
           { label: 'All boats', path: '/' },
         ]}
+        crew={crew}
       />
       <main id="main" className="mx-auto max-w-[84rem] px-4 py-4 pb-16">
         <div className="mb-4 flex flex-wrap items-end justify-between gap-4">
           <div>
-            <h1 className="lettered text-2xl">Locker of {locker.boat.name}</h1>
+            <h1 className="lettered text-2xl">Locker of {boat.name}</h1>
             <p className="text-sm text-ink-soft">
-              {locker.boat.homeWater} · every line from hook (left) to arbor (right); each to its own scale
+              {boat.homeWater} · every line from hook (left) to arbor (right); each to its own scale
             </p>
           </div>
-          <Link
-            href={fleetPath(boatId)}
-            className="ml-auto inline-flex min-h-11 items-center rounded-sm border-2 border-edge-strong bg-card px-4 font-semibold"
-          >
+          <Link href={fleetPath(boat.id)} className={`ml-auto ${button}`}>
             Make the rods agree
           </Link>
-          <Link
-            href={gearPath(boatId)}
-            className="inline-flex min-h-11 items-center rounded-sm border-2 border-edge-strong bg-card px-4 font-semibold"
-          >
+          <Link href={gearPath(boat.id)} className={button}>
             Reels, lines, a new rig
           </Link>
         </div>
-        <Locker boatId={boatId} rigs={locker.rigs} />
+        <FindAndPage path={boatPath(boat.id)} find={find} {...locker} what="rigs" />
+        <Locker boatId={boat.id} rigs={locker.rigs} isWhole={find === ''} />
       </main>
     </>
   );

@@ -3,7 +3,7 @@
 import type { RigRecord } from '@/core/rig/record';
 import { productOf } from '@/core/rig/load/planForRig';
 import type { LoadedLine } from '@/core/spool/loadedLine';
-import { MATERIAL_FILL } from '@/components/line/ribbonBands';
+import { MATERIAL_FILL } from '@/components/line/lineColours';
 import { useWidth } from '@/components/line/useWidth';
 import { useUnits } from '@/components/units/UnitsProvider';
 

@@ -7,7 +7,7 @@ import {
 import { LEVEL_SD_M, MEASURED_LENGTH_RELATIVE_SD } from '../../load/defaults';
 import { knownCounter } from './counterOf';
 import type { CurrentLine } from '../currentLine';
-import type { LoadRecord, LoadSegmentRecord, RigRecord, TrialRecord, WindingEntryRecord } from '../record';
+import type { LevelRecord, LoadRecord, LoadSegmentRecord, RigRecord, TrialRecord, WindingEntryRecord } from '../record';
 import { notedCounts } from '../load/woundSegments';
 
 /** How far off the tip a change of colour is seen (m; from memory). */
@@ -41,7 +41,7 @@ export function loadObservations(
   const finishedAt = load.finishedAt ?? '';
   return [
     ...woundOf(record, load, order, goneSince(finishedAt)),
-    ...levelsOf(load, order, goneSince(finishedAt), whole(finishedAt)),
+    ...levelsOf(load, current.heldOutLevels, order, goneSince(finishedAt), whole(finishedAt)),
     ...record.trials
       .filter((trial) => trial.loadId === load.id && trial.at >= finishedAt)
       .flatMap((trial) => trialOf(trial, goneSince(trial.at), whole(trial.at))),
@@ -62,6 +62,7 @@ function trialOf(trial: TrialRecord, goneSinceM: readonly number[], isWhole: boo
 
 function levelsOf(
   load: LoadRecord,
+  heldOut: readonly LevelRecord[],
   order: readonly string[],
   goneSinceM: readonly number[],
   isWhole: boolean,
@@ -75,6 +76,7 @@ function levelsOf(
   ];
   const replaced = (segmentId: string): boolean => load.replacements.some((each) => each.segmentId === segmentId);
   return read.flatMap(({ segmentId, levelBelowRimM }, index): LevelObservation[] => {
+    if (heldOut.some((level) => level.segmentId === segmentId)) return [];
     const afterSegment = order.indexOf(segmentId);
     const isOlder = read.findLastIndex((each) => each.segmentId === segmentId) > index;
     if (afterSegment < 0 || isOlder || replaced(segmentId) || (!isWhole && segmentId === last)) return [];

@@ -1,4 +1,5 @@
-import { gearFit, type GearFit, type LineToFit, type LoadToFit, type ReelToFit } from '../../gear/gearFit';
+import type { EvidenceSource, LineToFit, LoadToFit, ReelToFit } from '../../gear/gearEvidence';
+import { gearFit, learnGear, type FittedEvidence, type FittedReel, type GearFit } from '../../gear/gearFit';
 import { learnedReel, type LearnedReel } from '../../gear/learned';
 import { LEVEL_SD_M } from '../../load/defaults';
 import { bulkRelativeSd } from '../../load/planLoad';
@@ -32,18 +33,26 @@ export interface BoatEvidence {
   readonly resets: ReadonlyMap<string, string>;
 }
 
-/** What a boat's loads taught, with what went into it. */
-export interface BoatLearning {
-  readonly fit: GearFit;
-  readonly evidence: BoatEvidence;
-  readonly loads: readonly LoadToFit[];
+/** What a boat's loads taught of its lines: plain data, kept with the version of its evidence. */
+export type LearnedLines = Pick<GearFit, 'lines' | 'lineCovariance'>;
+
+/** What loads taught of one reel: plain data. */
+export interface LearnedOfReel {
+  readonly reel: FittedReel;
+  readonly evidence: readonly FittedEvidence[];
+  /** Loads and reverse fills of this very reel that count. */
+  readonly loadsSeen: number;
+  /** The newest finished load of the reel, and what was known before it; null while there is none. */
+  readonly before: { readonly loadId: string; readonly learned: LearnedReel } | null;
 }
 
-/**
- * Learns a boat's reels and lines from all finished loads and reverse fills that still count.
- *
- * @throws Error when the evidence settles on nothing, which the priors exclude
- */
+export interface BoatLearning {
+  readonly lines: LearnedLines;
+  /** Of reels with a load or a reverse fill; the others are known by their own figures. */
+  readonly reels: readonly LearnedOfReel[];
+}
+
+/** Learns a boat's reels and lines from all finished loads and reverse fills that still count. */
 export function learnFromLoads(evidence: BoatEvidence): BoatLearning {
   const loads = [
     ...evidence.loads
@@ -51,20 +60,49 @@ export function learnFromLoads(evidence: BoatEvidence): BoatLearning {
       .map((finished) => loadToFit(finished, evidence)),
     ...evidence.reverseFills.filter((fill) => counts(evidence, fill.reelId, fill.at)).map(reverseFillToFit),
   ];
-  const fit = gearFit(
-    evidence.reels.map((reel) => reelToFit(reel, evidence.constants)),
-    evidence.products.map(lineToFit),
+  const worked = new Set([...evidence.loads, ...evidence.reverseFills].map(({ reelId }) => reelId));
+  const seenLines = new Set(loads.flatMap((load) => load.segments.map((segment) => segment.lineId)));
+  const reels = evidence.reels.filter((reel) => worked.has(reel.id));
+  const gear = learnGear(
+    reels.map((reel) => reelToFit(reel, evidence.constants.get(reel.id) ?? [])),
+    evidence.products.filter((line) => seenLines.has(line.id)).map(lineToFit),
     loads,
   );
-  if (!fit.ok) throw new Error(fit.message);
-  return { fit: fit.value, evidence, loads };
+  const { lines, lineCovariance } = gear.fit;
+  return {
+    lines: { lines, lineCovariance },
+    reels: reels.map((reel, place): LearnedOfReel => {
+      const fitted = gear.fit.reels[place];
+      if (!fitted) throw new Error('learnFromLoads: the fit has lost a reel');
+      const newest = evidence.loads.findLast((each) => each.reelId === reel.id)?.load.id;
+      const earlier = (evidence.constants.get(reel.id) ?? []).filter((each) => each.loadId !== newest);
+      const isOnly = loads.every((load) => load.loadId === newest);
+      return {
+        reel: fitted,
+        evidence: gear.fit.evidence.filter((each) => each.reelId === reel.id),
+        loadsSeen: loads.filter((load) => load.reelId === reel.id).length,
+        // A load's own evidence must not be counted beside what it has taught.
+        before: newest
+          ? {
+              loadId: newest,
+              learned: learnedReel(
+                gear.before(newest, reelToFit(reel, earlier)),
+                reel.id,
+                isOnly ? 'measured' : 'learned',
+              ),
+            }
+          : null,
+      };
+    }),
+  };
 }
 
 function counts({ resets }: BoatEvidence, reelId: string, at: string): boolean {
   return at > (resets.get(reelId) ?? '');
 }
 
-function reelToFit(reel: ReelRecord, constants: BoatEvidence['constants']): ReelToFit {
+/** @param constants that accepted tests gave, newest first */
+function reelToFit(reel: ReelRecord, constants: readonly AcceptedConstant[]): ReelToFit {
   const { id, arborDiameterM, widthM, fullDiameterM, ratings, counter } = reel;
   return {
     id,
@@ -76,7 +114,7 @@ function reelToFit(reel: ReelRecord, constants: BoatEvidence['constants']): Reel
       counter?.drive === 'spool'
         ? {
             unitM: counter.unitM,
-            lengthPerTurnM: constants.get(id)?.[0]?.lengthPerTurnM ?? counter.lengthPerTurnM,
+            lengthPerTurnM: constants[0]?.lengthPerTurnM ?? counter.lengthPerTurnM,
           }
         : null,
   };
@@ -99,11 +137,25 @@ function loadToFit({ reelId, rigName, load }: FinishedLoadRecord, evidence: Boat
   const at = (segmentId: string): number => wound.findIndex((segment) => segment.segmentId === segmentId);
   const levels = load.levels
     .filter((level, index) => !load.levels.some((later, i) => i > index && later.segmentId === level.segmentId))
-    .map((level) => ({ afterSegment: at(level.segmentId), levelBelowRimM: level.levelBelowRimM }));
+    .map(({ id, segmentId, levelBelowRimM }) => ({
+      afterSegment: at(segmentId),
+      levelBelowRimM,
+      source: { kind: 'level', id } satisfies EvidenceSource,
+    }));
+  const last = load.levels.findLast((level) => at(level.segmentId) === wound.length - 1);
   const atEnd =
-    load.levelBelowRimM === null ? [] : [{ afterSegment: wound.length - 1, levelBelowRimM: load.levelBelowRimM }];
+    load.levelBelowRimM === null
+      ? []
+      : [
+          {
+            afterSegment: wound.length - 1,
+            levelBelowRimM: load.levelBelowRimM,
+            source: last ? ({ kind: 'level', id: last.id } satisfies EvidenceSource) : null,
+          },
+        ];
   return {
     reelId,
+    loadId: load.id,
     name: rigName,
     evenTension: true,
     levelSdM: LEVEL_SD_M,
@@ -117,6 +169,7 @@ function loadToFit({ reelId, rigName, load }: FinishedLoadRecord, evidence: Boat
         lengthM: entry?.meteredLengthM ?? (isLengthKnown(segment, entry) ? segment.plannedLengthM : rolledM),
         counts: overRoller === null ? counts : null,
         turns: entry?.turnsCounted ?? null,
+        source: entry ? { kind: 'winding', id: entry.id } : null,
       };
     }),
     levels: [...levels.filter((level) => level.afterSegment !== wound.length - 1 || atEnd.length === 0), ...atEnd],
@@ -136,42 +189,76 @@ function reverseFillToFit(fill: ReverseFillRecord): LoadToFit {
       counts: null,
       turns: null,
     })),
-    levels: [{ afterSegment: fill.segments.length - 1, levelBelowRimM: fill.levelBelowRimM }],
+    levels: [
+      {
+        afterSegment: fill.segments.length - 1,
+        levelBelowRimM: fill.levelBelowRimM,
+        source: { kind: 'reverseFill', id: fill.id },
+      },
+    ],
   };
 }
 
+/** What a record is known by: of the boat's lines, and of its own reel where that was ever loaded. */
+export interface KnownBy {
+  readonly lines: LearnedLines;
+  readonly reel: LearnedOfReel | null;
+  /** When the reel was last forgotten, or null. */
+  readonly resetAt: string | null;
+  /** False where newer evidence is on record, and what it teaches has not been worked out. */
+  readonly isCurrent: boolean;
+}
+
+/** The part of a boat's learning that speaks of one reel. */
+export function knownBy(learning: BoatLearning, reelId: string, resetAt: string | null): KnownBy {
+  return {
+    lines: learning.lines,
+    reel: learning.reels.find((each) => each.reel.reelId === reelId) ?? null,
+    resetAt,
+    isCurrent: true,
+  };
+}
+
+/** A reel that never was loaded, as its own figures and ratings have it; the boat's lines say nothing of it. */
+function neverLoaded(reel: ReelRecord, lines: LearnedLines): LearnedOfReel {
+  const { reels, evidence } = gearFit([reelToFit(reel, [])], [], []);
+  const [alone] = reels;
+  if (!alone) throw new Error('neverLoaded: the fit has lost the reel');
+  const withLines = alone.dimensions.map(() => lines.lines.map(() => 0));
+  return { reel: { ...alone, withLines }, evidence, loadsSeen: 0, before: null };
+}
+
 /** A rig's record with its reel and lines as they were learned. */
-export function withKnowledge(record: Omit<RigRecord, 'knowledge'>, learning: BoatLearning): RigRecord {
-  const { fit, evidence, loads } = learning;
+export function withKnowledge(record: Omit<RigRecord, 'knowledge'>, known: KnownBy): RigRecord {
   const before = record.reel;
-  const loadsSeen = loads.filter((load) => load.reelId === before.id).length;
-  const depth = depthOf(before, loadsSeen);
+  const ofReel = known.reel ?? neverLoaded(before, known.lines);
+  const depth = depthOf(before, ofReel.loadsSeen);
   // A guess that ratings have shaped rests on the maker; measured figures stay measured until a load says more.
   const learned = learnedReel(
-    fit,
+    { ...known.lines, reels: [ofReel.reel] },
     before.id,
     depth === 'learned' ? 'learned' : depth === 'ratings' ? 'maker' : 'measured',
   );
-  const seenLines = new Set(loads.flatMap((load) => load.segments.map((segment) => segment.lineId)));
-  const lines = fit.unknowns.flatMap((unknown) => {
-    if (!('lineId' in unknown.of) || !seenLines.has(unknown.of.lineId)) return [];
-    const factor: Known = { value: unknown.value, sd: unknown.value * unknown.relativeSd, source: 'learned' };
-    return [{ productId: unknown.of.lineId, factor, relativeSdBefore: unknown.relativeSdBefore }];
+  const lines = known.lines.lines.map((line) => {
+    const factor: Known = { value: line.value, sd: line.value * line.relativeSd, source: 'learned' };
+    return { productId: line.lineId, factor, relativeSdBefore: line.relativeSdBefore };
   });
+  const isOn = record.load?.status === 'wound' && ofReel.before?.loadId === record.load.id;
   const knowledge: ReelKnowledge = {
     depth,
-    loadsSeen,
+    loadsSeen: ofReel.loadsSeen,
     before: {
       arborDiameterM: before.arborDiameterM,
       widthM: before.widthM,
       fullDiameterM: before.fullDiameterM,
     },
-    lengthPerTurnM: loadsSeen > 0 ? learned.lengthPerTurnM : null,
-    beforeLoad: learnedBefore(record, learning),
+    lengthPerTurnM: ofReel.loadsSeen > 0 ? learned.lengthPerTurnM : null,
+    beforeLoad: isOn ? (ofReel.before?.learned ?? null) : null,
     joint: learned.joint,
     lines,
-    evidence: fit.evidence.filter((each) => each.reelId === before.id),
-    resetAt: evidence.resets.get(before.id) ?? null,
+    evidence: ofReel.evidence,
+    resetAt: known.resetAt,
+    isCurrent: known.isCurrent,
   };
   return {
     ...record,
@@ -189,23 +276,6 @@ export function withKnowledge(record: Omit<RigRecord, 'knowledge'>, learning: Bo
       return { ...product, packing: { value, sd: value * line.factor.sd, source: 'learned' } };
     }),
   };
-}
-
-/**
- * What was known before the load that is on now: a load's own evidence must not be counted beside what it has taught.
- * Null while nothing is wound.
- */
-function learnedBefore(record: Omit<RigRecord, 'knowledge'>, { evidence }: BoatLearning): LearnedReel | null {
-  const { load } = record;
-  if (load?.status !== 'wound') return null;
-  const others = learnFromLoads({
-    ...evidence,
-    loads: evidence.loads.filter((each) => each.load.id !== load.id),
-    constants: new Map(
-      [...evidence.constants].map(([reelId, all]) => [reelId, all.filter((each) => each.loadId !== load.id)]),
-    ),
-  });
-  return learnedReel(others.fit, record.reel.id, others.loads.length > 0 ? 'learned' : 'measured');
 }
 
 function depthOf(reel: ReelRecord, loadsSeen: number): ReelKnowledge['depth'] {

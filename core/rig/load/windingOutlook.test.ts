@@ -15,7 +15,7 @@ function winding(on: number, offCounts = 0, change: { lengthByCounter?: boolean;
   const levels =
     change.levelBelowRimM === undefined
       ? []
-      : [{ segmentId: entries.at(-1)?.segmentId ?? '', levelBelowRimM: change.levelBelowRimM, at: '' }];
+      : [{ id: 'level', segmentId: entries.at(-1)?.segmentId ?? '', levelBelowRimM: change.levelBelowRimM, at: '' }];
   return woundRig({ status: 'winding', finishedAt: null, levelBelowRimM: null, winding: entries, levels });
 }
 
@@ -81,8 +81,10 @@ describe('windingOutlook', () => {
     expect(told.levelBelowRimM).toBeGreaterThan(0.0025);
   });
 
-  it('has nothing to say of a level that cannot be', () => {
-    expect(windingOutlook(winding(1, 0, { levelBelowRimM: 0.0005 }))).toBeNull();
+  it('leaves out a level that cannot be, and names it', () => {
+    const odd = windingOutlook(winding(1, 0, { levelBelowRimM: 0.0005 }));
+    expect(odd?.heldOutLevels).toMatchObject([{ levelBelowRimM: 0.0005 }]);
+    expect(odd?.line).toEqual(windingOutlook(winding(1, 0))?.line);
   });
 
   it('knows the finished level better with every step, and best from a measured one', () => {
@@ -95,7 +97,7 @@ describe('windingOutlook', () => {
     const level = windingOutlook({ ...rig, load: { ...load, winding: load.winding.slice(0, 1) } });
     const backing = level?.line.segments[0];
     const levelBelowRimM = (rig.reel.fullDiameterM.value - (backing?.outerDiameterM ?? NaN)) / 2;
-    const measured = after(1, [{ segmentId: 's0', levelBelowRimM, at: '' }]);
+    const measured = after(1, [{ id: 'level', segmentId: 's0', levelBelowRimM, at: '' }]);
     expect(measured).toBeLessThan(0.85 * after(1));
     expect(measured).toBeGreaterThan(1.96 * 0.0003);
   });

@@ -7,7 +7,8 @@ import { colourChecks, constantFromColours, type ColourCheck } from './colourChe
 import { counterOf } from '../count/counterOf';
 import { outlookLevelPlusMinusM } from './outlookLevel';
 import { measuredLevels, woundSegments } from './woundSegments';
-import type { LoadRecord, LoadSegmentRecord, RigRecord } from '../record';
+import { heldOutOf } from '../currentLine';
+import type { LevelRecord, LoadRecord, LoadSegmentRecord, RigRecord } from '../record';
 
 /** A segment that is still to be wound, as it now has to be. */
 export interface RemainingSegment {
@@ -25,6 +26,8 @@ export interface WindingOutlook {
   /** How far that is still open: half of a 95 % interval (m). */
   readonly levelPlusMinusM: number;
   readonly plannedLevelBelowRimM: number;
+  /** Levels noted so far that no believable packing gives: nothing rests on them. */
+  readonly heldOutLevels: readonly LevelRecord[];
   /** The segment whose length was changed to meet the planned level, with what it was before; null when none was. */
   readonly changed: { readonly name: string; readonly fromM: number; readonly toM: number } | null;
   /** The spool as it is wound so far, and with what is still to come. */
@@ -47,7 +50,7 @@ const WORTH_CHANGING_M = 0.5;
  * stop reading that follows.
  *
  * @param record a rig that is being wound
- * @returns null when nothing is being wound, or the levels so far cannot be
+ * @returns null when nothing is being wound
  */
 export function windingOutlook(record: RigRecord): WindingOutlook | null {
   const first = outlookOf(record);
@@ -75,15 +78,14 @@ function outlookOf(record: RigRecord): Omit<WindingOutlook, 'colours' | 'correct
     onSegments,
     measuredLevels(record, load).filter((level) => isOn(level.afterSegmentId)),
   );
-  if (!on.ok) return null;
   const learned = (segment: LoadSegmentRecord): SegmentToLoad => {
     // The same line packs alike on the same reel: what was measured below holds for what is still to come.
     const alike = load.segments.find((other) => other.productId === segment.productId && isOn(other.segmentId));
-    const packing = alike && on.value.line.segments.find((candidate) => candidate.id === alike.segmentId)?.packing;
+    const packing = alike && on.line.segments.find((candidate) => candidate.id === alike.segmentId)?.packing;
     return { ...asPlanned(segment), packing: packing ?? segment.packing };
   };
   const rest = load.segments.filter((segment) => !isOn(segment.segmentId));
-  const fixed: SegmentToLoad[] = [...on.value.line.segments, ...rest.map(learned)];
+  const fixed: SegmentToLoad[] = [...on.line.segments, ...rest.map(learned)];
   const free = freeSegment(record, load, rest);
   const counter = counterOf(record);
   const asItLies = buildLoadedLine(spool, fixed);
@@ -110,6 +112,7 @@ function outlookOf(record: RigRecord): Omit<WindingOutlook, 'colours' | 'correct
     levelBelowRimM: (rimM - line.fullDiameterM) / 2,
     levelPlusMinusM: outlookLevelPlusMinusM(record, load, line),
     plannedLevelBelowRimM: (rimM - planned.fullDiameterM) / 2,
+    heldOutLevels: heldOutOf(load, on.heldOut),
     changed: changes ? { name: free.name, fromM: free.plannedLengthM, toM } : null,
   };
 }

@@ -1,43 +1,38 @@
 import type { Metadata } from 'next';
-import { notFound } from 'next/navigation';
 import type { ReactNode } from 'react';
 import { RigFrame } from '@/components/rig/RigFrame';
 import { RigProvider } from '@/components/rig/RigProvider';
 import { Header } from '@/components/shell/Header';
 import { boatPath, gearPath, rigPath, rigPlaces } from '@/components/shell/places';
-import { isUuid } from '@/usecases/limits';
-import { readRigRecord } from '@/usecases/rigs/rigRecord';
+import { rigPage } from '@/app/read/rig';
 
 interface Props {
   readonly params: Promise<{ boatId: string; rigId: string }>;
 }
 
-async function recordOf({ params }: Props) {
+export async function generateMetadata({ params }: Props): Promise<Metadata> {
   const { boatId, rigId } = await params;
-  const record = isUuid(boatId) && isUuid(rigId) ? await readRigRecord(boatId, rigId) : null;
-  return record ?? notFound();
-}
-
-export async function generateMetadata(props: Props): Promise<Metadata> {
-  return { title: (await recordOf(props)).name };
+  return { title: (await rigPage(boatId, rigId)).record.name };
 }
 
 export default async function RigLayout({ params, children }: Props & { children: ReactNode }) {
-  const record = await recordOf({ params });
-  const boatId = record.boat.id;
+  const { boatId, rigId } = await params;
+  const { record, crew } = await rigPage(boatId, rigId);
+  const { boat } = record;
   return (
     <RigProvider record={record}>
       <Header
         crumbs={[
-          { label: record.boat.name, path: boatPath(boatId) },
-          { label: record.name, path: rigPath(boatId, record.id) },
+          { label: boat.name, path: boatPath(boat.id) },
+          { label: record.name, path: rigPath(boat.id, record.id) },
         ]}
         places={[
-          ...rigPlaces(boatId, record.id),
-          { label: `Locker of ${record.boat.name}`, path: boatPath(boatId) },
-          { label: 'Reels and lines', path: gearPath(boatId) },
+          ...rigPlaces(boat.id, record.id),
+          { label: `Locker of ${boat.name}`, path: boatPath(boat.id) },
+          { label: 'Reels and lines', path: gearPath(boat.id) },
           { label: 'All boats', path: '/' },
         ]}
+        crew={crew}
       />
       <RigFrame>{children}</RigFrame>
     </RigProvider>

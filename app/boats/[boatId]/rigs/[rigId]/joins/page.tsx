@@ -1,20 +1,20 @@
-import { notFound } from 'next/navigation';
 import { JoinsStation } from '@/components/joins/JoinsStation';
+import { readPage } from '@/app/read/snapshot';
 import { readJoinsBench } from '@/usecases/joins/joins';
 import { readWindOns } from '@/usecases/joins/windOns';
-import { isUuid } from '@/usecases/limits';
 
 export default async function Joins({ params }: { params: Promise<{ boatId: string; rigId: string }> }) {
-  const { boatId } = await params;
-  if (!isUuid(boatId)) notFound();
-  const [{ people, tested, drills, nowMs }, windOns] = await Promise.all([readJoinsBench(boatId), readWindOns(boatId)]);
+  const { bench, windOns } = await readPage((await params).boatId, async (db) => ({
+    bench: await readJoinsBench(db),
+    windOns: await readWindOns(db),
+  }));
   return (
     <JoinsStation
-      people={people}
-      drills={drills}
+      people={bench.people}
+      drills={bench.drills}
       windOns={windOns}
-      tested={Object.fromEntries(tested.map(({ kind, efficiency }) => [kind, efficiency]))}
-      now={nowMs}
+      tested={Object.fromEntries(bench.tested.map(({ kind, efficiency }) => [kind, efficiency]))}
+      now={bench.nowMs}
     />
   );
 }

@@ -1,0 +1,13 @@
+import { z } from 'zod';
+
+/** What an address asks for beyond its path: a name to find, a page. Anything that cannot be meant is left out. */
+const searchSchema = z.object({
+  find: z.string().trim().max(80).catch(''),
+  page: z.coerce.number().int().min(1).max(10_000).catch(1),
+});
+
+export type Search = Promise<Record<string, string | string[] | undefined>>;
+
+export async function readSearch(search: Search): Promise<z.output<typeof searchSchema>> {
+  return searchSchema.parse(await search);
+}

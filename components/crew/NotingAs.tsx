@@ -1,0 +1,42 @@
+'use client';
+
+import { useRouter } from 'next/navigation';
+import { useReady } from '@/components/ui/useReady';
+import { PERSON_COOKIE } from './personCookie';
+
+const YEAR_S = 31_536_000;
+
+/** Says who is at the bench on this device, so that every measurement carries who noted it. */
+export function NotingAs({ crew }: { crew: Crew }) {
+  const router = useRouter();
+  const ready = useReady();
+  if (crew.people.length === 0) return null;
+  const choose = (personId: string): void => {
+    document.cookie = `${PERSON_COOKIE}=${personId}; path=/; max-age=${personId === '' ? 0 : YEAR_S}; samesite=strict`;
+    router.refresh();
+  };
+  return (
+    <label className="flex items-center gap-1.5 text-sm">
+      <span>Noted by</span>
+      <select
+        className="min-h-9 max-w-36 rounded-sm border border-edge-strong bg-card px-1.5 font-semibold"
+        value={crew.person ?? ''}
+        disabled={!ready}
+        onChange={(event) => choose(event.target.value)}
+      >
+        <option value="">nobody named</option>
+        {crew.people.map((person) => (
+          <option key={person.id} value={person.id}>
+            {person.name}
+          </option>
+        ))}
+      </select>
+    </label>
+  );
+}
+
+/** The crew of a boat, and the one who is at the bench on this device. */
+export interface Crew {
+  readonly people: readonly { readonly id: string; readonly name: string }[];
+  readonly person: string | null;
+}

@@ -1,0 +1,13 @@
+/** Keys of acts whose answer never came, by what was asked. */
+const unanswered = new Map<string, string>();
+
+/**
+ * The head that carries an act's own key. An act that is sent again in the same words because its answer was lost keeps its
+ * key; once answered, the same words are a new act.
+ */
+export function onceHead(method: string, path: string, body: unknown) {
+  const words = `${method} ${path} ${JSON.stringify(body)}`;
+  const key = unanswered.get(words) ?? crypto.randomUUID();
+  unanswered.set(words, key);
+  return { head: { 'x-once-key': key }, answered: () => unanswered.delete(words) };
+}

@@ -1,0 +1,41 @@
+import type { Material } from '../load/defaults';
+import type { LoadedLine } from '../spool/loadedLine';
+import { productOf } from './load/planForRig';
+import { productIdNow } from './load/woundSegments';
+import type { RigRecord } from './record';
+import { coloursOf } from './rigView';
+
+/** One segment of the line as it is drawn: a band between two lengths from the hook. */
+export interface LineBand {
+  readonly segmentId: string;
+  readonly name: string;
+  readonly lineName: string;
+  readonly material: Material;
+  readonly fromM: number;
+  readonly toM: number;
+  readonly lineDiameterM: number;
+  readonly wound: boolean;
+  /** Lead-core colours from the hook inwards. */
+  readonly colours: readonly string[];
+}
+
+/** The line as bands from the hook to the arbor. */
+export function bandsOfLine(record: RigRecord, line: LoadedLine): readonly LineBand[] {
+  let fromM = 0;
+  return line.segments.toReversed().map((segment) => {
+    const product = productOf(record, productIdNow(record, segment.id));
+    const band = {
+      segmentId: segment.id,
+      name: segment.name,
+      lineName: product.name,
+      material: product.material,
+      fromM,
+      toM: fromM + segment.lengthM,
+      lineDiameterM: segment.lineDiameterM,
+      wound: segment.wound,
+      colours: coloursOf(record, segment.id).toReversed(),
+    };
+    fromM = band.toM;
+    return band;
+  });
+}

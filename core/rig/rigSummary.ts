@@ -1,0 +1,40 @@
+import type { LoadedLine } from '../spool/loadedLine';
+import { bandsOfLine, type LineBand } from './bandsOfLine';
+import { heldOutPieces } from './heldOut';
+import { joinsState } from './joins/joinsOfRig';
+import type { JoinRecord, RigRecord } from './record';
+import { lineToShow } from './rigView';
+import { stationStates, type Station, type StationState } from './stationStates';
+
+/** A rig as the locker shows it: plain data, with nothing that a station works out. */
+export interface RigSummary {
+  readonly id: string;
+  readonly name: string;
+  readonly reelName: string;
+  /** The line as it is on the reel or planned; null while there is none. */
+  readonly line: LoadedLine | null;
+  readonly isWound: boolean;
+  readonly bands: readonly LineBand[];
+  readonly joins: readonly JoinRecord[];
+  readonly states: Readonly<Record<Station, StationState>>;
+  readonly joinsState: StationState;
+  /** Noted figures that disagree so far that nothing rests on them. */
+  readonly heldOut: number;
+}
+
+/** Sums a rig up for the locker. */
+export function rigSummary(record: RigRecord): RigSummary {
+  const current = lineToShow(record);
+  return {
+    id: record.id,
+    name: record.name,
+    reelName: record.reel.name,
+    line: current?.line ?? null,
+    isWound: current?.state === 'wound',
+    bands: current ? bandsOfLine(record, current.line) : [],
+    joins: record.joins,
+    states: stationStates(record),
+    joinsState: joinsState(record),
+    heldOut: heldOutPieces(record).length,
+  };
+}

@@ -1,0 +1,96 @@
+import 'server-only';
+import type { BoatDb } from '../../db/withBoat';
+import { breakOnVirtualGauge, streamVirtualGauge, streamVirtualPull, workVirtualReel } from '../bench/virtualBench';
+import { createBoat } from '../boats/createBoat';
+import { withdraw } from '../corrections/withdraw';
+import { acceptCalibration, recordTrial } from '../count/calibrate';
+import { markLine, noteDisplay, noteHang } from '../count/counterFacts';
+import { playPractice } from '../count/practice';
+import { recordLeverPoint, recordPlanerLook, workPreset } from '../drag/leverAndPlaner';
+import { acceptSetting, recordDragPull, startDragSetting } from '../drag/setDrag';
+import { addSupplySpool, changeLine, changeReel, createLine, createReel, createRig } from '../gear/gear';
+import { forgetReel, recordReverseFill } from '../gear/learning';
+import { checkSlip, keepTiePhoto, recordJoinBreak } from '../joins/joinChecks';
+import { addPerson, changeJoinKind, recordDrill, tieJoin } from '../joins/joins';
+import { makeWindOn, retireWindOnOf, swapWindOn } from '../joins/windOns';
+import { changeLength } from '../load/changeLength';
+import { noteColour } from '../load/noteColour';
+import { replaceSegment } from '../load/replaceSegment';
+import { saveStack } from '../load/saveStack';
+import { abandonWinding, beginWinding, finishWinding, noteLevel, noteWinding } from '../load/winding';
+import type { UseCaseOutcome } from '../outcome';
+import {
+  chooseMeantPlace,
+  movePull,
+  planSession,
+  recordStrengthPull,
+  startStrengthTest,
+} from '../strength/testStrength';
+import type { RequestBody, RequestName, RequestParams } from './table';
+
+type Handler<N extends RequestName> = (
+  db: BoatDb,
+  params: RequestParams<N>,
+  input: RequestBody<N>,
+) => Promise<UseCaseOutcome<unknown>>;
+
+/** What answers each request, inside the transaction of its boat. */
+export const HANDLERS: { readonly [N in RequestName]: Handler<N> } = {
+  createBoat: (db, _, input) => createBoat(db, input),
+  practise: (_db, _, input) => Promise.resolve(playPractice(input)),
+
+  addPerson: (db, _, input) => addPerson(db, input),
+  createReel: (db, _, input) => createReel(db, input),
+  changeReel: (db, { reelId }, input) => changeReel(db, reelId, input.version, input.reel),
+  noteDisplay: (db, { reelId }, input) => noteDisplay(db, reelId, input.display),
+  forgetReel: (db, { reelId }, input) => forgetReel(db, reelId, input.reason),
+  reverseFill: (db, { reelId }, input) => recordReverseFill(db, reelId, input),
+  createLine: (db, _, input) => createLine(db, input),
+  changeLine: (db, { lineId }, input) => changeLine(db, lineId, input.version, input.line),
+  addSupply: (db, _, input) => addSupplySpool(db, input),
+  createRig: (db, _, input) => createRig(db, input),
+  withdraw: (db, _, input) => withdraw(db, input),
+
+  saveStack: (db, { rigId }, input) => saveStack(db, rigId, input),
+  beginWinding: (db, { rigId }, input) => beginWinding(db, rigId, input),
+  noteWinding: (db, { rigId, loadId }, input) => noteWinding(db, rigId, loadId, input),
+  noteColour: (db, { rigId, loadId }, input) => noteColour(db, rigId, loadId, input),
+  noteLevel: (db, { rigId, loadId }, input) => noteLevel(db, rigId, loadId, input),
+  finishWinding: (db, { rigId, loadId }, input) => finishWinding(db, rigId, loadId, input),
+  abandonWinding: (db, { rigId, loadId }) => abandonWinding(db, rigId, loadId),
+  changeLength: (db, { rigId, loadId }, input) => changeLength(db, rigId, loadId, input),
+  replaceSegment: (db, { rigId, loadId }, input) => replaceSegment(db, rigId, loadId, input),
+
+  tieJoin: (db, { rigId, joinId }, input) => tieJoin(db, rigId, joinId, input),
+  changeJoinKind: (db, { rigId, joinId }, input) => changeJoinKind(db, rigId, joinId, input.kind),
+  checkSlip: (db, { rigId, joinId }, input) => checkSlip(db, rigId, joinId, input),
+  breakJoin: (db, { rigId, joinId }, input) => recordJoinBreak(db, rigId, joinId, input),
+  keepTiePhoto: (db, { tieId }, input) => keepTiePhoto(db, tieId, input),
+  recordDrill: (db, _, input) => recordDrill(db, input),
+  makeWindOn: (db, _, input) => makeWindOn(db, input),
+  retireWindOn: (db, { windOnId }) => retireWindOnOf(db, windOnId),
+  swapWindOn: (db, { rigId }, input) => swapWindOn(db, rigId, input),
+
+  recordTrial: (db, { rigId }, input) => recordTrial(db, rigId, input),
+  acceptCalibration: (db, { rigId }, input) => acceptCalibration(db, rigId, input),
+  noteHang: (db, { rigId }, input) => noteHang(db, rigId, input.hangM),
+  markLine: (db, { rigId }, input) => markLine(db, rigId, input),
+
+  planSession: (db, _, input) => planSession(db, input),
+  startStrengthTest: (db, _, input) => startStrengthTest(db, input),
+  recordStrengthPull: (db, { testId }, input) => recordStrengthPull(db, testId, input),
+  movePull: (db, { testId }, input) => movePull(db, testId, input),
+  chooseMeantPlace: (db, { rigId }, input) => chooseMeantPlace(db, rigId, input.placeId),
+
+  startDragSetting: (db, { rigId }, input) => startDragSetting(db, rigId, input),
+  recordDragPull: (db, { rigId, settingId }, input) => recordDragPull(db, rigId, settingId, input),
+  acceptSetting: (db, { rigId, settingId }) => acceptSetting(db, rigId, settingId),
+  recordLeverPoint: (db, { rigId }, input) => recordLeverPoint(db, rigId, input),
+  workPreset: (db, { rigId }, input) => workPreset(db, rigId, input),
+  recordPlanerLook: (db, { rigId }, input) => recordPlanerLook(db, rigId, input),
+
+  workVirtualReel: (db, { rigId }, input) => workVirtualReel(db, rigId, input),
+  streamVirtualPull: (db, { rigId }, input) => streamVirtualPull(db, rigId, input),
+  breakOnVirtualGauge: (db, _, input) => breakOnVirtualGauge(db, input.productId),
+  streamVirtualGauge: (db, _, input) => streamVirtualGauge(db, input),
+};

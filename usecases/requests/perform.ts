@@ -1,0 +1,51 @@
+import 'server-only';
+import { createHash } from 'node:crypto';
+import { claimOnce, keepAnswer } from '../../db/queries/onceKeys';
+import { NO_BOAT, withBoat, type Principal } from '../../db/withBoat';
+import { conflict, done, notFound, type UseCaseOutcome } from '../outcome';
+import { HANDLERS } from './handlers';
+import { REQUESTS, type RequestBody, type RequestName, type RequestParams } from './table';
+
+/**
+ * Carries out a request in one transaction of its boat, once: the same key again gives the answer that was kept with it,
+ * and writes nothing. A refusal keeps nothing, not even its key.
+ *
+ * @param params of the path; `boatId` among them where a boat is asked for
+ * @param input as the request's schema has let it through
+ * @param key made by the sender for this very act
+ * @param signal ends the work when the sender has gone
+ */
+export async function perform<N extends RequestName>(
+  principal: Principal,
+  name: N,
+  params: RequestParams<N>,
+  input: RequestBody<N>,
+  key: string,
+  signal?: AbortSignal,
+): Promise<UseCaseOutcome<unknown>> {
+  const { role } = REQUESTS[name];
+  const boatId = boatOf(params);
+  if ((role === 'crew') !== (boatId !== null)) throw new Error(`perform: ${name} is asked of the wrong place`);
+  const request = `${name} ${createHash('sha256')
+    .update(JSON.stringify([params, input]))
+    .digest('hex')}`;
+  return withBoat(
+    principal,
+    boatId ?? NO_BOAT,
+    'write',
+    async (db): Promise<UseCaseOutcome<unknown>> => {
+      if (boatId !== null && db.boat === null) return notFound('boat');
+      const kept = await claimOnce(db, key, request);
+      if (kept)
+        return kept.request === request ? done(kept.answer) : conflict('That key was used for another request.');
+      const outcome = await HANDLERS[name](db, params, input);
+      if (outcome.ok) await keepAnswer(db, key, outcome.value);
+      return outcome;
+    },
+    signal,
+  );
+}
+
+function boatOf(params: unknown): string | null {
+  return typeof params === 'object' && params !== null && 'boatId' in params ? String(params.boatId) : null;
+}

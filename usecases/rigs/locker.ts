@@ -1,0 +1,39 @@
+import 'server-only';
+import type { RigRecord } from '../../core/rig/record';
+import { rigSummary, type RigSummary } from '../../core/rig/rigSummary';
+import { listRigPage } from '../../db/queries/rigs';
+import type { BoatDb } from '../../db/withBoat';
+import { readRigs } from './readRigs';
+
+/** Rigs on one page of the locker: a troller's whole spread. */
+const RIGS_A_PAGE = 12;
+/** Rods beside each other in the fleet: what one helm can keep in view. */
+const RODS_BESIDE_EACH_OTHER = 24;
+
+export interface PageOf<T> {
+  readonly rigs: readonly T[];
+  readonly total: number;
+  /** From 1; a page beyond the last one is the first one. */
+  readonly page: number;
+  readonly pages: number;
+}
+
+async function pageOf(db: BoatDb, find: string, page: number, limit: number): Promise<PageOf<RigRecord>> {
+  const at = async (wanted: number) => listRigPage(db, db.boatId, { find, offset: (wanted - 1) * limit, limit });
+  const first = await at(page);
+  // Beyond the end nothing is counted either: the first page knows how many there are.
+  const { rigs, total } = first.rigs.length > 0 || page === 1 ? first : await at(1);
+  const shown = rigs === first.rigs ? page : 1;
+  return { rigs: await readRigs(db, rigs), total, page: shown, pages: Math.max(1, Math.ceil(total / limit)) };
+}
+
+/** A page of a boat's locker, each rig summed up. */
+export async function readLocker(db: BoatDb, find: string, page: number): Promise<PageOf<RigSummary>> {
+  const found = await pageOf(db, find, page, RIGS_A_PAGE);
+  return { ...found, rigs: found.rigs.map(rigSummary) };
+}
+
+/** The rods of a boat that are compared with each other, a page of them. */
+export async function readFleet(db: BoatDb, find: string, page: number): Promise<PageOf<RigRecord>> {
+  return pageOf(db, find, page, RODS_BESIDE_EACH_OTHER);
+}

@@ -1,0 +1,124 @@
+import 'server-only';
+import { withKnowledge } from '../../core/rig/load/learnFromLoads';
+import type { RigRecord } from '../../core/rig/record';
+import { findLearning, keptOf } from '../../db/queries/boatLearning';
+import { listCalibrations, listTrials } from '../../db/queries/count';
+import { listDragSettings } from '../../db/queries/drag';
+import { listJoinBreaks } from '../../db/queries/joinChecks';
+import { listJoins } from '../../db/queries/joins';
+import { listReelResets, listReverseFills } from '../../db/queries/learning';
+import { listDragHistory, listLeverPoints, listPlanerLooks, listPresetActs } from '../../db/queries/lever';
+import { listLineMarks } from '../../db/queries/lineMarks';
+import { listLines } from '../../db/queries/lines';
+import { listNewestLoads } from '../../db/queries/loads';
+import { listLog } from '../../db/queries/log';
+import { listReelsById } from '../../db/queries/reels';
+import { findRig, listSegments, lockRig, type RigRow } from '../../db/queries/rigs';
+import type { OfRig } from '../../db/queries/standing';
+import { listStrengthSessions, listStrengthTests } from '../../db/queries/strength';
+import { listSupplySpools } from '../../db/queries/supplies';
+import { listVirtualLineIds, listVirtualRigIds } from '../../db/queries/virtualBench';
+import type { BoatDb } from '../../db/withBoat';
+
+/**
+ * The whole records of several rigs, in their order, with one statement a table however many rigs there are. Their reels
+ * and lines are as they were learned last; nothing is worked out here.
+ */
+export async function readRigs(db: BoatDb, rigs: readonly RigRow[]): Promise<readonly RigRecord[]> {
+  const { boatId, boat } = db;
+  if (!boat || rigs.length === 0) return [];
+  const rigIds = rigs.map((rig) => rig.id);
+  const reelIds = rigs.map((rig) => rig.reelId);
+  const [reels, learning, reverseFills, resets] = await Promise.all([
+    listReelsById(db, boatId, reelIds),
+    findLearning(db, reelIds),
+    listReverseFills(db, boatId, reelIds),
+    listReelResets(db, boatId),
+  ]);
+  const [products, strengthTests, strengthSessions, joinBreaks, supplySpools, virtualRigIds, virtualProductIds] =
+    await Promise.all([
+      listLines(db, boatId),
+      listStrengthTests(db, boatId),
+      listStrengthSessions(db, boatId),
+      listJoinBreaks(db, boatId),
+      listSupplySpools(db, boatId),
+      listVirtualRigIds(db, boatId, rigIds),
+      listVirtualLineIds(db, boatId),
+    ]);
+  const [segments, joins, loads, calibrations, dragSettings, log, dragHistory, presetActs, planerLooks] =
+    await Promise.all([
+      listSegments(db, boatId, rigIds),
+      listJoins(db, boatId, rigIds, joinBreaks),
+      listNewestLoads(db, boatId, rigIds),
+      listCalibrations(db, boatId, rigIds),
+      listDragSettings(db, boatId, rigIds),
+      listLog(db, boatId, rigIds),
+      listDragHistory(db, boatId, rigIds),
+      listPresetActs(db, boatId, rigIds),
+      listPlanerLooks(db, boatId, rigIds),
+    ]);
+  const loadIds = loads.map((load) => load.id);
+  const [trials, lineMarks, leverPoints] = await Promise.all([
+    listTrials(db, boatId, loadIds),
+    listLineMarks(db, boatId, loadIds),
+    listLeverPoints(db, boatId, loadIds),
+  ]);
+  const readAt = new Date().toISOString();
+  return rigs.map((rig) => {
+    const reel = reels.find((candidate) => candidate.id === rig.reelId);
+    if (!reel) throw new Error(`readRigs: rig ${rig.id} has no reel`);
+    const of = <T>(rows: readonly OfRig<T>[]): readonly T[] => rows.filter((row) => row.rigId === rig.id);
+    const load = of(loads)[0] ?? null;
+    const ofLoad = <T extends { readonly loadId: string }>(rows: readonly T[]): readonly T[] =>
+      rows.filter((row) => row.loadId === load?.id);
+    const record = {
+      boat: { id: boatId, name: boat.name },
+      id: rig.id,
+      name: rig.name,
+      readAt,
+      note: rig.note,
+      hangM: rig.hangM,
+      version: rig.version,
+      reel,
+      products,
+      segments: of(segments),
+      joins: of(joins),
+      load,
+      trials: ofLoad(trials),
+      lineMarks: ofLoad(lineMarks),
+      calibration: of(calibrations)[0] ?? null,
+      strengthTests,
+      strengthSessions,
+      joinBreaks,
+      meantPlaceId: rig.meantPlaceId,
+      dragSetting: of(dragSettings)[0] ?? null,
+      dragHistory: of(dragHistory),
+      leverPoints: ofLoad(leverPoints),
+      presetActs: of(presetActs),
+      planerLooks: of(planerLooks),
+      log: of(log),
+      hasVirtualReel: virtualRigIds.includes(rig.id),
+      virtualProductIds,
+      supplySpools,
+      reverseFills: reverseFills.filter((fill) => fill.reelId === reel.id),
+    };
+    return withKnowledge(record, keptOf(learning, reel.id, resets.get(reel.id) ?? null));
+  });
+}
+
+/** The whole record of one rig, or null when the boat has no such rig. */
+export async function readRig(db: BoatDb, rigId: string): Promise<RigRecord | null> {
+  const rig = await findRig(db, db.boatId, rigId);
+  const [record] = rig ? await readRigs(db, [rig]) : [];
+  return record ?? null;
+}
+
+/**
+ * The record of a rig for an act that writes: the rig is locked first, so that acts on it follow each other and each sees
+ * what the one before it has done. Null when the boat has no such rig.
+ */
+export async function rigToWrite(db: BoatDb, rigId: string): Promise<RigRecord | null> {
+  const rig = await lockRig(db, db.boatId, rigId);
+  const [record] = rig ? await readRigs(db, [rig]) : [];
+  return record ?? null;
+}
