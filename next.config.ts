@@ -4,7 +4,9 @@ const config: NextConfig = {
   poweredByHeader: false,
   reactStrictMode: true,
   devIndicators: false,
-  serverExternalPackages: ['pg'],
+  // There is no picture to optimise, and no library here that could.
+  images: { unoptimized: true },
+  serverExternalPackages: ['pg', 'piscina'],
   // Every page's title comes with the page and not after it: a screen reader announces it, and a tab has a name at once.
   htmlLimitedBots: /.*/,
 };

@@ -1,10 +1,16 @@
 import { NextResponse, type NextRequest } from 'next/server';
+import { databaseAnswers } from './db/answers';
 
 /**
  * Hosts that this server answers to. It listens on loopback and has no sign-in yet, so a page from
- * elsewhere that points its own name here must not get an answer.
+ * elsewhere that points its own name here must not get an answer. The start command names the port.
  */
-const OWN_HOSTS = /^(localhost|127\.0\.0\.1|\[::1\])(:\d+)?$/;
+const NAMES = ['localhost', '127.0.0.1', '[::1]'];
+const PORT = process.env.PORT;
+
+function isOwnHost(host: string): boolean {
+  return NAMES.some((name) => (PORT ? host === `${name}:${PORT}` : host === name || host.startsWith(`${name}:`)));
+}
 
 function contentSecurityPolicy(nonce: string): string {
   const inDevelopment = process.env.NODE_ENV === 'development';
@@ -25,19 +31,43 @@ function contentSecurityPolicy(nonce: string): string {
   ].join('; ');
 }
 
-export function proxy(request: NextRequest): NextResponse {
+const HEADERS: Readonly<Record<string, string>> = {
+  'x-content-type-options': 'nosniff',
+  'referrer-policy': 'same-origin',
+  'cross-origin-opener-policy': 'same-origin',
+  'cross-origin-resource-policy': 'same-origin',
+  'permissions-policy': 'camera=(self), geolocation=(), microphone=(), payment=(), usb=()',
+};
+
+/** Seconds after which a page that could not be read is asked for again. */
+const RETRY_AFTER_S = 2;
+
+const AWAY = `<!doctype html><html lang="en"><meta charset="utf-8"><meta name="viewport" content="width=device-width">
+<meta http-equiv="refresh" content="${RETRY_AFTER_S}"><title>One moment · Tidy Marlin</title>
+<body><main id="main"><h1>The records cannot be reached just now</h1>
+<p>Nothing that was stored is lost, and what you were typing is kept in this browser. This page tries again by itself.</p></main>`;
+
+export async function proxy(request: NextRequest): Promise<NextResponse> {
   const host = request.headers.get('host') ?? '';
-  if (!OWN_HOSTS.test(host)) return new NextResponse('This server answers only on its own machine.', { status: 421 });
+  if (!isOwnHost(host)) return new NextResponse('This server answers only on its own machine.', { status: 421 });
   const nonce = btoa(crypto.randomUUID());
   const policy = contentSecurityPolicy(nonce);
+  const response = await answer(request, nonce, policy);
+  response.headers.set('content-security-policy', policy);
+  for (const [name, value] of Object.entries(HEADERS)) response.headers.set(name, value);
+  return response;
+}
+
+async function answer(request: NextRequest, nonce: string, policy: string): Promise<NextResponse> {
+  // A page cannot say "come back" once it is being made; requests under /api can, and do.
+  if (!request.nextUrl.pathname.startsWith('/api/') && !(await databaseAnswers())) {
+    const headers = { 'content-type': 'text/html; charset=utf-8', 'retry-after': String(RETRY_AFTER_S) };
+    return new NextResponse(AWAY, { status: 503, headers });
+  }
   const headers = new Headers(request.headers);
   headers.set('x-nonce', nonce);
   headers.set('content-security-policy', policy);
-  const response = NextResponse.next({ request: { headers } });
-  response.headers.set('content-security-policy', policy);
-  response.headers.set('x-content-type-options', 'nosniff');
-  response.headers.set('referrer-policy', 'same-origin');
-  return response;
+  return NextResponse.next({ request: { headers } });
 }
 
 export const config = { matcher: '/((?!_next/static|icon.svg).*)' };

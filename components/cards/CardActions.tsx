@@ -14,6 +14,9 @@ function saveAs(name: string, type: string, text: string): void {
   URL.revokeObjectURL(url);
 }
 
+/** What a spreadsheet would reckon with instead of showing it; a plain number is none. */
+export const FORMULA = /^(?!-?[\d.,]+$)[=+\-@\t\r]/;
+
 /** What can be done with a card: print it (or as PDF), keep the drawing, keep the figures. */
 export function CardActions({
   sheet,
@@ -41,7 +44,11 @@ export function CardActions({
       </Button>
       <Button
         onClick={() =>
-          saveAs(`${file}.csv`, 'text/csv', Papa.unparse({ fields: [...heads], data: rows.map((row) => [...row]) }))
+          saveAs(
+            `${file}.csv`,
+            'text/csv',
+            Papa.unparse({ fields: [...heads], data: rows.map((row) => [...row]) }, { escapeFormulae: FORMULA }),
+          )
         }
       >
         Keep as CSV

@@ -1,6 +1,6 @@
 import type { JoinKind } from '../../core/joins/joinKinds';
 import type { BoatJoinBreakRecord, JoinBreakRecord } from '../../core/rig/record';
-import type { Queryable } from '../withBoat';
+import type { BoatDb, Queryable } from '../withBoat';
 import { standing } from './standing';
 
 export async function insertSlipCheck(
@@ -24,6 +24,15 @@ export async function insertTiePhoto(db: Queryable, boatId: string, tieId: strin
     [boatId, tieId, jpeg],
   );
   return result.rowCount === 1;
+}
+
+/** What the photos of a boat take (bytes). */
+export async function photoBytes(db: BoatDb): Promise<number> {
+  const result = await db.query<{ bytes: string }>(
+    'SELECT coalesce(sum(octet_length(jpeg)), 0) AS bytes FROM tie_photos WHERE boat_id = $1',
+    [db.boatId],
+  );
+  return Number(result.rows[0]?.bytes ?? 0);
 }
 
 /** The newest photo of a tie, or null. */

@@ -2,7 +2,7 @@ import { execFileSync } from 'node:child_process';
 import { randomBytes } from 'node:crypto';
 import { Client, type QueryResult, type QueryResultRow } from 'pg';
 import { database } from '../../db/pool';
-import { closeWorkers } from '../../usecases/rigs/learnInWorker';
+import { closeWorkers } from '../../usecases/workers/pool';
 
 type TestRole = 'administrator' | 'owner' | 'app';
 

@@ -110,10 +110,10 @@ describe('constraints', () => {
   });
 
   it('refuse a row of one boat that points at another’s', async () => {
-    await sql('INSERT INTO reels SELECT (jsonb_populate_record(NULL::reels, to_jsonb(reels) || $2)).* FROM reels WHERE id = $1', [
-      other.reelId,
-      JSON.stringify({ id: SPARE_REEL }),
-    ]);
+    await sql(
+      'INSERT INTO reels SELECT (jsonb_populate_record(NULL::reels, to_jsonb(reels) || $2)).* FROM reels WHERE id = $1',
+      [other.reelId, JSON.stringify({ id: SPARE_REEL })],
+    );
     await expect(sql('UPDATE rigs SET reel_id = $1 WHERE boat_id = $2', [SPARE_REEL, one.boatId])).rejects.toThrow(
       /foreign key/,
     );

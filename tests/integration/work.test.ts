@@ -194,7 +194,10 @@ describe('winding', () => {
     const odd = windingOutlook(await record());
     expect(odd?.heldOutLevels).toMatchObject([{ levelBelowRimM: 0.0005 }]);
     expect(odd?.line).toEqual(before?.line);
-    expect(await level(0.19)).toMatchObject({ status: 422, message: expect.stringContaining('deeper than this spool') });
+    expect(await level(0.19)).toMatchObject({
+      status: 422,
+      message: expect.stringContaining('deeper than this spool'),
+    });
     must(await level((0.0618 - onM) / 2 + 0.0004));
     const after = windingOutlook(await record());
     expect(after?.changed).toMatchObject({ name: 'Top shot' });

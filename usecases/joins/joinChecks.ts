@@ -1,7 +1,7 @@
 import 'server-only';
 import { readSlip } from '../../core/joins/slipCheck';
 import { weakerLineN } from '../../core/rig/joins/joinsOfRig';
-import { insertJoinBreak, insertSlipCheck, insertTiePhoto } from '../../db/queries/joinChecks';
+import { insertJoinBreak, insertSlipCheck, insertTiePhoto, photoBytes } from '../../db/queries/joinChecks';
 import { findJoinPlace } from '../../db/queries/joins';
 import { insertLogEntry } from '../../db/queries/log';
 import { lockRig } from '../../db/queries/rigs';
@@ -57,15 +57,18 @@ export async function recordJoinBreak(
 /** No join holds more than its line; labels are low by half at most. */
 const MOST_OF_LINE = 2;
 
-const JPEG_HEAD = Buffer.from([0xff, 0xd8, 0xff]);
+/** What the photos of one boat may take (bytes): some seven hundred of a phone's small ones. */
+const MOST_PHOTOS_BYTES = 100_000_000;
 
-/** Keeps a photo of a tie. Only a JPEG is kept, and only as large as a phone's small one. */
+/** Keeps a photo of a tie, as it was written anew: only its pixels. */
 export async function keepTiePhoto(
   db: BoatDb,
   tieId: string,
   input: PhotoInput,
 ): Promise<UseCaseOutcome<{ done: true }>> {
   const jpeg = Buffer.from(input.jpegBase64, 'base64');
-  if (!jpeg.subarray(0, 3).equals(JPEG_HEAD)) return invalid('jpegBase64', 'That is not a JPEG picture.');
+  if ((await photoBytes(db)) + jpeg.length > MOST_PHOTOS_BYTES) {
+    return invalid('jpegBase64', 'The photos of this boat take all the room there is for them: no more can be kept.');
+  }
   return (await insertTiePhoto(db, db.boatId, tieId, jpeg)) ? done({ done: true }) : notFound('tied join');
 }

@@ -4,6 +4,7 @@ import { claimOnce, keepAnswer } from '../../db/queries/onceKeys';
 import { NO_BOAT, withBoat, type Principal } from '../../db/withBoat';
 import { conflict, done, notFound, type UseCaseOutcome } from '../outcome';
 import { HANDLERS } from './handlers';
+import { PREPARE } from './prepare';
 import { REQUESTS, type RequestBody, type RequestName, type RequestParams } from './table';
 
 /**
@@ -29,6 +30,8 @@ export async function perform<N extends RequestName>(
   const request = `${name} ${createHash('sha256')
     .update(JSON.stringify([params, input]))
     .digest('hex')}`;
+  const prepared = (await PREPARE[name]?.(input)) ?? done(input);
+  if (!prepared.ok) return prepared;
   return withBoat(
     principal,
     boatId ?? NO_BOAT,
@@ -38,7 +41,7 @@ export async function perform<N extends RequestName>(
       const kept = await claimOnce(db, key, request);
       if (kept)
         return kept.request === request ? done(kept.answer) : conflict('That key was used for another request.');
-      const outcome = await HANDLERS[name](db, params, input);
+      const outcome = await HANDLERS[name](db, params, prepared.value);
       if (outcome.ok) await keepAnswer(db, key, outcome.value);
       return outcome;
     },

@@ -1,12 +1,12 @@
 import 'server-only';
-import { learnFromLoads, type BoatEvidence } from '../../core/rig/load/learnFromLoads';
+import { learnFromLoads, type BoatEvidence, type BoatLearning } from '../../core/rig/load/learnFromLoads';
 import { evidenceVersion, findLearning, keepLearning } from '../../db/queries/boatLearning';
 import { listReelConstants } from '../../db/queries/count';
 import { listFinishedLoads, listReelResets, listReverseFills } from '../../db/queries/learning';
 import { listLines } from '../../db/queries/lines';
 import { listReels } from '../../db/queries/reels';
 import { withBoat, type BoatDb, type Principal } from '../../db/withBoat';
-import { learnInWorker } from './learnInWorker';
+import { runInWorker } from '../workers/pool';
 
 /** Everything of a boat that teaches its reels and lines. */
 export async function readEvidence(db: BoatDb): Promise<BoatEvidence> {
@@ -22,21 +22,40 @@ export async function readEvidence(db: BoatDb): Promise<BoatEvidence> {
   return { reels, products, loads, reverseFills, constants, resets };
 }
 
-declare global {
-  var tidyMarlinLearning: Map<string, Promise<void>> | undefined;
+interface Learning {
+  readonly running: Map<string, Promise<void>>;
+  /** When a boat's fit was given up last (ms): it is not tried again at every page. */
+  readonly failedAt: Map<string, number>;
 }
+
+declare global {
+  var tidyMarlinLearning: Learning | undefined;
+}
+
+/** How long a fit that was given up is left alone (ms). */
+const LEFT_ALONE_MS = 60_000;
 
 /**
  * Works out what a boat's loads teach, and keeps it with the version of its evidence. Reading, working out and keeping are
  * three steps: nothing is worked out inside a transaction. Those who ask for the same boat meanwhile wait for the same fit.
  */
-export function learnBoat(principal: Principal, boatId: string): Promise<void> {
-  const running = (globalThis.tidyMarlinLearning ??= new Map<string, Promise<void>>());
+async function learnBoat(principal: Principal, boatId: string): Promise<void> {
+  globalThis.tidyMarlinLearning ??= { running: new Map(), failedAt: new Map() };
+  const { running, failedAt } = globalThis.tidyMarlinLearning;
   const already = running.get(boatId);
   if (already) return already;
-  const work = learn(principal, boatId).finally(() => running.delete(boatId));
+  if (Date.now() - (failedAt.get(boatId) ?? -LEFT_ALONE_MS) < LEFT_ALONE_MS) return;
+  const work = learn(principal, boatId);
   running.set(boatId, work);
-  return work;
+  try {
+    await work;
+    failedAt.delete(boatId);
+  } catch (error) {
+    failedAt.set(boatId, Date.now());
+    throw error;
+  } finally {
+    running.delete(boatId);
+  }
 }
 
 async function learn(principal: Principal, boatId: string): Promise<void> {
@@ -44,7 +63,7 @@ async function learn(principal: Principal, boatId: string): Promise<void> {
     await evidenceVersion(db),
     await readEvidence(db),
   ]);
-  const learning = await learnInWorker(evidence);
+  const learning = await runInWorker<BoatLearning>('learn', evidence);
   await withBoat(principal, boatId, 'write', (db) => keepLearning(db, version, learning));
 }
 

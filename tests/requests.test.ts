@@ -1,0 +1,50 @@
+import { HANDLERS } from '../usecases/requests/handlers';
+import { REQUESTS, type RequestKind } from '../usecases/requests/table';
+import { matchRequest } from '../app/http/match';
+
+const all = Object.entries(REQUESTS).map(([name, each]) => ({ name, ...(each as RequestKind) }));
+
+describe('every request that writes or works something', () => {
+  it('is listed with the role that it asks', () => {
+    const anyone = all.filter(({ role }) => role === 'anyone').map(({ method, path }) => `${method} ${path}`);
+    expect(anyone.toSorted()).toEqual(['POST /api/boats', 'POST /api/practice']);
+    for (const { role, path } of all)
+      expect([path, role]).toEqual([path, path.includes(':boatId') ? 'crew' : 'anyone']);
+    expect(all.length).toBeGreaterThanOrEqual(50);
+  });
+
+  it('has a handler, and a path of its own', () => {
+    expect(Object.keys(HANDLERS).toSorted()).toEqual(all.map(({ name }) => name).toSorted());
+    expect(new Set(all.map(({ method, path }) => `${method} ${path}`)).size).toBe(all.length);
+  });
+
+  it('does not compile without a role', () => {
+    // @ts-expect-error a role must be declared
+    const without: RequestKind = { method: 'POST', path: '/api/boats', schema: REQUESTS.createBoat.schema };
+    expect(without.role).toBeUndefined();
+  });
+});
+
+describe('an address under /api', () => {
+  const id = '0b5e1d7e-7f0e-4a55-9d2c-6a6ed1f2c0aa';
+
+  it('finds its request, its parameters in one case', () => {
+    const path = ['boats', id.toUpperCase(), 'rigs', id, 'stack'];
+    expect(matchRequest('PUT', path)).toEqual({ name: 'saveStack', params: { boatId: id, rigId: id } });
+  });
+
+  it.each([
+    [['boats', 'nothing', 'rigs']],
+    [['boats', id, 'constructor']],
+    [['__proto__']],
+    [[]],
+    [['boats', id, 'rigs', id, 'stack', 'more']],
+    [['boats', `${id}\u0000`, 'rigs']],
+  ])('finds nothing at %j', (path) => {
+    expect(matchRequest('POST', path)).toEqual({ status: 404 });
+  });
+
+  it('says by which method it can be asked', () => {
+    expect(matchRequest('POST', ['boats', id, 'rigs', id, 'stack'])).toEqual({ status: 405, allow: 'PUT' });
+  });
+});

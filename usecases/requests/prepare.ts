@@ -1,0 +1,11 @@
+import 'server-only';
+import { cleanPhoto } from '../joins/cleanPhoto';
+import type { UseCaseOutcome } from '../outcome';
+import type { RequestBody, RequestName } from './table';
+
+/** What is done to a request's input before its transaction begins: work that takes long keeps no rows locked. */
+export const PREPARE: {
+  readonly [N in RequestName]?: (input: RequestBody<N>) => Promise<UseCaseOutcome<RequestBody<N>>>;
+} = {
+  keepTiePhoto: cleanPhoto,
+};
