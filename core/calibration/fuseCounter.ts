@@ -45,6 +45,8 @@ export interface CounterResidual {
 export interface FusedCounter {
   readonly counter: Pick<Counter, 'unitM' | 'display' | 'drive'>;
   readonly observations: readonly CounterObservation[];
+  /** What was seen and cannot be reckoned with the line as it is believed: a walk longer than the line, say. */
+  readonly leftOut: readonly CounterObservation[];
   readonly constantM: Known;
   readonly residuals: readonly CounterResidual[];
   /**
@@ -64,17 +66,18 @@ export interface FusedCounter {
  * least squares weighted with the SD of each, from priors.
  *
  * @param believed the load beforehand
- * @param observations of this very load
- * @throws RangeError when what is believed beforehand cannot be predicted
+ * @param seen of this very load
+ * @throws RangeError when a unit or a constant is not positive
  */
-export function fuseCounter(believed: BelievedLoad, observations: readonly CounterObservation[]): FusedCounter {
+export function fuseCounter(believed: BelievedLoad, seen: readonly CounterObservation[]): FusedCounter {
   const { counter } = believed;
   requirePositive('fuseCounter', { unitM: counter.unitM, constantM: believed.constantM.value });
   const { keys, names, axes } = axesOf(believed);
   const realise = (unknowns: readonly number[]): RealisedLoad => {
     const factor = (key: string): number => {
       const at = keys.indexOf(key);
-      return Math.exp(axes.reduce((sum, axis, index) => sum + (axis[at] ?? 0) * (unknowns[index] ?? 0), 0));
+      const log = axes.reduce((sum, axis, index) => sum + (axis[at] ?? 0) * (unknowns[index] ?? 0), 0);
+      return Math.exp(Math.min(Math.max(log, -FARTHEST_LOG), FARTHEST_LOG));
     };
     const spool = {
       arborDiameterM: believed.arborDiameterM.value * factor('arborDiameterM'),
@@ -93,6 +96,9 @@ export function fuseCounter(believed: BelievedLoad, observations: readonly Count
       drive: counter.drive ?? 'spool',
     };
   };
+  const beforehand = realise(axes.map(() => 0));
+  const isReckoned = (each: CounterObservation): boolean => Number.isFinite(predicted(each, beforehand, counter.unitM));
+  const observations = seen.filter(isReckoned);
   const { values, covariance, residuals } = fitToEvidence(
     axes.map(() => 1),
     observations.map((each) => ({ name: each.name, value: valueOf(each, counter.display), sd: sdOf(each, counter) })),
@@ -111,6 +117,7 @@ export function fuseCounter(believed: BelievedLoad, observations: readonly Count
   return {
     counter,
     observations,
+    leftOut: seen.filter((each) => !isReckoned(each)),
     constantM: {
       value: best.constantM,
       sd: best.constantM * Math.sqrt(Math.max(constantVariance, 0)),
@@ -127,6 +134,9 @@ export function fuseCounter(believed: BelievedLoad, observations: readonly Count
     best,
   };
 }
+
+/** Nothing is off by more than a factor of a hundred or so; a step beyond it is no load, and cannot be predicted. */
+const FARTHEST_LOG = 5;
 
 const stretchKey = (segment: BelievedSegment): string => `stretch of ${segment.lineId}`;
 const lengthKey = (segment: BelievedSegment): string => `length of ${segment.id}`;

@@ -91,6 +91,8 @@ function refit(
   for (const level of levels) {
     const to = segments.findIndex((segment) => segment.id === level.afterSegmentId);
     if (to < from) throw new RangeError('asWound: levels must follow the order of winding');
+    // A level at or under the arbor leaves no room for line.
+    if (!(level.diameterM > spool.arborDiameterM)) return { impossible: level };
     const measuredM3 = spoolVolumeM3(spool, level.diameterM) - belowM3;
     const ratio = volumeM3(laid.slice(from, to + 1)) / measuredM3;
     for (let index = from; index <= to; index += 1) {

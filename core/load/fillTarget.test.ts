@@ -91,9 +91,11 @@ describe('levelOfTarget', () => {
     expect(levelBeforeLoss(REEL, 0.002, 0, areaM2)).toBeCloseTo(0.002, 12);
   });
 
-  it('throws on a reel without depth', () => {
-    expect(() =>
-      levelOfTarget({ ...REEL, fullDiameterM: 0.03 }, STACK, COUNTER, { kind: 'mark', diameterM: 0.05 }),
-    ).toThrow(/depthM/);
+  it('has no level on a reel without depth', () => {
+    const flat = { ...REEL, fullDiameterM: 0.03 };
+    expect(levelOfTarget(flat, STACK, COUNTER, { kind: 'mark', diameterM: 0.05 })).toMatchObject({
+      ok: false,
+      reason: 'below-the-arbor',
+    });
   });
 });

@@ -45,7 +45,8 @@ export function levelOfTarget(
   target: FillTarget,
 ): Outcome<number, FillProblem> {
   const { arborDiameterM, fullDiameterM } = reel;
-  requirePositive('levelOfTarget', { arborDiameterM, fullDiameterM, depthM: fullDiameterM - arborDiameterM });
+  requirePositive('levelOfTarget', { arborDiameterM, fullDiameterM });
+  if (fullDiameterM <= arborDiameterM) return aboveTheArbor(reel, 0);
   switch (target.kind) {
     case 'below-rim':
       return aboveTheArbor(reel, target.levelBelowRimM);

@@ -43,7 +43,7 @@ export function rigView(record: RigRecord): RigView | null {
 /** While winding the line is what is on and what, from here, still goes on; else the current line. */
 export function lineToShow(record: RigRecord): CurrentLine | null {
   const outlook = windingOutlook(record);
-  if (outlook) {
+  if (outlook && outlook.line.woundLengthM > 0) {
     const { line, heldOutLevels } = outlook;
     return { line, state: 'planned', packingFactor: 1, levelMeasured: false, heldOutLevels };
   }

@@ -1,6 +1,6 @@
 import { requirePositive } from '../result';
 import { woundAreaM2, woundDiameterM, type SpoolGeometry } from './spoolGeometry';
-import { lengthPaidOutM, turnsPayingOut } from './turns';
+import { lengthPaidOutM, turnsBetween, turnsPayingOut } from './turns';
 
 /** One segment as it goes on, in SI. */
 export interface SegmentToLoad {
@@ -62,7 +62,7 @@ export function buildLoadedLine(spool: SpoolGeometry, segments: readonly Segment
     }
     volumeM3 += areaM2 * segment.lengthM;
     diameterM = woundDiameterM(spool, volumeM3);
-    const turns = turnsPayingOut(segment.lengthM, diameterM, areaM2, spool.widthM);
+    const turns = turnsBetween(segment.lengthM, innerDiameterM, diameterM);
     return { ...segment, areaM2, innerDiameterM, outerDiameterM: diameterM, turns };
   });
   const totalLengthM = loaded.reduce((sum, segment) => sum + segment.lengthM, 0);

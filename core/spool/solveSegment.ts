@@ -33,7 +33,8 @@ export function solveSegment(
   if (unknown.length !== 1 || !solved?.wound) {
     throw new RangeError(`solveSegment: exactly one wound segment must have no length, not ${unknown.length}`);
   }
-  const availableVolumeM3 = spoolVolumeM3(spool, targetDiameterM);
+  // A level below the middle of the spool leaves no room at all.
+  const availableVolumeM3 = targetDiameterM > 0 ? spoolVolumeM3(spool, targetDiameterM) : 0;
   const known = segments.filter((segment) => segment.wound && segment.lengthM !== null);
   const takenVolumeM3 = known.reduce(
     (sum, segment) => sum + woundAreaM2(segment.lineDiameterM, segment.packing) * (segment.lengthM ?? 0),

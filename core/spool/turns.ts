@@ -35,6 +35,16 @@ export function lengthPaidOutM(turns: number, outerDiameterM: number, areaM2: nu
   return Math.PI * (outerDiameterM * turns - (areaM2 / widthM) * turns ** 2);
 }
 
+/**
+ * Turns that a length takes between two wound diameters: the length over the mean circumference. Where both are known it
+ * loses no digits, however thick the line lies over a thin arbor.
+ */
+export function turnsBetween(lengthM: number, innerDiameterM: number, outerDiameterM: number): number {
+  requireNotNegative('turnsBetween', { lengthM });
+  requirePositive('turnsBetween', { innerDiameterM, outerDiameterM });
+  return (2 * lengthM) / (Math.PI * (innerDiameterM + outerDiameterM));
+}
+
 /** Turns that lay a length over a wound diameter D₀: the inverse of {@link lengthWoundOnM}. */
 export function turnsWindingOn(lengthM: number, innerDiameterM: number, areaM2: number, widthM: number): number {
   requireNotNegative('turnsWindingOn', { lengthM });

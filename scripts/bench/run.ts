@@ -3,37 +3,82 @@ import { benchClosedForm } from './closedForm';
 import { benchFirstAdvice } from './firstAdvice';
 import { benchDragFactor, benchEnvelope } from './drag';
 import { benchKnowledge } from './knowledge';
+import { benchManyRods } from './manyRods';
 import { benchPlaner } from './planer';
 import { benchReplan } from './replan';
+import { benchServer } from './server';
 import { benchStrengthBound } from './strengthBound';
 import { benchTrace } from './trace';
 import { benchWholeLine } from './wholeLine';
 
-/** Figures that are measured, not tested: seeded, so that they repeat. Comparisons stand in the same run. */
-console.log('Closed form against the reel laid turn by turn, 1000 random stacks');
-benchClosedForm(1000);
-console.log('Making a counter true at 100 ft, 2000 plain loads');
-benchFirstAdvice(2000);
-console.log('One walk, the whole of a segmented line, 1000 stacks');
-benchWholeLine(1000, 1);
-console.log('The same with 1.5 times the scatter that the model assumes, 500 stacks');
-benchWholeLine(500, 1.5);
-console.log('Lower bound of break tests, 100000 lots');
-benchStrengthBound(100_000);
-console.log('A recorded trace, read, analysed and thinned');
-benchTrace(1_000_000);
-console.log('Drag as line leaves, against the reel laid turn by turn, 300 stacks');
-benchDragFactor(300);
-benchEnvelope(12, 500, 400);
-console.log('A planer bracketed by eight looks, 5000 runs');
-benchPlaner(5000, 1, 0);
-console.log('The same with 1.5 times the scatter and 10 % more pull that the model is not told');
-benchPlaner(5000, 1.5, 0.1);
-console.log('A key stroke in the plan');
-benchReplan(12, 400);
-console.log('Planned level against the reel laid turn by turn, 10000 reels at each depth of knowledge');
-benchKnowledge(10_000, 1);
-console.log('The same with 1.5 times the scatter that the model assumes, 2000 reels');
-benchKnowledge(2000, 1.5);
-console.log('A stroke of the cadence trainer');
-benchCadence(200_000);
+/**
+ * Figures that are measured, not tested: seeded, so that they repeat. Comparisons stand in the same run. `npm run bench` runs
+ * all parts, `npm run bench -- NAME …` those that are named.
+ */
+const PARTS: Readonly<Record<string, () => void | Promise<void>>> = {
+  'closed-form': () => {
+    console.log('Closed form against the reel laid turn by turn, 1000 random stacks');
+    benchClosedForm(1000);
+  },
+  'first-advice': () => {
+    console.log('Making a counter true at 100 ft, 2000 plain loads');
+    benchFirstAdvice(2000);
+  },
+  'whole-line': () => {
+    console.log('One walk, the whole of a segmented line, 1000 stacks');
+    benchWholeLine(1000, 1);
+    console.log('The same with 1.5 times the scatter that the model assumes, 500 stacks');
+    benchWholeLine(500, 1.5);
+  },
+  strength: () => {
+    console.log('Lower bound of break tests, 100000 lots');
+    benchStrengthBound(100_000);
+  },
+  trace: () => {
+    console.log('A recorded trace, read, analysed and thinned');
+    benchTrace(1_000_000);
+  },
+  drag: () => {
+    console.log('Drag as line leaves, against the reel laid turn by turn, 300 stacks');
+    benchDragFactor(300);
+    benchEnvelope(12, 500, 400);
+  },
+  planer: () => {
+    console.log('A planer bracketed by eight looks, 5000 runs');
+    benchPlaner(5000, 1, 0);
+    console.log('The same with 1.5 times the scatter and 10 % more pull that the model is not told');
+    benchPlaner(5000, 1.5, 0.1);
+  },
+  replan: () => {
+    console.log('A key stroke in the plan');
+    benchReplan(12, 400);
+  },
+  knowledge: () => {
+    console.log('Planned level against the reel laid turn by turn, 10000 reels at each depth of knowledge');
+    benchKnowledge(10_000, 1);
+    console.log('The same with 1.5 times the scatter that the model assumes, 2000 reels');
+    benchKnowledge(2000, 1.5);
+  },
+  cadence: () => {
+    console.log('A stroke of the cadence trainer');
+    benchCadence(200_000);
+  },
+  'many-rods': () => {
+    console.log('What the loads of a large boat teach: 200 reels, 60 lines, 300 loads');
+    benchManyRods(200, 60, 300);
+  },
+  server: () => {
+    console.log('The server under bad requests, many hands, many rods and kill -9');
+    return benchServer();
+  },
+};
+
+const wanted = process.argv.slice(2);
+const unknown = wanted.filter((name) => !Object.hasOwn(PARTS, name));
+if (unknown.length > 0) {
+  console.error(`There is no part ${unknown.join(', ')}: choose of ${Object.keys(PARTS).join(', ')}.`);
+  process.exit(2);
+}
+for (const [name, part] of Object.entries(PARTS)) {
+  if (wanted.length === 0 || wanted.includes(name)) await part();
+}

@@ -24,7 +24,8 @@ export function woundSegments(record: RigRecord, load: LoadRecord): readonly Wou
   return load.segments.map((segment) => {
     const entry = load.winding.findLast((candidate) => candidate.segmentId === segment.segmentId);
     const counts = counter && entry?.reading != null ? notedCounts(segment, entry.reading, counter) : null;
-    const counted = counter && counts !== null ? turnsForCounts(counts, counter) : null;
+    // A counter that shows zero at the end of a segment has counted nothing of it.
+    const counted = counter && counts !== null && counts > 0 ? turnsForCounts(counts, counter) : null;
     const overRoller = counter?.drive === 'roller' && !isLengthKnown(segment, entry) ? counted : null;
     return {
       id: segment.segmentId,

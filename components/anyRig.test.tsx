@@ -1,0 +1,75 @@
+import type { ReactNode } from 'react';
+import { renderToString } from 'react-dom/server';
+import { rigSummary } from '@/core/rig/rigSummary';
+import type { RigRecord } from '@/core/rig/record';
+import { anyRig } from '../tests/anyRig';
+import { RodCard } from './cards/RodCard';
+import { CountStation } from './count/CountStation';
+import { DragStation } from './drag/DragStation';
+import { FleetPage } from './fleet/FleetPage';
+import { JoinsStation } from './joins/JoinsStation';
+import { LoadStation } from './load/LoadStation';
+import { Locker } from './locker/Locker';
+import { RigFrame } from './rig/RigFrame';
+import { RigProvider } from './rig/RigProvider';
+import { WholeLine } from './rig/WholeLine';
+import { StrengthStation } from './strength/StrengthStation';
+import { Toasts } from './ui/Toasts';
+import { UnitsProvider } from './units/UnitsProvider';
+
+const PAGES: Readonly<Record<string, (record: RigRecord) => ReactNode>> = {
+  'the whole line': () => <WholeLine />,
+  load: () => <LoadStation />,
+  joins: () => <JoinsStation people={[]} drills={[]} windOns={[]} tested={{}} now={Date.UTC(2026, 3, 10)} />,
+  count: () => <CountStation />,
+  strength: () => <StrengthStation />,
+  drag: () => <DragStation />,
+  card: () => <RodCard />,
+  locker: (record) => <Locker boatId="boat" rigs={[rigSummary(record)]} isWhole />,
+  fleet: (record) => <FleetPage boatId="boat" boatName="Halyard Lark" rigs={[record]} />,
+};
+
+/** What the server makes of a page: it must not throw, and must not show a figure that is none. */
+function pageOf(record: RigRecord, page: ReactNode): string {
+  return renderToString(
+    <UnitsProvider initial={{ length: 'm', smallLength: 'mm', force: 'kg' }}>
+      <Toasts>
+        <RigProvider record={record}>
+          <RigFrame>{page}</RigFrame>
+        </RigProvider>
+      </Toasts>
+    </UnitsProvider>,
+  );
+}
+
+function whereOf(error: unknown): string {
+  const at = error instanceof Error ? (error.stack ?? '').split('\n').slice(1, 4) : [];
+  return `${String(error)}${at.map((line) => line.replace(/\(.*\/|\s+at/g, ' ')).join()}`;
+}
+
+/** Each rig is drawn on all nine pages; RIGS asks for more of them. */
+const RIGS = Number(process.env.RIGS ?? 60);
+const FIRST = Number(process.env.FIRST ?? 1);
+
+describe('any rig that the schemas let through', () => {
+  it('has pages, whatever was noted of it', () => {
+    const fallen: string[] = [];
+    for (let seed = FIRST; seed < FIRST + RIGS; seed += 1) {
+      let record: RigRecord;
+      try {
+        record = anyRig(seed);
+      } catch (error) {
+        fallen.push(`rig ${seed}: ${whereOf(error)}`);
+        continue;
+      }
+      for (const [name, page] of Object.entries(PAGES)) {
+        try {
+          if (/\bNaN\b/.test(pageOf(record, page(record)))) fallen.push(`rig ${seed}, ${name}: shows NaN`);
+        } catch (error) {
+          fallen.push(`rig ${seed}, ${name}: ${whereOf(error)}`);
+        }
+      }
+    }
+    expect(fallen).toEqual([]);
+  }, 600_000);
+});

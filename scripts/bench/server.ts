@@ -1,0 +1,3 @@
+export function benchServer(): Promise<void> {
+  return Promise.resolve();
+}

@@ -1,0 +1,50 @@
+import { Client } from 'pg';
+import { loadDemo } from '../../demo/loadDemo';
+import { ormundSound } from '../../demo/ormundSound';
+import { NO_BOAT, NOBODY, withBoat } from '../../db/withBoat';
+import { listBoats } from '../../db/queries/boats';
+import { listRigs } from '../../db/queries/rigs';
+import { readLocker } from '../../usecases/rigs/locker';
+import { readRig } from '../../usecases/rigs/readRigs';
+import { look } from './acts';
+import { closeDatabase, freshDatabase } from './database';
+
+let boatId: string;
+let rigIds: readonly string[];
+
+beforeAll(async () => {
+  await freshDatabase();
+  await loadDemo([ormundSound]);
+  boatId = (await withBoat(NOBODY, NO_BOAT, 'read', listBoats))[0]?.id ?? '';
+  rigIds = (await look((db) => listRigs(db, boatId))(boatId)).map((rig) => rig.id);
+}, 120_000);
+afterAll(closeDatabase);
+
+/** Statements that work sends, without BEGIN, COMMIT and the boat's setting. */
+async function statementsOf(work: () => Promise<unknown>): Promise<number> {
+  const sent: string[] = [];
+  const query = jest.spyOn(Client.prototype, 'query').mockImplementation(function (this: Client, ...given: unknown[]) {
+    if (typeof given[0] === 'string') sent.push(given[0]);
+    return (plainQuery as (...all: unknown[]) => unknown).apply(this, given);
+  });
+  await work();
+  query.mockRestore();
+  return sent.filter((text) => !/^(BEGIN|COMMIT|ROLLBACK|SELECT set_config)/.test(text.trim())).length;
+}
+
+// Kept before any test stands in its way.
+const plainQuery: unknown = Object.getOwnPropertyDescriptor(Client.prototype, 'query')?.value;
+
+describe('what a page asks of the database', () => {
+  it('is one record of a rig, read once', async () => {
+    const sent = await statementsOf(() => look(readRig)(boatId, rigIds[0] ?? ''));
+    console.info(`statements of a rig's page: ${sent}`);
+    expect(sent).toBeLessThanOrEqual(38);
+  });
+
+  it('does not grow with the rigs of a locker', async () => {
+    const few = await statementsOf(() => look(readLocker)(boatId, 'Copper', 1));
+    const all = await statementsOf(() => look(readLocker)(boatId, '', 1));
+    expect(few).toBe(all);
+  });
+});
