@@ -1,4 +1,5 @@
 import 'server-only';
+import { createHash } from 'node:crypto';
 import type { PoolClient, QueryResult, QueryResultRow } from 'pg';
 import { database } from './pool';
 
@@ -113,6 +114,17 @@ export function codeOf(error: unknown): string {
   return typeof error === 'object' && error !== null && 'code' in error ? String(error.code) : '';
 }
 
+const names = new Map<string, string>();
+
+/** A short name for the text of a statement; the texts are the literal ones of this program, so there are only so many. */
+function nameOf(text: string): string {
+  const known = names.get(text);
+  if (known) return known;
+  const name = createHash('sha256').update(text).digest('base64url');
+  names.set(text, name);
+  return name;
+}
+
 /** One client runs one statement at a time: statements asked for together wait for their turn. */
 function inTurn(client: PoolClient, signal: AbortSignal | undefined): Queryable {
   let last: Promise<unknown> = Promise.resolve();
@@ -120,7 +132,8 @@ function inTurn(client: PoolClient, signal: AbortSignal | undefined): Queryable 
     query: <R extends QueryResultRow>(text: string, values?: readonly unknown[]) => {
       const run = (): Promise<QueryResult<R>> => {
         signal?.throwIfAborted();
-        return client.query<R>(text, values as unknown[]);
+        // Named, so that a connection plans a statement once: its plan often costs more than its rows.
+        return client.query<R>({ name: nameOf(text), text, values: values as unknown[] });
       };
       const next = last.then(run, run);
       last = next.catch(() => undefined);

@@ -54,7 +54,8 @@ export function topAdjustment(
     const top = line.segments.findLast((segment) => segment.wound);
     // Stripping may use the top segment up to its last centimetre, but never more than leaves the walk its length;
     // adding may triple the line.
-    const most = Math.min((top?.lengthM ?? 0) - 0.01, line.woundLengthM - lengthM);
+    // (A share too: of a line as long as a misread counter makes it, a centimetre is below the last digit.)
+    const most = Math.min((top?.lengthM ?? 0) * (1 - 1e-9) - 0.01, line.woundLengthM - lengthM);
     const off = (stripM: number): number =>
       countsAt({ ...load, line: withTopStripped(line, stripM) }, lengthM, unitM) - wantedCounts;
     const root = bisect(off, -2 * line.woundLengthM, Math.max(most, 0), 1e-4);

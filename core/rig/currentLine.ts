@@ -1,5 +1,6 @@
 import { asWound, type MeasuredLevel } from '../load/asWound';
 import { DEFAULT_LEVEL_BELOW_RIM_M, LEVEL_SD_M } from '../load/defaults';
+import { oncePer } from '../oncePer';
 import { failure, success, type Outcome } from '../result';
 import { bulkRelativeSd } from '../load/planLoad';
 import { buildLoadedLine, type LoadedLine } from '../spool/loadedLine';
@@ -25,7 +26,7 @@ export type NoLine = 'no-segments' | 'does-not-fit' | 'nothing-left';
  *
  * @param record the rig
  */
-export function currentLine(record: RigRecord): Outcome<CurrentLine, NoLine> {
+export const currentLine = oncePer((record: RigRecord): Outcome<CurrentLine, NoLine> => {
   if (record.segments.length === 0) return failure('no-segments', 'This rig has no line yet.');
   if (record.load?.status === 'wound') {
     const wound = lineAsWound(record, record.load);
@@ -44,7 +45,7 @@ export function currentLine(record: RigRecord): Outcome<CurrentLine, NoLine> {
     levelMeasured: false,
     heldOutLevels: [],
   });
-}
+});
 
 /** The line of a load that is wound, with what of its record nothing rests on. */
 function lineAsWound(record: RigRecord, load: LoadRecord): CurrentLine {

@@ -6,7 +6,7 @@ import { benchKnowledge } from './knowledge';
 import { benchManyRods } from './manyRods';
 import { benchPlaner } from './planer';
 import { benchReplan } from './replan';
-import { benchServer } from './server';
+import { benchServer } from './server/run.mjs';
 import { benchStrengthBound } from './strengthBound';
 import { benchTrace } from './trace';
 import { benchWholeLine } from './wholeLine';

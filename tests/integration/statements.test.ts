@@ -24,7 +24,8 @@ afterAll(closeDatabase);
 async function statementsOf(work: () => Promise<unknown>): Promise<number> {
   const sent: string[] = [];
   const query = jest.spyOn(Client.prototype, 'query').mockImplementation(function (this: Client, ...given: unknown[]) {
-    if (typeof given[0] === 'string') sent.push(given[0]);
+    const [asked] = given as [string | { text: string }];
+    sent.push(typeof asked === 'string' ? asked : asked.text);
     return (plainQuery as (...all: unknown[]) => unknown).apply(this, given);
   });
   await work();

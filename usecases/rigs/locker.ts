@@ -1,4 +1,5 @@
 import 'server-only';
+import { setImmediate as turn } from 'node:timers/promises';
 import type { RigRecord } from '../../core/rig/record';
 import { rigSummary, type RigSummary } from '../../core/rig/rigSummary';
 import { listRigPage } from '../../db/queries/rigs';
@@ -18,22 +19,34 @@ export interface PageOf<T> {
   readonly pages: number;
 }
 
-async function pageOf(db: BoatDb, find: string, page: number, limit: number): Promise<PageOf<RigRecord>> {
+async function pageOf(
+  db: BoatDb,
+  find: string,
+  page: number,
+  limit: number,
+  depth: 'whole' | 'summary',
+): Promise<PageOf<RigRecord>> {
   const at = async (wanted: number) => listRigPage(db, db.boatId, { find, offset: (wanted - 1) * limit, limit });
   const first = await at(page);
   // Beyond the end nothing is counted either: the first page knows how many there are.
   const { rigs, total } = first.rigs.length > 0 || page === 1 ? first : await at(1);
   const shown = rigs === first.rigs ? page : 1;
-  return { rigs: await readRigs(db, rigs), total, page: shown, pages: Math.max(1, Math.ceil(total / limit)) };
+  return { rigs: await readRigs(db, rigs, depth), total, page: shown, pages: Math.max(1, Math.ceil(total / limit)) };
 }
 
 /** A page of a boat's locker, each rig summed up. */
 export async function readLocker(db: BoatDb, find: string, page: number): Promise<PageOf<RigSummary>> {
-  const found = await pageOf(db, find, page, RIGS_A_PAGE);
-  return { ...found, rigs: found.rigs.map(rigSummary) };
+  const found = await pageOf(db, find, page, RIGS_A_PAGE, 'summary');
+  const rigs: RigSummary[] = [];
+  for (const rig of found.rigs) {
+    rigs.push(rigSummary(rig));
+    // Whoever asks for another page meanwhile gets a turn between two rigs.
+    await turn();
+  }
+  return { ...found, rigs };
 }
 
 /** The rods of a boat that are compared with each other, a page of them. */
 export async function readFleet(db: BoatDb, find: string, page: number): Promise<PageOf<RigRecord>> {
-  return pageOf(db, find, page, RODS_BESIDE_EACH_OTHER);
+  return pageOf(db, find, page, RODS_BESIDE_EACH_OTHER, 'whole');
 }

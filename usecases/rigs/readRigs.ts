@@ -1,6 +1,17 @@
 import 'server-only';
 import { withKnowledge } from '../../core/rig/load/learnFromLoads';
-import type { RigRecord } from '../../core/rig/record';
+import type {
+  LeverPointRecord,
+  LineMarkRecord,
+  LogRecord,
+  PastDragRecord,
+  PlanerLookRecord,
+  ReverseFillRecord,
+  RigRecord,
+  StrengthSessionRecord,
+  SupplySpoolRecord,
+  TrialRecord,
+} from '../../core/rig/record';
 import { findLearning, keptOf } from '../../db/queries/boatLearning';
 import { listCalibrations, listTrials } from '../../db/queries/count';
 import { listDragSettings } from '../../db/queries/drag';
@@ -14,36 +25,46 @@ import { listNewestLoads } from '../../db/queries/loads';
 import { listLog } from '../../db/queries/log';
 import { listReelsById } from '../../db/queries/reels';
 import { findRig, listSegments, lockRig, type RigRow } from '../../db/queries/rigs';
-import type { OfRig } from '../../db/queries/standing';
+import type { OfLoad, OfRig } from '../../db/queries/standing';
 import { listStrengthSessions, listStrengthTests } from '../../db/queries/strength';
 import { listSupplySpools } from '../../db/queries/supplies';
 import { listVirtualLineIds, listVirtualRigIds } from '../../db/queries/virtualBench';
 import type { BoatDb } from '../../db/withBoat';
 
+/** Nothing was asked for. */
+const none = <T>(): Promise<readonly T[]> => Promise.resolve([]);
+
 /**
- * The whole records of several rigs, in their order, with one statement a table however many rigs there are. Their reels
- * and lines are as they were learned last; nothing is worked out here.
+ * The records of several rigs, in their order, with one statement a table however many rigs there are. Their reels and
+ * lines are as they were learned last; nothing is worked out here.
+ *
+ * @param depth 'whole', or 'summary' for what the locker shows: without log, tests of the counter, looks, shelf and bench
  */
-export async function readRigs(db: BoatDb, rigs: readonly RigRow[]): Promise<readonly RigRecord[]> {
+export async function readRigs(
+  db: BoatDb,
+  rigs: readonly RigRow[],
+  depth: 'whole' | 'summary' = 'whole',
+): Promise<readonly RigRecord[]> {
   const { boatId, boat } = db;
   if (!boat || rigs.length === 0) return [];
   const rigIds = rigs.map((rig) => rig.id);
   const reelIds = rigs.map((rig) => rig.reelId);
+  const isWhole = depth === 'whole';
   const [reels, learning, reverseFills, resets] = await Promise.all([
     listReelsById(db, boatId, reelIds),
     findLearning(db, reelIds),
-    listReverseFills(db, boatId, reelIds),
-    listReelResets(db, boatId),
+    isWhole ? listReverseFills(db, boatId, reelIds) : none<ReverseFillRecord>(),
+    isWhole ? listReelResets(db, boatId) : new Map<string, string>(),
   ]);
   const [products, strengthTests, strengthSessions, joinBreaks, supplySpools, virtualRigIds, virtualProductIds] =
     await Promise.all([
       listLines(db, boatId),
       listStrengthTests(db, boatId),
-      listStrengthSessions(db, boatId),
+      isWhole ? listStrengthSessions(db, boatId) : none<StrengthSessionRecord>(),
       listJoinBreaks(db, boatId),
-      listSupplySpools(db, boatId),
-      listVirtualRigIds(db, boatId, rigIds),
-      listVirtualLineIds(db, boatId),
+      isWhole ? listSupplySpools(db, boatId) : none<SupplySpoolRecord>(),
+      isWhole ? listVirtualRigIds(db, boatId, rigIds) : none<string>(),
+      isWhole ? listVirtualLineIds(db, boatId) : none<string>(),
     ]);
   const [segments, joins, loads, calibrations, dragSettings, log, dragHistory, presetActs, planerLooks] =
     await Promise.all([
@@ -52,16 +73,16 @@ export async function readRigs(db: BoatDb, rigs: readonly RigRow[]): Promise<rea
       listNewestLoads(db, boatId, rigIds),
       listCalibrations(db, boatId, rigIds),
       listDragSettings(db, boatId, rigIds),
-      listLog(db, boatId, rigIds),
-      listDragHistory(db, boatId, rigIds),
+      isWhole ? listLog(db, boatId, rigIds) : none<OfRig<LogRecord>>(),
+      isWhole ? listDragHistory(db, boatId, rigIds) : none<OfRig<PastDragRecord>>(),
       listPresetActs(db, boatId, rigIds),
-      listPlanerLooks(db, boatId, rigIds),
+      isWhole ? listPlanerLooks(db, boatId, rigIds) : none<OfRig<PlanerLookRecord>>(),
     ]);
   const loadIds = loads.map((load) => load.id);
   const [trials, lineMarks, leverPoints] = await Promise.all([
-    listTrials(db, boatId, loadIds),
-    listLineMarks(db, boatId, loadIds),
-    listLeverPoints(db, boatId, loadIds),
+    isWhole ? listTrials(db, boatId, loadIds) : none<TrialRecord>(),
+    isWhole ? listLineMarks(db, boatId, loadIds) : none<OfLoad<LineMarkRecord>>(),
+    isWhole ? listLeverPoints(db, boatId, loadIds) : none<OfLoad<LeverPointRecord>>(),
   ]);
   const readAt = new Date().toISOString();
   return rigs.map((rig) => {

@@ -49,7 +49,7 @@ export function topShotCare(record: RigRecord): TopShotCare | null {
   const lengthIn = (line: typeof now): number =>
     line.value.line.segments.find((candidate) => candidate.id === segment.segmentId)?.lengthM ?? 0;
   const [lineNow, lineFresh] = [now.value.line, fresh.value.line];
-  const atM = Math.min(LOOK_AT_M, 0.9 * lineNow.woundLengthM);
+  const atM = Math.min(LOOK_AT_M, 0.9 * Math.min(lineNow.woundLengthM, lineFresh.woundLengthM));
   const [stateNow, stateFresh] = [spoolStateAt(lineNow, atM), spoolStateAt(lineFresh, atM)];
   const counterShift = stateNow.turns / stateFresh.turns - 1;
   const [freshM, leftM] = [lengthIn(fresh), lengthIn(now)];

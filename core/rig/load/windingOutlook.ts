@@ -1,6 +1,7 @@
 import { naiveStopReading, stopReading } from '../../counter/counter';
 import { asWound } from '../../load/asWound';
 import { buildLoadedLine, type LoadedLine, type SegmentToLoad } from '../../spool/loadedLine';
+import { oncePer } from '../../oncePer';
 import { solveSegment, type SegmentToSolve } from '../../spool/solveSegment';
 import type { Known } from '../../provenance/source';
 import { colourChecks, constantFromColours, type ColourCheck } from './colourChecks';
@@ -52,7 +53,7 @@ const WORTH_CHANGING_M = 0.5;
  * @param record a rig that is being wound
  * @returns null when nothing is being wound
  */
-export function windingOutlook(record: RigRecord): WindingOutlook | null {
+export const windingOutlook = oncePer((record: RigRecord): WindingOutlook | null => {
   const first = outlookOf(record);
   const { load } = record;
   if (!first || !load) return null;
@@ -64,7 +65,7 @@ export function windingOutlook(record: RigRecord): WindingOutlook | null {
   const corrected = { ...record, calibration: null, knowledge: { ...record.knowledge, lengthPerTurnM: constant } };
   const again = outlookOf(corrected) ?? first;
   return { ...again, colours: checks(corrected, again.line), correctedConstantM: constant };
-}
+});
 
 function outlookOf(record: RigRecord): Omit<WindingOutlook, 'colours' | 'correctedConstantM'> | null {
   const { load } = record;

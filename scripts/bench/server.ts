@@ -1,3 +1,0 @@
-export function benchServer(): Promise<void> {
-  return Promise.resolve();
-}
