@@ -1,4 +1,5 @@
 import type { BoatLearning, KnownBy, LearnedLines, LearnedOfReel } from '../../core/rig/load/learnFromLoads';
+import { oncePer } from '../../core/oncePer';
 import type { BoatDb } from '../withBoat';
 
 /** Raised when the model changes what the same evidence teaches, so that what was kept is worked out anew. */
@@ -33,26 +34,31 @@ export interface KeptLearning {
   readonly reels: ReadonlyMap<string, LearnedOfReel>;
 }
 
+/** True when what was kept is of the evidence as it stands in this transaction; asked once of each. */
+export const isLearned = oncePer(async (db: BoatDb): Promise<boolean> => {
+  // A boat that never loaded a reel has nothing to learn from.
+  const result = await db.query<{ is_current: boolean }>(
+    `SELECT coalesce((SELECT evidence_version = ${VERSION} FROM boat_learning WHERE boat_id = $1),
+       NOT EXISTS (SELECT FROM loads WHERE boat_id = $1 AND status = 'wound')
+       AND NOT EXISTS (SELECT FROM reverse_fills WHERE boat_id = $1)) AS is_current`,
+    [db.boatId],
+  );
+  return result.rows[0]?.is_current ?? false;
+});
+
 /** What was learned last of a boat's lines and of some of its reels; of other reels nothing is known by loads. */
 export async function findLearning(db: BoatDb, reelIds: readonly string[]): Promise<KeptLearning> {
-  const result = await db.query<{
-    is_current: boolean | null;
-    lines: LearnedLines | null;
-    reels: { id: string; learned: LearnedOfReel }[] | null;
-  }>(
-    // A boat that never loaded a reel has nothing to learn from.
-    `SELECT coalesce(evidence_version = ${VERSION},
-         NOT EXISTS (SELECT FROM loads WHERE boat_id = $1 AND status = 'wound')
-         AND NOT EXISTS (SELECT FROM reverse_fills WHERE boat_id = $1)) AS is_current,
-       learned AS lines,
+  const isCurrent = await isLearned(db);
+  const result = await db.query<{ lines: LearnedLines; reels: { id: string; learned: LearnedOfReel }[] | null }>(
+    `SELECT learned AS lines,
        (SELECT json_agg(json_build_object('id', reel_id, 'learned', learned)) FROM reel_learning
         WHERE boat_id = $1 AND reel_id = ANY($2) AND evidence_version = boat_learning.evidence_version) AS reels
-     FROM (SELECT $1::uuid AS boat_id) this LEFT JOIN boat_learning USING (boat_id)`,
+     FROM boat_learning WHERE boat_id = $1`,
     [db.boatId, reelIds],
   );
   const row = result.rows[0];
   return {
-    isCurrent: row?.is_current ?? false,
+    isCurrent,
     lines: row?.lines ?? { lines: [], lineCovariance: [] },
     reels: new Map((row?.reels ?? []).map(({ id, learned }) => [id, learned])),
   };

@@ -71,7 +71,12 @@ function createCluster(bin, parent, folder) {
   ]);
   if (made.status !== 0) {
     rmSync(making, { recursive: true, force: true });
-    stopWith(`The database cluster could not be created:\n${made.output}`);
+    const isFull = /No space left on device/.test(made.output);
+    stopWith(
+      isFull
+        ? `The disk is full: there is no room for the records in ${parent}. Nothing was lost; make room, or name another folder with TIDY_MARLIN_DATA.`
+        : `The database cluster could not be created:\n${made.output}`,
+    );
   }
   renameSync(making, folder);
 }

@@ -24,8 +24,9 @@ const WHAT_FAILED = {
   ENOSPC: 'cannot be written: the disk is full',
   EDQUOT: "cannot be written: this user's share of the disk is used up",
   ENOTDIR: 'is to be a folder, but a file stands in its way',
+  EEXIST: 'is to be a folder, but a file stands in its way',
   EISDIR: 'is to be a file, but a folder stands in its way',
-  ENOENT: 'is not there',
+  ENOENT: 'cannot be found or made here',
   EMFILE: 'cannot be opened: too many files are open',
 };
 

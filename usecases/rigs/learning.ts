@@ -1,6 +1,6 @@
 import 'server-only';
 import { learnFromLoads, type BoatEvidence, type BoatLearning } from '../../core/rig/load/learnFromLoads';
-import { evidenceVersion, findLearning, keepLearning } from '../../db/queries/boatLearning';
+import { evidenceVersion, isLearned, keepLearning } from '../../db/queries/boatLearning';
 import { listReelConstants } from '../../db/queries/count';
 import { listFinishedLoads, listReelResets, listReverseFills } from '../../db/queries/learning';
 import { listLines } from '../../db/queries/lines';
@@ -90,8 +90,8 @@ export async function readLearned<T>(
     boatId,
     'read',
     async (db) => {
-      const { isCurrent } = await findLearning(db, []);
-      return isCurrent || db.boat === null ? { value: await read(db) } : null;
+      const isCurrent = db.boat === null || (await isLearned(db));
+      return isCurrent ? { value: await read(db) } : null;
     },
     signal,
   );
