@@ -4,7 +4,10 @@ const only = (name, from, allowed, comment) => ({
   severity: 'error',
   comment,
   from: { path: `^(${from})/`, pathNot: '\\.test\\.tsx?$' },
-  to: { path: '^(app|components|usecases|db|instruments|core|compute|demo|scripts)/', pathNot: `^(${allowed})/` },
+  to: {
+    path: '^(app|components|usecases|db|instruments|core|compute|demo|scripts|workers)/',
+    pathNot: `^(${allowed})/`,
+  },
 });
 
 module.exports = {
@@ -24,6 +27,7 @@ module.exports = {
     only('instruments-on-core', 'instruments', 'instruments|core', 'Instruments know the core, not who reads them.'),
     only('data-on-core', 'db', 'db|core|instruments', 'Data maps rows to the core and keeps the state of instruments.'),
     only('usecases-to-the-right', 'usecases', 'usecases|db|core|instruments', 'Use cases know no interface.'),
+    only('workers-on-core', 'workers', 'workers|core', 'A worker gets plain data and gives plain data.'),
     only('compute-on-core', 'compute', 'compute|core', 'The shell command needs neither server nor database.'),
     only(
       'components-no-data',

@@ -102,6 +102,8 @@ describe('what a client names', () => {
 describe('a table for a spreadsheet', () => {
   it('has no formula in it, and keeps its numbers', () => {
     const rows = [['=HYPERLINK("x")', '+1-2', '-3.5', '@SUM', '12,5', 'Rod -1']];
-    expect(Papa.unparse(rows, { escapeFormulae: FORMULA })).toBe(`"'=HYPERLINK(""x"")","'+1-2",-3.5,"'@SUM","12,5",Rod -1`);
+    expect(Papa.unparse(rows, { escapeFormulae: FORMULA })).toBe(
+      `"'=HYPERLINK(""x"")","'+1-2",-3.5,"'@SUM","12,5",Rod -1`,
+    );
   });
 });

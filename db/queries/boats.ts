@@ -19,11 +19,6 @@ export async function listBoats(db: Queryable): Promise<readonly BoatRow[]> {
   return result.rows.map(toBoat);
 }
 
-export async function findBoat(db: Queryable, boatId: string): Promise<BoatRow | null> {
-  const result = await db.query<Row>('SELECT id, name, home_water FROM boats WHERE id = $1', [boatId]);
-  return result.rows[0] ? toBoat(result.rows[0]) : null;
-}
-
 export async function boatNameTaken(db: Queryable, name: string): Promise<boolean> {
   const result = await db.query('SELECT 1 FROM boats WHERE lower(name) = lower($1)', [name]);
   return result.rows.length > 0;

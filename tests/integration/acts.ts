@@ -2,8 +2,6 @@ import { NO_BOAT, NOBODY, withBoat, type BoatDb } from '../../db/withBoat';
 import type { RigRecord } from '../../core/rig/record';
 import { insertBoat } from '../../db/queries/boats';
 import { findTiePhoto } from '../../db/queries/joinChecks';
-import * as bench from '../../usecases/bench/virtualBench';
-import * as boats from '../../usecases/boats/createBoat';
 import * as corrections from '../../usecases/corrections/withdraw';
 import * as calibrate from '../../usecases/count/calibrate';
 import * as counterFacts from '../../usecases/count/counterFacts';
@@ -33,7 +31,6 @@ export function look<A extends unknown[], R>(read: (db: BoatDb, ...input: A) => 
   return (boatId: string, ...input: A): Promise<R> => readLearned(NOBODY, boatId, (db) => read(db, ...input));
 }
 
-export const createBoat = (input: Parameters<typeof boats.createBoat>[1]) => act(boats.createBoat)(NO_BOAT, input);
 export const makeBoat = (name: string, homeWater: string): Promise<string> =>
   withBoat(NOBODY, NO_BOAT, 'write', (db) => insertBoat(db, name, homeWater));
 export const readRigRecord: (boatId: string, rigId: string) => Promise<RigRecord | null> = look(readRig);
@@ -42,10 +39,6 @@ export const readJoinsBench = look(joins.readJoinsBench);
 export const readWindOns = look(windOns.readWindOns);
 export const readTiePhoto = look((db, tieId: string) => findTiePhoto(db, db.boatId, tieId));
 
-export const breakOnVirtualGauge = act(bench.breakOnVirtualGauge);
-export const streamVirtualGauge = act(bench.streamVirtualGauge);
-export const streamVirtualPull = act(bench.streamVirtualPull);
-export const workVirtualReel = act(bench.workVirtualReel);
 export const withdraw = act(corrections.withdraw);
 export const acceptCalibration = act(calibrate.acceptCalibration);
 export const recordTrial = act(calibrate.recordTrial);
