@@ -45,9 +45,20 @@ module.exports = {
     {
       name: 'components-take-only-inputs',
       severity: 'error',
-      comment: 'Of the use cases the browser sees input schemas and limits only.',
+      comment: 'Of the use cases the browser gets input schemas, limits and the places of requests; of the rest only types.',
       from: { path: '^components/' },
-      to: { path: '^usecases/', pathNot: '^usecases/(limits|[a-z]+/[a-zA-Z]+Input)\\.ts$' },
+      to: {
+        path: '^usecases/',
+        pathNot: '^usecases/(limits|requests/places|[a-z]+/[a-zA-Z]+Input)\\.ts$',
+        dependencyTypesNot: ['type-only'],
+      },
+    },
+    {
+      name: 'app-through-use-cases',
+      severity: 'error',
+      comment: 'Pages and route handlers read and act through use cases.',
+      from: { path: '^app/', pathNot: '\\.test\\.tsx?$' },
+      to: { path: '^db/', dependencyTypesNot: ['type-only'] },
     },
   ],
   options: {

@@ -3,11 +3,10 @@ import { NewBoat } from '@/components/locker/NewBoat';
 import { Header } from '@/components/shell/Header';
 import { boatPath } from '@/components/shell/places';
 import { Card } from '@/components/ui/Card';
-import { readBoats } from '@/app/read/snapshot';
-import { listBoats } from '@/db/queries/boats';
+import { pageBoats } from '@/app/read/snapshot';
 
 export default async function BoatsPage() {
-  const boats = await readBoats(listBoats);
+  const boats = await pageBoats();
   return (
     <>
       <Header

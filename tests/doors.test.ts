@@ -1,7 +1,8 @@
 import Papa from 'papaparse';
 import { readJson } from '../app/http/body';
 import { isFromElsewhere } from '../app/http/doors';
-import { isBusyOrGone, refuseError } from '../app/http/refuse';
+import { refuseError } from '../app/http/refuse';
+import { isBusyOrGone } from '../usecases/requests/trouble';
 import { FORMULA } from '../components/cards/CardActions';
 import { readUnitCookie } from '../components/units/unitCookie';
 import { nameSchema, text, versionSchema } from '../usecases/limits';

@@ -1,8 +1,9 @@
 import { HANDLERS } from '../usecases/requests/handlers';
-import { REQUESTS, type RequestKind } from '../usecases/requests/table';
+import { addressOf, PLACES, type RequestPlace } from '../usecases/requests/places';
+import { SCHEMAS } from '../usecases/requests/schemas';
 import { matchRequest } from '../app/http/match';
 
-const all = Object.entries(REQUESTS).map(([name, each]) => ({ name, ...(each as RequestKind) }));
+const all = Object.entries(PLACES).map(([name, each]) => ({ name, ...(each as RequestPlace) }));
 
 describe('every request that writes or works something', () => {
   it('is listed with the role that it asks', () => {
@@ -13,14 +14,16 @@ describe('every request that writes or works something', () => {
     expect(all.length).toBeGreaterThanOrEqual(50);
   });
 
-  it('has a handler, and a path of its own', () => {
-    expect(Object.keys(HANDLERS).toSorted()).toEqual(all.map(({ name }) => name).toSorted());
+  it('has a handler, a schema, and a path of its own', () => {
+    const names = all.map(({ name }) => name).toSorted();
+    expect(Object.keys(HANDLERS).toSorted()).toEqual(names);
+    expect(Object.keys(SCHEMAS).toSorted()).toEqual(names);
     expect(new Set(all.map(({ method, path }) => `${method} ${path}`)).size).toBe(all.length);
   });
 
   it('does not compile without a role', () => {
     // @ts-expect-error a role must be declared
-    const without: RequestKind = { method: 'POST', path: '/api/boats', schema: REQUESTS.createBoat.schema };
+    const without: RequestPlace = { method: 'POST', path: '/api/boats' };
     expect(without.role).toBeUndefined();
   });
 });
@@ -42,6 +45,13 @@ describe('an address under /api', () => {
     [['boats', `${id}\u0000`, 'rigs']],
   ])('finds nothing at %j', (path) => {
     expect(matchRequest('POST', path)).toEqual({ status: 404 });
+  });
+
+  it('is made of the same table by who sends it', () => {
+    expect(addressOf('noteWinding', { boatId: 'b', rigId: 'r', loadId: 'l' })).toBe(
+      '/api/boats/b/rigs/r/loads/l/winding',
+    );
+    expect(() => addressOf('saveStack', { boatId: 'b', rigId: '' })).toThrow(/rigId/);
   });
 
   it('says by which method it can be asked', () => {

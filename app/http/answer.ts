@@ -2,7 +2,8 @@ import 'server-only';
 import type { TimedLines } from '@/usecases/bench/virtualBench';
 import { asId } from '@/usecases/limits';
 import { perform } from '@/usecases/requests/perform';
-import { REQUESTS, type RequestBody, type RequestName, type RequestParams } from '@/usecases/requests/table';
+import type { RequestName, RequestParams } from '@/usecases/requests/places';
+import { SCHEMAS, type RequestBody } from '@/usecases/requests/schemas';
 import { readJson } from './body';
 import { isFromElsewhere } from './doors';
 import { matchRequest } from './match';
@@ -38,7 +39,7 @@ async function answerChecked<N extends RequestName>(
   json: unknown,
   key: string,
 ): Promise<Response> {
-  const parsed = REQUESTS[name].schema.safeParse(json);
+  const parsed = SCHEMAS[name].safeParse(json);
   if (!parsed.success) {
     const fields = parsed.error.issues.map((issue) => ({ path: issue.path.join('.'), message: issue.message }));
     return refuse(422, fields[0]?.message ?? 'The request cannot be read.', fields);

@@ -1,7 +1,7 @@
 import { asId } from '@/usecases/limits';
-import { REQUESTS, type RequestName } from '@/usecases/requests/table';
+import { PLACES, type RequestName } from '@/usecases/requests/places';
 
-const PATTERNS = Object.entries(REQUESTS).map(([name, { method, path }]) => ({
+const PATTERNS = Object.entries(PLACES).map(([name, { method, path }]) => ({
   name: name as RequestName,
   method: method as string,
   parts: path.split('/').slice(2),

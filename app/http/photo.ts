@@ -1,6 +1,5 @@
 import 'server-only';
-import { withBoat } from '@/db/withBoat';
-import { findTiePhoto } from '@/db/queries/joinChecks';
+import { readTiePhoto } from '@/usecases/joins/readTiePhoto';
 import { asId } from '@/usecases/limits';
 import { principalOfRequest } from './principal';
 import { refuse, refuseError } from './refuse';
@@ -12,7 +11,7 @@ export async function answerPhoto(request: Request, path: readonly string[]): Pr
   const isPhoto = boats === 'boats' && ties === 'ties' && photo === 'photo' && further.length === 0;
   if (!isPhoto || !boatId || !tieId) return refuse(404, 'There is no such thing here.');
   try {
-    const jpeg = await withBoat(principalOfRequest(request), boatId, 'read', (db) => findTiePhoto(db, boatId, tieId));
+    const jpeg = await readTiePhoto(principalOfRequest(request), boatId, tieId);
     if (!jpeg) return refuse(404, 'There is no such photo.');
     return new Response(new Uint8Array(jpeg), {
       headers: { 'Content-Type': 'image/jpeg', 'Cache-Control': 'private, max-age=60' },

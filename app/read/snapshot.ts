@@ -3,9 +3,8 @@ import { cookies } from 'next/headers';
 import { notFound } from 'next/navigation';
 import { cache, cacheSignal } from 'react';
 import { PERSON_COOKIE } from '@/components/crew/personCookie';
-import type { Crew } from '@/components/crew/NotingAs';
-import { listPeople } from '@/db/queries/boats';
-import { NO_BOAT, withBoat, type BoatDb, type Principal } from '@/db/withBoat';
+import type { BoatDb, Principal } from '@/db/withBoat';
+import { readBoats, readCrew, type BoatCrew } from '@/usecases/boats/readBoats';
 import { asId } from '@/usecases/limits';
 import { readLearned } from '@/usecases/rigs/learning';
 import { principalOf } from '@/app/http/principal';
@@ -34,13 +33,7 @@ export async function readPage<T>(boatId: string, read: (db: BoatDb) => Promise<
 }
 
 /** The crew of a boat, and who of them is at the bench on this device. */
-export async function readCrew(db: BoatDb): Promise<Crew> {
-  const [people, principal] = [await listPeople(db, db.boatId), await pagePrincipal()];
-  const person = people.find(({ id }) => id === principal.personId)?.id ?? null;
-  return { people: people.map(({ id, name }) => ({ id, name })), person };
-}
+export const pageCrew = async (db: BoatDb): Promise<BoatCrew> => readCrew(db, await pagePrincipal());
 
-/** Reads what belongs to no boat. */
-export async function readBoats<T>(read: (db: BoatDb) => Promise<T>): Promise<T> {
-  return withBoat(await pagePrincipal(), NO_BOAT, 'read', read, cacheSignal() ?? undefined);
-}
+/** Every boat, for the first page. */
+export const pageBoats = async () => readBoats(await pagePrincipal(), cacheSignal() ?? undefined);

@@ -24,9 +24,7 @@ export function UndoButton({
     <Button
       weight="quiet"
       disabled={state.kind === 'sending'}
-      onClick={() =>
-        void sendNow('POST', `/api/boats/${record.boat.id}/withdrawals`, body, `The last ${what} is taken back.`)
-      }
+      onClick={() => void sendNow('withdraw', { boatId: record.boat.id }, body, `The last ${what} is taken back.`)}
     >
       Undo the last {what}
     </Button>

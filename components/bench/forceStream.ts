@@ -1,3 +1,5 @@
+import { addressOf, type RequestParams } from '@/usecases/requests/places';
+import type { RequestInput } from '@/usecases/requests/schemas';
 import { onceHead } from '@/components/http/onceKey';
 import { readBreakPlace, readGaugeLine, type BreakPlace, type GaugeSample } from '@/instruments/gaugeLine';
 
@@ -11,16 +13,19 @@ export interface ForceStream {
 /**
  * Reads an instrument's stream line by line as it comes.
  *
- * @param path where the instrument streams from
+ * @param name the request that streams
+ * @param params of its path
  * @param body what it is asked for
  * @param show called with all samples so far at every delivery
  * @returns the whole stream; null where the instrument did not answer or the stream broke off
  */
-export async function readForceStream(
-  path: string,
-  body: unknown,
+export async function readForceStream<N extends 'streamVirtualGauge' | 'streamVirtualPull'>(
+  name: N,
+  params: RequestParams<N>,
+  body: RequestInput<N>,
   show: (samples: readonly GaugeSample[]) => void,
 ): Promise<ForceStream | null> {
+  const path = addressOf(name, params);
   const act = onceHead('POST', path, body);
   try {
     const response = await fetch(path, {

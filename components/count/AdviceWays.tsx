@@ -66,11 +66,15 @@ function AtTheTop({ load, advice }: { load: LoadRecord; advice: CounterAdvice })
     const body = {
       segmentId,
       changeM: Math.abs(stripM.value),
-      reason: stripM.value > 0 ? 'stripped' : 'added',
+      reason: stripM.value > 0 ? ('stripped' as const) : ('added' as const),
       note: 'to make the counter true',
     };
-    const path = `/api/boats/${record.boat.id}/rigs/${record.id}/loads/${load.id}/changes`;
-    void sendNow('POST', path, body, 'Noted. Walk the tape once more to confirm.');
+    void sendNow(
+      'changeLength',
+      { boatId: record.boat.id, rigId: record.id, loadId: load.id },
+      body,
+      'Noted. Walk the tape once more to confirm.',
+    );
   };
   return (
     <Way title={title} left={worstAfter}>

@@ -71,8 +71,8 @@ function Accept({ load, canAccept }: { load: LoadRecord; canAccept: boolean }) {
   const { sendNow, state } = useSend();
   const accept = (method: 'true' | 'card'): void => {
     void sendNow(
-      'POST',
-      `/api/boats/${record.boat.id}/rigs/${record.id}/calibrations`,
+      'acceptCalibration',
+      { boatId: record.boat.id, rigId: record.id },
       { loadId: load.id, method },
       'The counter is accepted.',
     );

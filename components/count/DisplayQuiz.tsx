@@ -14,8 +14,8 @@ export function DisplayQuiz() {
   if (counter?.display !== 'unknown') return null;
   const say = (display: 'rounds' | 'truncates'): void =>
     void sendNow(
-      'PUT',
-      `/api/boats/${record.boat.id}/reels/${record.reel.id}/display`,
+      'noteDisplay',
+      { boatId: record.boat.id, reelId: record.reel.id },
       { display },
       'Noted for this reel.',
     );

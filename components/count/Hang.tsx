@@ -14,8 +14,12 @@ export function Hang() {
   const { sendNow, state, fieldError } = useSend();
   const hang = useQuantity(`hang:${record.id}`, 'length', record.hangM ?? USUAL_HANG_M, { min: 0, max: 20 });
   const store = async (): Promise<void> => {
-    const path = `/api/boats/${record.boat.id}/rigs/${record.id}/hang`;
-    const result = await sendNow('PUT', path, { hangM: hang.value }, 'Noted. Every table follows.');
+    const result = await sendNow(
+      'noteHang',
+      { boatId: record.boat.id, rigId: record.id },
+      { hangM: hang.value },
+      'Noted. Every table follows.',
+    );
     if (result.ok) hang.forget();
   };
   return (

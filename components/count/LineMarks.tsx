@@ -29,9 +29,13 @@ export function LineMarks({ view, load }: { view: RigView; load: LoadRecord }) {
   const length = useQuantity(`mark:${load.id}`, 'length', null, LIMITS.segmentLengthM);
   const last = record.lineMarks.at(-1);
   const store = async (): Promise<void> => {
-    const path = `/api/boats/${record.boat.id}/rigs/${record.id}/line-marks`;
     const body = { loadId: load.id, kind, looks, lengthOutM: length.value };
-    const result = await sendNow('POST', path, body, 'The mark is on record.');
+    const result = await sendNow(
+      'markLine',
+      { boatId: record.boat.id, rigId: record.id },
+      body,
+      'The mark is on record.',
+    );
     if (!result.ok) return;
     setLooks('');
     length.forget();

@@ -1,30 +1,17 @@
 'use client';
 
 import { useState } from 'react';
-import { z } from 'zod';
 import { QuantityField, useQuantity } from '@/components/fields/QuantityField';
+import type { PracticeShown } from '@/usecases/count/practice';
 import { send } from '@/components/http/send';
 import { Button } from '@/components/ui/Button';
 import { Fold } from '@/components/ui/Fold';
 import { useUnits } from '@/components/units/UnitsProvider';
 
-const shownSchema = z.object({
-  fullDiameterM: z.number(),
-  levelBelowRimM: z.number(),
-  statedConstantM: z.number(),
-  woundM: z.number(),
-  readings: z.array(z.number()),
-  advisedStripM: z.number().nullable(),
-  advisedPlusMinusM: z.number().nullable(),
-  score: z.object({ trueError: z.number(), isRight: z.boolean(), adviceWalks: z.number().nullable() }).nullable(),
-});
-
-type Shown = z.output<typeof shownSchema>;
-
 interface Game {
   readonly seed: number;
   readonly strippedM: readonly number[];
-  readonly shown: Shown;
+  readonly shown: PracticeShown;
 }
 
 /** A simulated reel with a truth of its own on each go: walk, strip, walk; scored against the advice. */
@@ -37,11 +24,11 @@ export function Practice() {
   const amount = useQuantity('practice', 'length', null, { min: -500, max: 500 });
   const play = async (seed: number, strippedM: readonly number[], isEnd = false): Promise<void> => {
     setBusy(true);
-    const result = await send('POST', '/api/practice', { seed, strippedM, ended: isEnd });
+    const result = await send('practise', {}, { seed, strippedM, ended: isEnd });
     setBusy(false);
     setProblem(result.ok ? null : result.message);
     if (!result.ok) return;
-    setGame({ seed, strippedM, shown: shownSchema.parse(result.value) });
+    setGame({ seed, strippedM, shown: result.value });
     amount.forget();
   };
   const begin = (): void => {
@@ -120,7 +107,7 @@ function Score({
   adviceSeen,
 }: {
   walks: number;
-  score: NonNullable<Shown['score']>;
+  score: NonNullable<PracticeShown['score']>;
   adviceSeen: boolean;
 }) {
   return (

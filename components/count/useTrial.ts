@@ -6,9 +6,18 @@ import { USUAL_WALK_M } from '@/core/rig/count/adviceForRig';
 import { useVirtualReel } from '@/components/bench/useVirtualReel';
 import { useQuantity } from '@/components/fields/QuantityField';
 import { isText, useDraft } from '@/components/fields/useDraft';
+import type { RequestInput } from '@/usecases/requests/schemas';
 import { useSend } from '@/components/http/useSend';
 import { useRig } from '@/components/rig/RigProvider';
 import { LIMITS } from '@/usecases/limits';
+
+/** A test of the counter without what is common to all: the load, the reading, the instrument. */
+export type WhatWasTried =
+  RequestInput<'recordTrial'> extends infer T
+    ? T extends unknown
+      ? Omit<T, 'loadId' | 'reading' | 'instrument'>
+      : never
+    : never;
 
 /** What a test of the counter is made by. */
 export type TrialWay = 'tape' | 'colour' | 'turns';
@@ -23,10 +32,9 @@ export function useTrial(load: LoadRecord) {
   const [instrument, setInstrument] = useState('read by eye');
   const typed = (text ?? '').trim();
   const reading = /^\d+$/.test(typed) ? Number(typed) : null;
-  const path = `/api/boats/${record.boat.id}/rigs/${record.id}`;
-  const storeTrial = async (what: Record<string, unknown>): Promise<boolean> => {
+  const storeTrial = async (what: WhatWasTried): Promise<boolean> => {
     const body = { loadId: load.id, reading, instrument, ...what };
-    const result = await sendNow('POST', `${path}/trials`, body, 'Recorded.');
+    const result = await sendNow('recordTrial', { boatId: record.boat.id, rigId: record.id }, body, 'Recorded.');
     if (result.ok) {
       setText(null);
       setInstrument('read by eye');
@@ -49,8 +57,8 @@ export function useTrial(load: LoadRecord) {
     async undo(): Promise<void> {
       const last = record.trials.at(-1);
       if (!last) return;
-      const body = { kind: 'trial', id: last.id, rigId: record.id, reason: 'undone at the tape' };
-      await sendNow('POST', `/api/boats/${record.boat.id}/withdrawals`, body, 'Taken back.');
+      const body = { kind: 'trial' as const, id: last.id, rigId: record.id, reason: 'undone at the tape' };
+      await sendNow('withdraw', { boatId: record.boat.id }, body, 'Taken back.');
     },
     /** Walks with the virtual reel; its reading stands in the field. */
     async walkVirtually(): Promise<void> {

@@ -49,8 +49,8 @@ export function DragTargetCard({ view, load }: { view: RigView; load: LoadRecord
   const begin = async (): Promise<void> => {
     const body = { loadId: load.id, fraction, strengthBasis: chosen, rodAngleRad };
     const result = await sendNow(
-      'POST',
-      `/api/boats/${record.boat.id}/rigs/${record.id}/drag-settings`,
+      'startDragSetting',
+      { boatId: record.boat.id, rigId: record.id },
       body,
       'The target is fixed. Warm the drag up with two pulls.',
     );

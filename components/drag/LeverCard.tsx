@@ -78,9 +78,8 @@ function LeverPull({ load }: { load: LoadRecord }) {
   const pull = useQuantity(`lever:${load.id}`, 'force', null, { min: 0, max: 5000 });
   const busy = state.kind === 'sending' || bench.busy;
   const store = async (): Promise<void> => {
-    const path = `/api/boats/${record.boat.id}/rigs/${record.id}/lever-points`;
     const body = { loadId: load.id, position: Number(place), forceN: pull.value, instrument };
-    const result = await sendNow('POST', path, body, 'Recorded.');
+    const result = await sendNow('recordLeverPoint', { boatId: record.boat.id, rigId: record.id }, body, 'Recorded.');
     if (!result.ok) return;
     pull.forget();
     setInstrument('read by eye');

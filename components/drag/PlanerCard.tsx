@@ -139,8 +139,7 @@ function Look({
       isSet,
       instrument,
     };
-    const path = `/api/boats/${record.boat.id}/rigs/${record.id}/planer-looks`;
-    const result = await sendNow('POST', path, body, 'Noted.');
+    const result = await sendNow('recordPlanerLook', { boatId: record.boat.id, rigId: record.id }, body, 'Noted.');
     if (result.ok) setInstrument('read by eye');
   };
   const tow = async (): Promise<void> => {

@@ -29,8 +29,7 @@ export function PresetPanel({ lever }: { lever: LeverOfRig }) {
   const { preset } = lever;
   const busy = state.kind === 'sending' || bench.busy;
   const work = async (act: PresetAct): Promise<void> => {
-    const path = `/api/boats/${record.boat.id}/rigs/${record.id}/preset-acts`;
-    const result = await sendNow('POST', path, act);
+    const result = await sendNow('workPreset', { boatId: record.boat.id, rigId: record.id }, act);
     if (result.ok && record.hasVirtualReel && 'turns' in act) {
       await bench.work({ act: 'turn-drag', clicks: Math.round(act.turns * CLICKS_A_TURN) });
     }

@@ -32,7 +32,6 @@ export function useScale(setting: DragSettingRecord) {
   const moving = useQuantity(`moving:${setting.id}`, 'force', null, LIMITS.forceN);
   const breakaway = useQuantity(`breakaway:${setting.id}`, 'force', null, LIMITS.forceN);
   const lastStep = Math.max(0, ...setting.pulls.map((pull) => pull.settingStep));
-  const path = `/api/boats/${record.boat.id}/rigs/${record.id}/drag-settings/${setting.id}`;
   return {
     samples,
     unread,
@@ -50,7 +49,11 @@ export function useScale(setting: DragSettingRecord) {
       const settingStep = turned ? lastStep + 1 : lastStep;
       const breakawayN = breakaway.value ?? moving.value;
       const body = { kind, movingN: moving.value, breakawayN, settingStep, instrument };
-      const result = await sendNow('POST', `${path}/pulls`, body);
+      const result = await sendNow(
+        'recordDragPull',
+        { boatId: record.boat.id, rigId: record.id, settingId: setting.id },
+        body,
+      );
       if (!result.ok) return;
       moving.forget();
       breakaway.forget();
@@ -63,10 +66,11 @@ export function useScale(setting: DragSettingRecord) {
     liveN,
     /** Pulls the virtual scale, live; its reading stands in the fields. */
     async pull(): Promise<void> {
-      const input = { act: 'pull-drag', rodAngleRad: kind === 'straight' ? 0 : setting.rodAngleRad };
+      const input = { act: 'pull-drag' as const, rodAngleRad: kind === 'straight' ? 0 : setting.rodAngleRad };
       setLiveN(0);
       const stream = await readForceStream(
-        `/api/boats/${record.boat.id}/rigs/${record.id}/virtual-reel/stream`,
+        'streamVirtualPull',
+        { boatId: record.boat.id, rigId: record.id },
         input,
         (samplesSoFar) => {
           setSamples([...samplesSoFar]);
@@ -87,11 +91,18 @@ export function useScale(setting: DragSettingRecord) {
     async undo(): Promise<void> {
       const last = setting.pulls.at(-1);
       if (!last) return;
-      const body = { kind: 'dragPull', id: last.id, rigId: record.id, reason: 'undone at the scale' };
-      await sendNow('POST', `/api/boats/${record.boat.id}/withdrawals`, body, 'The last pull is taken back.');
+      const body = { kind: 'dragPull' as const, id: last.id, rigId: record.id, reason: 'undone at the scale' };
+      await sendNow('withdraw', { boatId: record.boat.id }, body, 'The last pull is taken back.');
     },
     async accept(): Promise<boolean> {
-      return (await sendNow('POST', `${path}/accept`, {}, 'The drag is set.')).ok;
+      return (
+        await sendNow(
+          'acceptSetting',
+          { boatId: record.boat.id, rigId: record.id, settingId: setting.id },
+          {},
+          'The drag is set.',
+        )
+      ).ok;
     },
   };
 }

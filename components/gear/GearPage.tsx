@@ -7,7 +7,6 @@ import type { CounterRecord, LineProductRecord, ReelRecord, SupplySpoolRecord } 
 import type { WantedLine } from '@/core/rig/load/wantedLine';
 import { ChoiceField, TextField } from '@/components/fields/TextField';
 import { isText, useDraft } from '@/components/fields/useDraft';
-import { idReply } from '@/components/http/send';
 import { useSend } from '@/components/http/useSend';
 import { stationPath } from '@/components/shell/places';
 import { Button } from '@/components/ui/Button';
@@ -58,14 +57,14 @@ function NewRig({ boatId, reels }: { boatId: string; reels: readonly ReelRecord[
   const reelId = reels.some((reel) => reel.id === picked) ? (picked ?? first.id) : first.id;
   const create = async (): Promise<void> => {
     const result = await sendNow(
-      'POST',
-      `/api/boats/${boatId}/rigs`,
+      'createRig',
+      { boatId },
       { name: name ?? '', note: '', reelId },
       'The rig is in the locker.',
     );
     if (!result.ok) return;
     setName(null);
-    router.push(stationPath(boatId, idReply.parse(result.value).id, 'load'));
+    router.push(stationPath(boatId, result.value.id, 'load'));
   };
   return (
     <Card title="A new rig">

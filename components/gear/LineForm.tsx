@@ -43,12 +43,12 @@ export function LineForm({
     };
     const result = line
       ? await sendNow(
-          'PUT',
-          `/api/boats/${boatId}/lines/${line.id}`,
+          'changeLine',
+          { boatId, lineId: line.id },
           { version: line.version, line: body },
           'The line is stored.',
         )
-      : await sendNow('POST', `/api/boats/${boatId}/lines`, body, 'The line is on record.');
+      : await sendNow('createLine', { boatId }, body, 'The line is on record.');
     if (!result.ok) return;
     setName(null);
     diameter.forget();

@@ -93,6 +93,8 @@ export function ReelForm({ boatId, reel, onDone }: { boatId: string; reel: ReelR
     if (to === 'roller') perTurn.set({ text: '1000', unit: 'mm' });
   };
   const store = async (): Promise<void> => {
+    // A rating that cannot be read says so at its row.
+    if (ratings === null) return;
     const body = {
       name: typedName ?? reel?.name ?? '',
       kind,
@@ -110,12 +112,12 @@ export function ReelForm({ boatId, reel, onDone }: { boatId: string; reel: ReelR
     };
     const result = reel
       ? await sendNow(
-          'PUT',
-          `/api/boats/${boatId}/reels/${reel.id}`,
+          'changeReel',
+          { boatId, reelId: reel.id },
           { version: reel.version, reel: body },
           'The reel is stored.',
         )
-      : await sendNow('POST', `/api/boats/${boatId}/reels`, body, 'The reel is on record.');
+      : await sendNow('createReel', { boatId }, body, 'The reel is on record.');
     if (!result.ok) return;
     setName(null);
     setTypedRatings(null);

@@ -37,7 +37,7 @@ export function Supplies({
       boughtLengthM: bought.value,
       remainingLengthM: left.value ?? bought.value,
     };
-    const result = await sendNow('POST', `/api/boats/${boatId}/supplies`, body, 'The spool is on the shelf.');
+    const result = await sendNow('addSupply', { boatId }, body, 'The spool is on the shelf.');
     if (!result.ok) return;
     setLabel(null);
     bought.forget();

@@ -1,4 +1,7 @@
 import { z } from 'zod';
+import type { ReplyOf } from '@/usecases/requests/handlers';
+import { addressOf, PLACES, type RequestName, type RequestParams } from '@/usecases/requests/places';
+import type { RequestInput } from '@/usecases/requests/schemas';
 import { onceHead } from './onceKey';
 
 const errorSchema = z.object({
@@ -14,24 +17,31 @@ export interface SendFailure {
   readonly fields: Readonly<Record<string, string>>;
 }
 
-export type SendResult = { readonly ok: true; readonly value: unknown } | SendFailure;
+export type SendResult<T> = { readonly ok: true; readonly value: T } | SendFailure;
 
 /** Tries of a request that the server cannot take just now, and the longest that is waited between them (s). */
 const TRIES = 4;
 const LONGEST_WAIT_S = 5;
 
 /**
- * Sends a request to this application's own server; every failure comes back as a sentence. Sent again after an answer was
+ * Sends a request of the table to this application's own server; every failure comes back as a sentence. Sent again after an answer was
  * lost, it carries the same key, so that it is carried out once.
  */
-export async function send(method: 'POST' | 'PUT', path: string, body: unknown): Promise<SendResult> {
+export async function send<N extends RequestName>(
+  name: N,
+  params: RequestParams<N>,
+  body: RequestInput<N>,
+): Promise<SendResult<ReplyOf<N>>> {
+  const { method } = PLACES[name];
+  const path = addressOf(name, params);
   const act = onceHead(method, path, body);
   try {
     const response = await post(method, path, body, act.head);
     // 499 and above say nothing of whether it was carried out; anything else does.
     if (response.status < 499) act.answered();
     const json: unknown = await response.json();
-    if (response.ok) return { ok: true, value: json };
+    // The table gives the request's answer its type: server and browser are built from one source.
+    if (response.ok) return { ok: true, value: json as ReplyOf<N> };
     const parsed = errorSchema.safeParse(json);
     if (!parsed.success)
       return { ok: false, message: 'The server answered something unexpected. Nothing was stored.', fields: {} };
@@ -54,19 +64,3 @@ async function post(method: string, path: string, body: unknown, head: Record<st
     await new Promise((resume) => setTimeout(resume, waitS * 1000));
   }
 }
-
-export const idReply = z.object({ id: z.string() });
-
-const sampleSchema = z.object({ timeS: z.number(), forceN: z.number() });
-
-/** What the virtual bench answers. */
-export const benchReply = z.object({
-  instrument: z.string(),
-  reading: z.number().nullable(),
-  levelBelowRimM: z.number().nullable(),
-  samples: z.array(sampleSchema),
-  breakPlace: z.enum(['middle', 'grip', 'knot']).nullable(),
-  creep: z.enum(['none', 'some', 'much']).nullable(),
-});
-
-export type BenchReply = z.output<typeof benchReply>;

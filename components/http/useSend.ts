@@ -2,6 +2,9 @@
 
 import { useRouter } from 'next/navigation';
 import { useCallback, useState } from 'react';
+import type { ReplyOf } from '@/usecases/requests/handlers';
+import type { RequestName, RequestParams } from '@/usecases/requests/places';
+import type { RequestInput } from '@/usecases/requests/schemas';
 import { useToast } from '@/components/ui/Toasts';
 import { send, type SendFailure, type SendResult } from './send';
 
@@ -14,16 +17,26 @@ export type SendState =
  */
 export function useSend(): {
   state: SendState;
-  sendNow(method: 'POST' | 'PUT', path: string, body: unknown, saidWhenDone?: string): Promise<SendResult>;
+  sendNow<N extends RequestName>(
+    name: N,
+    params: RequestParams<N>,
+    body: RequestInput<N>,
+    saidWhenDone?: string,
+  ): Promise<SendResult<ReplyOf<N>>>;
   fieldError(path: string): string | undefined;
 } {
   const router = useRouter();
   const toast = useToast();
   const [state, setState] = useState<SendState>({ kind: 'idle' });
   const sendNow = useCallback(
-    async (method: 'POST' | 'PUT', path: string, body: unknown, saidWhenDone?: string) => {
+    async <N extends RequestName>(
+      name: N,
+      params: RequestParams<N>,
+      body: RequestInput<N>,
+      saidWhenDone?: string,
+    ): Promise<SendResult<ReplyOf<N>>> => {
       setState({ kind: 'sending' });
-      const result = await send(method, path, body);
+      const result = await send(name, params, body);
       if (result.ok) {
         setState({ kind: 'idle' });
         if (saidWhenDone) toast(saidWhenDone, 'done');

@@ -113,7 +113,7 @@ function Run({
   const paceMs = 1000 * Math.min(20, Math.max(0.5, Number(seconds.replace(',', '.')) || 2.5));
   const store = async (strokes: number, mistakes: number, took: number): Promise<void> => {
     const body = { school: school.id, personId, strokes, mistakes, seconds: Math.max(0.1, took) };
-    await sendNow('POST', `/api/boats/${record.boat.id}/drills`, body, 'The drill is on record.');
+    await sendNow('recordDrill', { boatId: record.boat.id }, body, 'The drill is on record.');
   };
   const take = (stroke: Stroke): void => {
     cadence.stroke(stroke);

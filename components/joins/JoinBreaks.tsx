@@ -43,9 +43,13 @@ export function JoinBreaks({ join }: { join: JoinRecord }) {
   const last = join.breaks.at(-1);
   const busy = state.kind === 'sending' || bench.busy;
   const store = async (): Promise<void> => {
-    const path = `/api/boats/${record.boat.id}/rigs/${record.id}/joins/${join.id}/pulls`;
     const body = { peakN: peak.value, brokeAt, school: join.lastTie?.school ?? null, instrument };
-    const result = await sendNow('POST', path, body, 'On record. Strength and drag follow.');
+    const result = await sendNow(
+      'breakJoin',
+      { boatId: record.boat.id, rigId: record.id, joinId: join.id },
+      body,
+      'On record. Strength and drag follow.',
+    );
     if (!result.ok) return;
     peak.forget();
     setSamples([]);

@@ -26,8 +26,8 @@ export function JoinChooser({
   const { ranked, impossible } = useMemo(() => chooseJoin(lines.inner, lines.outer, tested), [lines, tested]);
   const use = (kind: JoinKind): void =>
     void sendNow(
-      'PUT',
-      `/api/boats/${record.boat.id}/rigs/${record.id}/joins/${join.id}`,
+      'changeJoinKind',
+      { boatId: record.boat.id, rigId: record.id, joinId: join.id },
       { kind },
       `${JOIN_KINDS[kind].name} it is. Strength and drag follow.`,
     );

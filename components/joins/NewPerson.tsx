@@ -13,7 +13,7 @@ export function NewPerson() {
   const [name, setName] = useState('');
   const [hand, setHand] = useState<'left' | 'right'>('right');
   const add = async (): Promise<void> => {
-    const result = await sendNow('POST', `/api/boats/${record.boat.id}/people`, { name, hand }, 'On the crew list.');
+    const result = await sendNow('addPerson', { boatId: record.boat.id }, { name, hand }, 'On the crew list.');
     if (result.ok) setName('');
   };
   return (

@@ -22,8 +22,12 @@ export function SlipCheck({ join }: { join: JoinRecord }) {
   const verdict = moved.value === null ? null : readSlip(moved.value);
   const last = join.lastSlip;
   const store = async (): Promise<void> => {
-    const path = `/api/boats/${record.boat.id}/rigs/${record.id}/joins/${join.id}/slip-checks`;
-    const result = await sendNow('POST', path, { movedM: moved.value, pulledN: pulled.value }, 'Noted.');
+    const result = await sendNow(
+      'checkSlip',
+      { boatId: record.boat.id, rigId: record.id, joinId: join.id },
+      { movedM: moved.value, pulledN: pulled.value },
+      'Noted.',
+    );
     if (!result.ok) return;
     moved.forget();
     pulled.forget();

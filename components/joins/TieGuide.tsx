@@ -59,8 +59,12 @@ export function TieGuide({ join, people }: { join: JoinRecord; people: readonly 
       pullTested: pulled,
       note: '',
     };
-    const path = `/api/boats/${record.boat.id}/rigs/${record.id}/joins/${join.id}/ties`;
-    const result = await sendNow('POST', path, body, 'Noted. This join is on record.');
+    const result = await sendNow(
+      'tieJoin',
+      { boatId: record.boat.id, rigId: record.id, joinId: join.id },
+      body,
+      'Noted. This join is on record.',
+    );
     if (!result.ok) return;
     setDone([]);
     setPulled(false);

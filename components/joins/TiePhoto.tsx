@@ -3,6 +3,7 @@
 import { useState } from 'react';
 import type { TieRecord } from '@/core/rig/record';
 import { useSend } from '@/components/http/useSend';
+import { addressOf } from '@/usecases/requests/places';
 import { useRig } from '@/components/rig/RigProvider';
 import { shrinkPhoto } from './shrinkPhoto';
 
@@ -12,13 +13,18 @@ export function TiePhoto({ tie }: { tie: TieRecord }) {
   const { sendNow, state } = useSend();
   const [trouble, setTrouble] = useState<string | null>(null);
   const [shown, setShown] = useState(0);
-  const path = `/api/boats/${record.boat.id}/ties/${tie.id}/photo`;
+  const path = addressOf('keepTiePhoto', { boatId: record.boat.id, tieId: tie.id });
   const take = async (file: File | undefined): Promise<void> => {
     if (!file) return;
     const small = await shrinkPhoto(file);
     setTrouble(small.ok ? null : small.message);
     if (!small.ok) return;
-    const result = await sendNow('POST', path, { jpegBase64: small.value }, 'The photo is on record.');
+    const result = await sendNow(
+      'keepTiePhoto',
+      { boatId: record.boat.id, tieId: tie.id },
+      { jpegBase64: small.value },
+      'The photo is on record.',
+    );
     if (result.ok) setShown(shown + 1);
   };
   return (

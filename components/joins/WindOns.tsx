@@ -52,8 +52,8 @@ function Row({ windOn, canSwap }: { windOn: WindOn; canSwap: boolean }) {
   const preview = canSwap && !windOn.onRig ? swapPreview(record, windOn) : null;
   const swap = (): Promise<unknown> =>
     sendNow(
-      'POST',
-      `/api/boats/${record.boat.id}/rigs/${record.id}/wind-ons`,
+      'swapWindOn',
+      { boatId: record.boat.id, rigId: record.id },
       { windOnId: windOn.id },
       `${windOn.name} is on. Line, counter table, strength and drag follow; tie the loops and note the join.`,
     );
@@ -92,8 +92,8 @@ function Row({ windOn, canSwap }: { windOn: WindOn; canSwap: boolean }) {
             disabled={state.kind === 'sending'}
             onClick={() =>
               void sendNow(
-                'PUT',
-                `/api/boats/${record.boat.id}/wind-ons/${windOn.id}`,
+                'retireWindOn',
+                { boatId: record.boat.id, windOnId: windOn.id },
                 { outOfUse: true },
                 'Out of use; its history stays.',
               )
@@ -129,7 +129,7 @@ function NewWindOn({ people }: { people: readonly Person[] }) {
   const length = useQuantity(`wind-on:${record.boat.id}`, 'length', null, LIMITS.segmentLengthM);
   const make = async (): Promise<void> => {
     const body = { name, productId, lengthM: length.value, personId: person === NOBODY ? null : person };
-    const result = await sendNow('POST', `/api/boats/${record.boat.id}/wind-ons`, body, 'In the library.');
+    const result = await sendNow('makeWindOn', { boatId: record.boat.id }, body, 'In the library.');
     if (!result.ok) return;
     setName('');
     length.forget();

@@ -3,7 +3,6 @@
 import { useRouter } from 'next/navigation';
 import { TextField } from '@/components/fields/TextField';
 import { isText, useDraft } from '@/components/fields/useDraft';
-import { idReply } from '@/components/http/send';
 import { useSend } from '@/components/http/useSend';
 import { boatPath } from '@/components/shell/places';
 import { Button } from '@/components/ui/Button';
@@ -16,15 +15,15 @@ export function NewBoat() {
   const [water, setWater] = useDraft('boat:water', isText);
   const create = async (): Promise<void> => {
     const result = await sendNow(
-      'POST',
-      '/api/boats',
+      'createBoat',
+      {},
       { name: name ?? '', homeWater: water ?? '' },
       'The locker is ready.',
     );
     if (!result.ok) return;
     setName(null);
     setWater(null);
-    router.push(boatPath(idReply.parse(result.value).id));
+    router.push(boatPath(result.value.id));
   };
   return (
     <form

@@ -39,7 +39,7 @@ function Piece({ piece }: { piece: HeldOutPiece }) {
   const takeBack = (): void => {
     if (!source) return;
     const body = { kind: source.kind, id: source.id, rigId: record.id, reason: REASON };
-    void sendNow('POST', `/api/boats/${record.boat.id}/withdrawals`, body, 'Taken back. It stays on record, with why.');
+    void sendNow('withdraw', { boatId: record.boat.id }, body, 'Taken back. It stays on record, with why.');
   };
   return (
     <li className="flex flex-wrap items-center justify-between gap-x-4 gap-y-1">

@@ -20,8 +20,12 @@ export function MovePull({ test }: { test: StrengthTestRecord }) {
   const [reason, setReason] = useState('');
   if (test.pulls.length === 0 || others.length === 0) return null;
   const move = async (): Promise<void> => {
-    const path = `/api/boats/${record.boat.id}/strength-tests/${testId}/moved-pulls`;
-    const result = await sendNow('POST', path, { pullId, reason }, 'Moved. Both rows stay on record.');
+    const result = await sendNow(
+      'movePull',
+      { boatId: record.boat.id, testId },
+      { pullId, reason },
+      'Moved. Both rows stay on record.',
+    );
     if (result.ok) setReason('');
   };
   return (

@@ -12,7 +12,6 @@ import { UndoButton } from '@/components/bench/UndoButton';
 import { VirtualBench } from '@/components/bench/VirtualMark';
 import { QuantityField, useQuantity } from '@/components/fields/QuantityField';
 import { ChoiceField } from '@/components/fields/TextField';
-import { benchReply } from '@/components/http/send';
 import { useSend } from '@/components/http/useSend';
 import { useRig } from '@/components/rig/RigProvider';
 import { Button } from '@/components/ui/Button';
@@ -54,12 +53,7 @@ function StartTest({ productId, onStarted }: { productId: string; onStarted: () 
   const [condition, setCondition] = useState<StrengthTestRecord['condition']>('dry');
   const start = async (): Promise<void> => {
     const body = { productId, condition, gaugeLengthM: gauge.value, expectedN: expected.value, sampleLabel: '' };
-    const result = await sendNow(
-      'POST',
-      `/api/boats/${record.boat.id}/strength-tests`,
-      body,
-      'Written down. Now pull.',
-    );
+    const result = await sendNow('startStrengthTest', { boatId: record.boat.id }, body, 'Written down. Now pull.');
     if (!result.ok) return;
     expected.forget();
     onStarted();
@@ -111,16 +105,16 @@ function Pulls({ test, onNew }: { test: StrengthTestRecord; onNew: () => void })
   const last = test.pulls.at(-1);
   const recordPull = async (): Promise<void> => {
     const body = { peakN: peak.value, breakPlace: place, instrument };
-    const result = await sendNow('POST', `/api/boats/${record.boat.id}/strength-tests/${test.id}/pulls`, body);
+    const result = await sendNow('recordStrengthPull', { boatId: record.boat.id, testId: test.id }, body);
     if (!result.ok) return;
     peak.forget();
     setSamples([]);
     setInstrument('read by eye');
   };
   const pull = async (): Promise<void> => {
-    const result = await sendNow('POST', `/api/boats/${record.boat.id}/virtual-gauge`, { productId: test.productId });
+    const result = await sendNow('breakOnVirtualGauge', { boatId: record.boat.id }, { productId: test.productId });
     if (!result.ok) return;
-    const shown = benchReply.parse(result.value);
+    const shown = result.value;
     const read = readBreak(shown.samples);
     setSamples(shown.samples);
     setUnread(read.ok ? null : read.message);

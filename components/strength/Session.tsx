@@ -72,8 +72,7 @@ function Plan({ ids, onPlanned }: { ids: readonly string[]; onPlanned: () => voi
         expectedN: valueFor(line),
       })),
     };
-    const path = `/api/boats/${record.boat.id}/strength-sessions`;
-    const result = await sendNow('POST', path, body, 'Written down. Now pull.');
+    const result = await sendNow('planSession', { boatId: record.boat.id }, body, 'Written down. Now pull.');
     if (result.ok) onPlanned();
   };
   return (

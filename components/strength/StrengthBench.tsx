@@ -74,23 +74,22 @@ function OnePull({ test, pullsEach, onLeave }: { test: StrengthTestRecord; pulls
   const isVirtual = record.virtualProductIds.includes(test.productId);
   const peakN = gauge.reading?.peakN ?? typed.value;
   const busy = state.kind === 'sending' || gauge.running;
-  const path = `/api/boats/${record.boat.id}`;
   const pull = async (): Promise<void> => {
     const body = { productId: test.productId, gaugeLengthM: test.gaugeLengthM };
-    const pulled = await gauge.pull(`${path}/virtual-gauge/stream`, body, test.gaugeLengthM);
+    const pulled = await gauge.pull(record.boat.id, body);
     if (pulled.brokeAt) setPlace(pulled.brokeAt);
   };
   const store = async (): Promise<void> => {
     const instrument = gauge.reading ? 'virtual force gauge' : 'read by eye';
     const body = { peakN, breakPlace: place, instrument };
-    const result = await sendNow('POST', `${path}/strength-tests/${test.id}/pulls`, body);
+    const result = await sendNow('recordStrengthPull', { boatId: record.boat.id, testId: test.id }, body);
     if (result.ok) typed.forget();
   };
   const last = test.pulls.at(-1);
   const undo = async (): Promise<void> => {
     if (!last) return;
-    const body = { kind: 'strengthPull', id: last.id, rigId: record.id, reason: 'undone by the tester' };
-    await sendNow('POST', `${path}/withdrawals`, body, 'The last pull is taken back.');
+    const body = { kind: 'strengthPull' as const, id: last.id, rigId: record.id, reason: 'undone by the tester' };
+    await sendNow('withdraw', { boatId: record.boat.id }, body, 'The last pull is taken back.');
   };
   const onKey = (event: KeyboardEvent): void => {
     if (event.key === 'Escape') return onLeave();

@@ -118,9 +118,13 @@ function Read({
   const { sendNow, state: sending } = useSend();
   const { reading } = state.trace;
   const take = async (peakN: number): Promise<void> => {
-    const path = `/api/boats/${record.boat.id}/strength-tests/${test.id}/pulls`;
     const instrument = `recorded trace, ${state.name}`.slice(0, 80);
-    const result = await sendNow('POST', path, { peakN, breakPlace: 'middle', instrument }, 'Recorded as a pull.');
+    const result = await sendNow(
+      'recordStrengthPull',
+      { boatId: record.boat.id, testId: test.id },
+      { peakN, breakPlace: 'middle', instrument },
+      'Recorded as a pull.',
+    );
     if (result.ok) onTaken();
   };
   return (

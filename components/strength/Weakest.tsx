@@ -47,8 +47,12 @@ function Snag({ strength }: { strength: RigStrength }) {
   const { sendNow, state } = useSend();
   const found = snagBreak(strength, record.meantPlaceId);
   const choose = (placeId: string): void => {
-    const path = `/api/boats/${record.boat.id}/rigs/${record.id}/meant-place`;
-    void sendNow('PUT', path, { placeId: placeId === OUTERMOST ? null : placeId }, 'Noted.');
+    void sendNow(
+      'chooseMeantPlace',
+      { boatId: record.boat.id, rigId: record.id },
+      { placeId: placeId === OUTERMOST ? null : placeId },
+      'Noted.',
+    );
   };
   return (
     <div className={`border-l-4 pl-3 ${found?.asMeant ? 'border-go' : 'border-warn'}`}>

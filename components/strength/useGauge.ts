@@ -4,6 +4,7 @@ import { useState } from 'react';
 import type { ForceTrace } from '@/core/force/forceTrace';
 import { analyseTrace, type TraceReading } from '@/core/strength/analyseTrace';
 import type { BreakPlace, GaugeSample } from '@/instruments/gaugeLine';
+import type { StreamInput } from '@/usecases/bench/benchInput';
 import { readForceStream, type ForceStream } from '@/components/bench/forceStream';
 
 /** What a gauge shows while it streams, and what its pull came to. */
@@ -44,11 +45,13 @@ export function useGauge() {
      * @param body what is in its grips
      * @param gaugeLengthM length between the grips (m)
      */
-    async pull(path: string, body: unknown, gaugeLengthM: number): Promise<GaugeState> {
+    async pull(boatId: string, body: StreamInput): Promise<GaugeState> {
       setState({ ...IDLE, running: true });
-      const stream = await readForceStream(path, body, (samples) => setState(liveState(samples)));
+      const stream = await readForceStream('streamVirtualGauge', { boatId }, body, (samples) =>
+        setState(liveState(samples)),
+      );
       const done = stream
-        ? read(stream, gaugeLengthM)
+        ? read(stream, body.gaugeLengthM)
         : { ...IDLE, problem: 'The gauge did not answer. Nothing was stored; try again.' };
       setState(done);
       return done;

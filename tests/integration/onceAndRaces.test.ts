@@ -1,10 +1,11 @@
 import { randomUUID } from 'node:crypto';
 import { NOBODY } from '../../db/withBoat';
-import { isBusyOrGone } from '../../app/http/refuse';
+import { isBusyOrGone } from '../../usecases/requests/trouble';
 import { finishInput } from '../../usecases/load/loadInput';
 import type { UseCaseOutcome } from '../../usecases/outcome';
 import { perform } from '../../usecases/requests/perform';
-import { REQUESTS, type RequestBody, type RequestName, type RequestParams } from '../../usecases/requests/table';
+import type { RequestName, RequestParams } from '../../usecases/requests/places';
+import { SCHEMAS, type RequestBody } from '../../usecases/requests/schemas';
 import { addPerson, beginWinding, changeReel, createReel, finishWinding, noteWinding, readRigRecord } from './acts';
 import { asOwner, closeDatabase, freshDatabase } from './database';
 import { bench, must, REEL, type Bench } from './gear';
@@ -24,7 +25,7 @@ async function ask<N extends RequestName>(
   body: unknown,
   key: string = randomUUID(),
 ): Promise<UseCaseOutcome<unknown>> {
-  const input = REQUESTS[name].schema.parse(body) as RequestBody<N>;
+  const input = SCHEMAS[name].parse(body) as RequestBody<N>;
   return perform(NOBODY, name, { boatId: b.boatId, ...params } as unknown as RequestParams<N>, input, key);
 }
 
@@ -219,7 +220,7 @@ describe('identifiers', () => {
       ...stack,
       segments: [...stack.segments, { ...stack.segments[0], id: stack.segments[0]?.id.toLowerCase(), lengthM: 5 }],
     };
-    expect(REQUESTS.saveStack.schema.safeParse(twice).success).toBe(false);
+    expect(SCHEMAS.saveStack.safeParse(twice).success).toBe(false);
     must(await ask('saveStack', { rigId: b.rigId }, stack));
     expect((await readRigRecord(b.boatId, b.rigId))?.segments).toHaveLength(3);
     const reelId = must(await createReel(b.boatId, { ...REEL, name: 'Second reel' })).id;

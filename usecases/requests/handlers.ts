@@ -26,16 +26,17 @@ import {
   recordStrengthPull,
   startStrengthTest,
 } from '../strength/testStrength';
-import type { RequestBody, RequestName, RequestParams } from './table';
+import type { RequestName, RequestParams } from './places';
+import type { RequestBody } from './schemas';
 
-type Handler<N extends RequestName> = (
+export type Handler<N extends RequestName> = (
   db: BoatDb,
   params: RequestParams<N>,
   input: RequestBody<N>,
 ) => Promise<UseCaseOutcome<unknown>>;
 
 /** What answers each request, inside the transaction of its boat. */
-export const HANDLERS: { readonly [N in RequestName]: Handler<N> } = {
+export const HANDLERS = {
   createBoat: (db, _, input) => createBoat(db, input),
   practise: (_db, _, input) => Promise.resolve(playPractice(input)),
 
@@ -93,4 +94,10 @@ export const HANDLERS: { readonly [N in RequestName]: Handler<N> } = {
   streamVirtualPull: (db, { rigId }, input) => streamVirtualPull(db, rigId, input),
   breakOnVirtualGauge: (db, _, input) => breakOnVirtualGauge(db, input.productId),
   streamVirtualGauge: (db, _, input) => streamVirtualGauge(db, input),
-};
+} satisfies { readonly [N in RequestName]: Handler<N> };
+
+/** What a request is answered when it was carried out. */
+export type ReplyOf<N extends RequestName> = Extract<
+  Awaited<ReturnType<(typeof HANDLERS)[N]>>,
+  { readonly ok: true }
+>['value'];

@@ -3,9 +3,10 @@ import { createHash } from 'node:crypto';
 import { claimOnce, keepAnswer } from '../../db/queries/onceKeys';
 import { NO_BOAT, withBoat, type Principal } from '../../db/withBoat';
 import { conflict, done, notFound, type UseCaseOutcome } from '../outcome';
-import { HANDLERS } from './handlers';
+import { HANDLERS, type Handler } from './handlers';
 import { PREPARE } from './prepare';
-import { REQUESTS, type RequestBody, type RequestName, type RequestParams } from './table';
+import { PLACES, type RequestName, type RequestParams } from './places';
+import type { RequestBody } from './schemas';
 
 /**
  * Carries out a request in one transaction of its boat, once: the same key again gives the answer that was kept with it,
@@ -24,9 +25,10 @@ export async function perform<N extends RequestName>(
   key: string,
   signal?: AbortSignal,
 ): Promise<UseCaseOutcome<unknown>> {
-  const { role } = REQUESTS[name];
+  const { role } = PLACES[name];
   const boatId = boatOf(params);
   if ((role === 'crew') !== (boatId !== null)) throw new Error(`perform: ${name} is asked of the wrong place`);
+  const handler = (HANDLERS as { readonly [K in RequestName]: Handler<K> })[name];
   const request = `${name} ${createHash('sha256')
     .update(JSON.stringify([params, input]))
     .digest('hex')}`;
@@ -41,7 +43,7 @@ export async function perform<N extends RequestName>(
       const kept = await claimOnce(db, key, request);
       if (kept)
         return kept.request === request ? done(kept.answer) : conflict('That key was used for another request.');
-      const outcome = await HANDLERS[name](db, params, prepared.value);
+      const outcome = await handler(db, params, prepared.value);
       if (outcome.ok) await keepAnswer(db, key, outcome.value);
       return outcome;
     },

@@ -5,7 +5,7 @@ import { Locker } from '@/components/locker/Locker';
 import { Header } from '@/components/shell/Header';
 import { boatPath, fleetPath, gearPath, rigPath } from '@/components/shell/places';
 import { readSearch, type Search } from '@/app/read/search';
-import { readCrew, readPage } from '@/app/read/snapshot';
+import { pageCrew, readPage } from '@/app/read/snapshot';
 import { readLocker } from '@/usecases/rigs/locker';
 
 export const metadata: Metadata = { title: 'Locker' };
@@ -18,7 +18,7 @@ interface Props {
 export default async function LockerPage({ params, searchParams }: Props) {
   const { find, page } = await readSearch(searchParams);
   const { boat, crew, locker } = await readPage((await params).boatId, async (db) => {
-    return db.boat && { boat: db.boat, crew: await readCrew(db), locker: await readLocker(db, find, page) };
+    return db.boat && { boat: db.boat, crew: await pageCrew(db), locker: await readLocker(db, find, page) };
   });
   const button = 'inline-flex min-h-11 items-center rounded-sm border-2 border-edge-strong bg-card px-4 font-semibold';
   return (

@@ -29,8 +29,8 @@ export function LineChanges({ load }: { load: LoadRecord }) {
   const chosen = segments.some((segment) => segment.id === segmentId) ? segmentId : (segments[0]?.id ?? '');
   const noteChange = async (): Promise<void> => {
     const result = await sendNow(
-      'POST',
-      `/api/boats/${record.boat.id}/rigs/${record.id}/loads/${load.id}/changes`,
+      'changeLength',
+      { boatId: record.boat.id, rigId: record.id, loadId: load.id },
       { segmentId: chosen, changeM: length.value, reason, note: '' },
       'Noted. Fill, counter and drag follow; what rests on the old length is marked stale.',
     );

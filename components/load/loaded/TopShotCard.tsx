@@ -68,10 +68,9 @@ function Replace({ care, load }: { care: TopShotCare; load: LoadRecord }) {
       supplySpoolId: chosen === ELSEWHERE ? null : chosen,
       note: '',
     };
-    const path = `/api/boats/${record.boat.id}/rigs/${record.id}/loads/${load.id}/replacements`;
     const result = await sendNow(
-      'POST',
-      path,
+      'replaceSegment',
+      { boatId: record.boat.id, rigId: record.id, loadId: load.id },
       body,
       'Replaced. Counter, strength and drag follow; test what is now stale.',
     );

@@ -59,8 +59,8 @@ export function PlanPanel() {
     const segments = draftSegments(draft);
     if (!segments) return null;
     const result = await sendNow(
-      'PUT',
-      `/api/boats/${record.boat.id}/rigs/${record.id}/stack`,
+      'saveStack',
+      { boatId: record.boat.id, rigId: record.id },
       {
         version: draft.version,
         segments,
@@ -75,7 +75,7 @@ export function PlanPanel() {
   const takeToBench = async (): Promise<void> => {
     const version = kept ? await save() : record.version;
     if (version === null || levelM === null) return;
-    await sendNow('POST', `/api/boats/${record.boat.id}/rigs/${record.id}/loads`, { version, levelBelowRimM: levelM });
+    await sendNow('beginWinding', { boatId: record.boat.id, rigId: record.id }, { version, levelBelowRimM: levelM });
   };
   const busy = state.kind === 'sending';
   return (

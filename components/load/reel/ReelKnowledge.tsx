@@ -160,8 +160,12 @@ function Forget() {
   const [reason, setReason] = useState('');
   if (record.knowledge.loadsSeen === 0) return null;
   const forget = async (): Promise<void> => {
-    const path = `/api/boats/${record.boat.id}/reels/${record.reel.id}/forget`;
-    const result = await sendNow('POST', path, { reason }, 'Forgotten. Its loads stay on record and count no more.');
+    const result = await sendNow(
+      'forgetReel',
+      { boatId: record.boat.id, reelId: record.reel.id },
+      { reason },
+      'Forgotten. Its loads stay on record and count no more.',
+    );
     if (result.ok) setReason('');
   };
   return (

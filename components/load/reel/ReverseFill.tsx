@@ -39,8 +39,12 @@ export function ReverseFill() {
       note: '',
       segments: rows.map(({ segment, lengthM }) => ({ productId: segment.productId, lengthM })),
     };
-    const path = `/api/boats/${record.boat.id}/reels/${record.reel.id}/reverse-fills`;
-    const result = await sendNow('POST', path, body, 'Kept as this reel’s capacity. The plan follows it.');
+    const result = await sendNow(
+      'reverseFill',
+      { boatId: record.boat.id, reelId: record.reel.id },
+      body,
+      'Kept as this reel’s capacity. The plan follows it.',
+    );
     if (!result.ok) return;
     level.forget();
     setLengths({});

@@ -12,7 +12,7 @@ import { LIMITS } from '@/usecases/limits';
 import { FromTheShelf, useShelf } from './FromTheShelf';
 
 /** The last step of winding: the level, and the load is closed. */
-export function FinishLoad({ load, path }: { load: LoadRecord; path: string }) {
+export function FinishLoad({ load }: { load: LoadRecord }) {
   const { record } = useRig();
   const { sendNow, state, fieldError } = useSend();
   const bench = useVirtualReel();
@@ -24,8 +24,8 @@ export function FinishLoad({ load, path }: { load: LoadRecord; path: string }) {
   };
   const finish = async (levelBelowRimM: number | null): Promise<void> => {
     const result = await sendNow(
-      'POST',
-      `${path}/finish`,
+      'finishWinding',
+      { boatId: record.boat.id, rigId: record.id, loadId: load.id },
       { version: load.version, levelBelowRimM, supplies: shelf.supplies },
       'Loaded. Leave the supply line uncut until the counter is accepted.',
     );

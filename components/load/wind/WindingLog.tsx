@@ -59,7 +59,7 @@ export function WindingLog({ load, winding }: { load: LoadRecord; winding: Windi
         Keep these readings: what goes on in so many turns comes off in as many, so they are the counter&apos;s own
         table for this load.
       </p>
-      {last && next && <Checkpoint key={last.segmentId} segmentId={last.segmentId} path={winding.path} />}
+      {last && next && <Checkpoint key={last.segmentId} segmentId={last.segmentId} loadId={load.id} />}
       <div className="mt-3 flex flex-wrap gap-2">
         {last && (
           <Button disabled={winding.busy} onClick={() => void winding.undo()}>
@@ -71,8 +71,8 @@ export function WindingLog({ load, winding }: { load: LoadRecord; winding: Windi
           disabled={state.kind === 'sending'}
           onClick={() =>
             void sendNow(
-              'POST',
-              `${winding.path}/abandon`,
+              'abandonWinding',
+              { boatId: record.boat.id, rigId: record.id, loadId: load.id },
               {},
               `Winding of ${record.name} abandoned; the plan is still there.`,
             )
@@ -123,7 +123,7 @@ function Outlook({ winding }: { winding: Winding }) {
 }
 
 /** A level measured before the next segment, most usefully before the thick one. */
-function Checkpoint({ segmentId, path }: { segmentId: string; path: string }) {
+function Checkpoint({ segmentId, loadId }: { segmentId: string; loadId: string }) {
   const { record } = useRig();
   const { sendNow, state, fieldError } = useSend();
   const bench = useVirtualReel();
@@ -134,7 +134,12 @@ function Checkpoint({ segmentId, path }: { segmentId: string; path: string }) {
   };
   const note = async (): Promise<void> => {
     const body = { segmentId, levelBelowRimM: level.value, instrument: 'caliper' };
-    const result = await sendNow('POST', `${path}/levels`, body, 'Noted. The rest is solved again.');
+    const result = await sendNow(
+      'noteLevel',
+      { boatId: record.boat.id, rigId: record.id, loadId },
+      body,
+      'Noted. The rest is solved again.',
+    );
     if (result.ok) level.forget();
   };
   return (

@@ -18,7 +18,7 @@ export function WindingPanel({ load }: { load: LoadRecord }) {
         {winding.next ? (
           <WindNext load={load} winding={winding} onBench={() => setOnBench(true)} />
         ) : (
-          <FinishLoad load={load} path={winding.path} />
+          <FinishLoad load={load} />
         )}
       </div>
       <WindingLog load={load} winding={winding} />

@@ -16,7 +16,6 @@ export interface Winding {
   /** The segment that goes on now, as planned and as it now has to be; null when all is on. */
   readonly next: { readonly segment: LoadSegmentRecord; readonly now: RemainingSegment } | null;
   readonly outlook: WindingOutlook | null;
-  readonly path: string;
   readonly busy: boolean;
   readonly text: string;
   readonly reading: number | null;
@@ -64,7 +63,6 @@ export function useWinding(load: LoadRecord): Winding {
   const turnsCounted = positiveNumber(turnsText ?? '');
   const colours = segment && outlook ? (outlook.colours[segment.segmentId] ?? []) : [];
   const [typed, setTyped] = useDraft(`winding:${load.id}:${segment?.segmentId ?? 'all'}`, isText);
-  const path = `/api/boats/${record.boat.id}/rigs/${record.id}/loads/${load.id}`;
   const { counter } = record.reel;
   const text = typed ?? '';
   const reading = /^\d+$/.test(text.trim()) ? Number(text) : null;
@@ -72,8 +70,9 @@ export function useWinding(load: LoadRecord): Winding {
   const last = load.winding.at(-1);
 
   const send = async (value: number | null, by: string): Promise<void> => {
+    if (!segment) return;
     const body = {
-      segmentId: segment?.segmentId,
+      segmentId: segment.segmentId,
       reading: value,
       lengthByCounter: endedElsewhere,
       meteredLengthM: metered.value,
@@ -81,7 +80,7 @@ export function useWinding(load: LoadRecord): Winding {
       instrument: by,
       note: '',
     };
-    const result = await sendNow('POST', `${path}/winding`, body);
+    const result = await sendNow('noteWinding', { boatId: record.boat.id, rigId: record.id, loadId: load.id }, body);
     if (!result.ok) return;
     setTyped(null);
     metered.forget();
@@ -93,7 +92,6 @@ export function useWinding(load: LoadRecord): Winding {
   return {
     next: segment && now ? { segment, now } : null,
     outlook,
-    path,
     busy: state.kind === 'sending' || bench.busy,
     text,
     reading,
@@ -110,7 +108,7 @@ export function useWinding(load: LoadRecord): Winding {
     noteColour: async () => {
       if (!segment || !nextColour || reading === null) return;
       const body = { segmentId: segment.segmentId, coloursOn: nextColour.coloursOn, reading, instrument };
-      const result = await sendNow('POST', `${path}/colours`, body);
+      const result = await sendNow('noteColour', { boatId: record.boat.id, rigId: record.id, loadId: load.id }, body);
       if (result.ok) setTyped(null);
     },
     type: (value) => {
@@ -126,8 +124,8 @@ export function useWinding(load: LoadRecord): Winding {
     note: () => send(counter ? reading : null, instrument),
     undo: async () => {
       if (!last) return;
-      const body = { kind: 'winding', id: last.id, rigId: record.id, reason: 'undone at the bench' };
-      await sendNow('POST', `/api/boats/${record.boat.id}/withdrawals`, body, 'The last note is taken back.');
+      const body = { kind: 'winding' as const, id: last.id, rigId: record.id, reason: 'undone at the bench' };
+      await sendNow('withdraw', { boatId: record.boat.id }, body, 'The last note is taken back.');
     },
     windVirtuallyToColour: async () => {
       if (!segment || !nextColour) return;

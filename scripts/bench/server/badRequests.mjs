@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { z } from 'zod';
-import { REQUESTS } from '../../../usecases/requests/table.ts';
+import { PLACES } from '../../../usecases/requests/places.ts';
+import { SCHEMAS } from '../../../usecases/requests/schemas.ts';
 import { get, post } from './client.mjs';
 
 /** A small generator of numbers from 0 to 1 that repeats. */
@@ -102,10 +103,10 @@ const HEADS = [
  */
 export async function sendBadRequests(base, boat, count) {
   const random = generator(7);
-  const kinds = Object.entries(REQUESTS).map(([name, each]) => ({
+  const kinds = Object.entries(PLACES).map(([name, each]) => ({
     name,
     ...each,
-    json: z.toJSONSchema(each.schema, { io: 'input', unrepresentable: 'any' }),
+    json: z.toJSONSchema(SCHEMAS[name], { io: 'input', unrepresentable: 'any' }),
   }));
   // What was made on the way is named by later requests: tests, spools, settings.
   const made = [boat.boatId];

@@ -4,7 +4,7 @@ import { FindAndPage } from '@/components/locker/FindAndPage';
 import { Header } from '@/components/shell/Header';
 import { boatPath, fleetPath, rigPath } from '@/components/shell/places';
 import { readSearch, type Search } from '@/app/read/search';
-import { readCrew, readPage } from '@/app/read/snapshot';
+import { pageCrew, readPage } from '@/app/read/snapshot';
 import { readFleet } from '@/usecases/rigs/locker';
 
 export const metadata: Metadata = { title: 'Fleet' };
@@ -17,7 +17,7 @@ interface Props {
 export default async function Fleet({ params, searchParams }: Props) {
   const { find, page } = await readSearch(searchParams);
   const { boat, crew, fleet } = await readPage((await params).boatId, async (db) => {
-    return db.boat && { boat: db.boat, crew: await readCrew(db), fleet: await readFleet(db, find, page) };
+    return db.boat && { boat: db.boat, crew: await pageCrew(db), fleet: await readFleet(db, find, page) };
   });
   return (
     <>

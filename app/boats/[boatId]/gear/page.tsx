@@ -2,7 +2,7 @@ import type { Metadata } from 'next';
 import { GearPage } from '@/components/gear/GearPage';
 import { Header } from '@/components/shell/Header';
 import { boatPath, gearPath } from '@/components/shell/places';
-import { readCrew, readPage } from '@/app/read/snapshot';
+import { pageCrew, readPage } from '@/app/read/snapshot';
 import { readGear } from '@/usecases/gear/gear';
 
 export const metadata: Metadata = { title: 'Reels and lines' };
@@ -10,7 +10,7 @@ export const metadata: Metadata = { title: 'Reels and lines' };
 export default async function Gear({ params }: { params: Promise<{ boatId: string }> }) {
   const { gear, crew } = await readPage((await params).boatId, async (db) => {
     const gear = await readGear(db);
-    return gear && { gear, crew: await readCrew(db) };
+    return gear && { gear, crew: await pageCrew(db) };
   });
   const { boat } = gear;
   return (

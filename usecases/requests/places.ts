@@ -1,0 +1,90 @@
+/**
+ * Who may ask: 'anyone' on this machine, for what belongs to no boat yet; 'crew' of the boat that the path names. There
+ * is no sign-in yet, so that everyone on this machine is of every crew.
+ */
+export type Role = 'anyone' | 'crew';
+
+export interface RequestPlace {
+  readonly method: 'POST' | 'PUT';
+  /** Parameters stand behind a colon, as in '/api/boats/:boatId'. */
+  readonly path: string;
+  readonly role: Role;
+}
+
+const BOAT = '/api/boats/:boatId';
+const RIG = `${BOAT}/rigs/:rigId` as const;
+const LOAD = `${RIG}/loads/:loadId` as const;
+
+/** Where every request that writes or works something is asked, and by whom. Its schema and its handler stand beside it. */
+export const PLACES = {
+  createBoat: { method: 'POST', path: '/api/boats', role: 'anyone' },
+  practise: { method: 'POST', path: '/api/practice', role: 'anyone' },
+  addPerson: { method: 'POST', path: `${BOAT}/people`, role: 'crew' },
+  createReel: { method: 'POST', path: `${BOAT}/reels`, role: 'crew' },
+  changeReel: { method: 'PUT', path: `${BOAT}/reels/:reelId`, role: 'crew' },
+  noteDisplay: { method: 'PUT', path: `${BOAT}/reels/:reelId/display`, role: 'crew' },
+  forgetReel: { method: 'POST', path: `${BOAT}/reels/:reelId/forget`, role: 'crew' },
+  reverseFill: { method: 'POST', path: `${BOAT}/reels/:reelId/reverse-fills`, role: 'crew' },
+  createLine: { method: 'POST', path: `${BOAT}/lines`, role: 'crew' },
+  changeLine: { method: 'PUT', path: `${BOAT}/lines/:lineId`, role: 'crew' },
+  addSupply: { method: 'POST', path: `${BOAT}/supplies`, role: 'crew' },
+  createRig: { method: 'POST', path: `${BOAT}/rigs`, role: 'crew' },
+  withdraw: { method: 'POST', path: `${BOAT}/withdrawals`, role: 'crew' },
+  saveStack: { method: 'PUT', path: `${RIG}/stack`, role: 'crew' },
+  beginWinding: { method: 'POST', path: `${RIG}/loads`, role: 'crew' },
+  noteWinding: { method: 'POST', path: `${LOAD}/winding`, role: 'crew' },
+  noteColour: { method: 'POST', path: `${LOAD}/colours`, role: 'crew' },
+  noteLevel: { method: 'POST', path: `${LOAD}/levels`, role: 'crew' },
+  finishWinding: { method: 'POST', path: `${LOAD}/finish`, role: 'crew' },
+  abandonWinding: { method: 'POST', path: `${LOAD}/abandon`, role: 'crew' },
+  changeLength: { method: 'POST', path: `${LOAD}/changes`, role: 'crew' },
+  replaceSegment: { method: 'POST', path: `${LOAD}/replacements`, role: 'crew' },
+  tieJoin: { method: 'POST', path: `${RIG}/joins/:joinId/ties`, role: 'crew' },
+  changeJoinKind: { method: 'PUT', path: `${RIG}/joins/:joinId`, role: 'crew' },
+  checkSlip: { method: 'POST', path: `${RIG}/joins/:joinId/slip-checks`, role: 'crew' },
+  breakJoin: { method: 'POST', path: `${RIG}/joins/:joinId/pulls`, role: 'crew' },
+  keepTiePhoto: { method: 'POST', path: `${BOAT}/ties/:tieId/photo`, role: 'crew' },
+  recordDrill: { method: 'POST', path: `${BOAT}/drills`, role: 'crew' },
+  makeWindOn: { method: 'POST', path: `${BOAT}/wind-ons`, role: 'crew' },
+  retireWindOn: { method: 'PUT', path: `${BOAT}/wind-ons/:windOnId`, role: 'crew' },
+  swapWindOn: { method: 'POST', path: `${RIG}/wind-ons`, role: 'crew' },
+  recordTrial: { method: 'POST', path: `${RIG}/trials`, role: 'crew' },
+  acceptCalibration: { method: 'POST', path: `${RIG}/calibrations`, role: 'crew' },
+  noteHang: { method: 'PUT', path: `${RIG}/hang`, role: 'crew' },
+  markLine: { method: 'POST', path: `${RIG}/line-marks`, role: 'crew' },
+  planSession: { method: 'POST', path: `${BOAT}/strength-sessions`, role: 'crew' },
+  startStrengthTest: { method: 'POST', path: `${BOAT}/strength-tests`, role: 'crew' },
+  recordStrengthPull: { method: 'POST', path: `${BOAT}/strength-tests/:testId/pulls`, role: 'crew' },
+  movePull: { method: 'POST', path: `${BOAT}/strength-tests/:testId/moved-pulls`, role: 'crew' },
+  chooseMeantPlace: { method: 'PUT', path: `${RIG}/meant-place`, role: 'crew' },
+  startDragSetting: { method: 'POST', path: `${RIG}/drag-settings`, role: 'crew' },
+  recordDragPull: { method: 'POST', path: `${RIG}/drag-settings/:settingId/pulls`, role: 'crew' },
+  acceptSetting: { method: 'POST', path: `${RIG}/drag-settings/:settingId/accept`, role: 'crew' },
+  recordLeverPoint: { method: 'POST', path: `${RIG}/lever-points`, role: 'crew' },
+  workPreset: { method: 'POST', path: `${RIG}/preset-acts`, role: 'crew' },
+  recordPlanerLook: { method: 'POST', path: `${RIG}/planer-looks`, role: 'crew' },
+  workVirtualReel: { method: 'POST', path: `${RIG}/virtual-reel`, role: 'crew' },
+  streamVirtualPull: { method: 'POST', path: `${RIG}/virtual-reel/stream`, role: 'crew' },
+  breakOnVirtualGauge: { method: 'POST', path: `${BOAT}/virtual-gauge`, role: 'crew' },
+  streamVirtualGauge: { method: 'POST', path: `${BOAT}/virtual-gauge/stream`, role: 'crew' },
+} as const satisfies Record<string, RequestPlace>;
+
+export type RequestName = keyof typeof PLACES;
+
+/** The parameters of a path, by their names. */
+type ParamsOf<P extends string> = P extends `${string}:${infer Rest}`
+  ? Rest extends `${infer Name}/${infer Further}`
+    ? { readonly [K in Name]: string } & ParamsOf<`/${Further}`>
+    : { readonly [K in Rest]: string }
+  : unknown;
+
+export type RequestParams<N extends RequestName> = ParamsOf<(typeof PLACES)[N]['path']>;
+
+/** The address of a request: its path with its parameters. */
+export function addressOf<N extends RequestName>(name: N, params: RequestParams<N>): string {
+  return PLACES[name].path.replaceAll(/:(\w+)/g, (_, key: string) => {
+    const value = (params as Readonly<Record<string, string>>)[key];
+    if (!value) throw new Error(`addressOf: ${name} asks for ${key}`);
+    return encodeURIComponent(value);
+  });
+}

@@ -1,0 +1,108 @@
+import { z } from 'zod';
+import { benchInput, breakInput, dragPullBenchInput, streamInput } from '../bench/benchInput';
+import { boatInput } from '../boats/boatInput';
+import { withdrawInput } from '../corrections/withdrawInput';
+import { acceptInput, displayInput, hangInput, lineMarkInput, trialInput } from '../count/countInput';
+import { practiceInput } from '../count/practiceInput';
+import { dragPullInput, leverPointInput, planerLookInput, presetActInput, settingInput } from '../drag/dragInput';
+import {
+  lineInput,
+  resetInput,
+  reelInput,
+  reverseFillInput,
+  rigInput,
+  supplyInput,
+  versionField,
+} from '../gear/gearInput';
+import {
+  drillInput,
+  joinKindInput,
+  joinPullInput,
+  personInput,
+  photoInput,
+  slipInput,
+  tieInput,
+} from '../joins/joinInput';
+import { retireInput, swapInput, windOnInput } from '../joins/windOnInput';
+import {
+  beginInput,
+  colourInput,
+  finishInput,
+  levelInput,
+  lineChangeInput,
+  replacementInput,
+  windingInput,
+} from '../load/loadInput';
+import { stackInput } from '../load/stackInput';
+import { meantPlaceInput, moveInput, pullInput, sessionInput, testInput } from '../strength/strengthInput';
+
+import type { RequestName } from './places';
+
+const nothing = z.strictObject({});
+
+/** What each request may carry: one schema serves the form, the request and its handler. */
+export const SCHEMAS = {
+  createBoat: boatInput,
+  practise: practiceInput,
+  addPerson: personInput,
+  createReel: reelInput,
+  changeReel: z.strictObject({ ...versionField, reel: reelInput }),
+  noteDisplay: displayInput,
+  forgetReel: resetInput,
+  reverseFill: reverseFillInput,
+  createLine: lineInput,
+  changeLine: z.strictObject({ ...versionField, line: lineInput }),
+  addSupply: supplyInput,
+  createRig: rigInput,
+  withdraw: withdrawInput,
+  saveStack: stackInput,
+  beginWinding: beginInput,
+  noteWinding: windingInput,
+  noteColour: colourInput,
+  noteLevel: levelInput,
+  finishWinding: finishInput,
+  abandonWinding: nothing,
+  changeLength: lineChangeInput,
+  replaceSegment: replacementInput,
+  tieJoin: tieInput,
+  changeJoinKind: joinKindInput,
+  checkSlip: slipInput,
+  breakJoin: joinPullInput,
+  keepTiePhoto: photoInput,
+  recordDrill: drillInput,
+  makeWindOn: windOnInput,
+  retireWindOn: retireInput,
+  swapWindOn: swapInput,
+  recordTrial: trialInput,
+  acceptCalibration: acceptInput,
+  noteHang: hangInput,
+  markLine: lineMarkInput,
+  planSession: sessionInput,
+  startStrengthTest: testInput,
+  recordStrengthPull: pullInput,
+  movePull: moveInput,
+  chooseMeantPlace: meantPlaceInput,
+  startDragSetting: settingInput,
+  recordDragPull: dragPullInput,
+  acceptSetting: nothing,
+  recordLeverPoint: leverPointInput,
+  workPreset: presetActInput,
+  recordPlanerLook: planerLookInput,
+  workVirtualReel: benchInput,
+  streamVirtualPull: dragPullBenchInput,
+  breakOnVirtualGauge: breakInput,
+  streamVirtualGauge: streamInput,
+} as const satisfies { readonly [N in RequestName]: z.ZodType };
+
+/** As a form may have it: a number that is not typed yet is null, and the server says which one is missing. */
+type Drafted<T> = T extends number
+  ? number | null
+  : T extends readonly (infer E)[]
+    ? readonly Drafted<E>[]
+    : T extends object
+      ? { readonly [K in keyof T]: Drafted<T[K]> }
+      : T;
+
+/** What a sender gives, and what the schema makes of it for the handler. */
+export type RequestInput<N extends RequestName> = Drafted<z.input<(typeof SCHEMAS)[N]>>;
+export type RequestBody<N extends RequestName> = z.output<(typeof SCHEMAS)[N]>;

@@ -1,0 +1,30 @@
+import 'server-only';
+import { codeOf } from '../../db/withBoat';
+
+/** PostgreSQL's codes for a constraint that a request has run into, each as a status and a sentence. */
+const CONSTRAINTS: Readonly<Record<string, readonly [409 | 422, string]>> = {
+  '23505': [409, 'That stands here already.'],
+  '23503': [409, 'Something that this belongs to is not there any more. Reload the page.'],
+  '23514': [422, 'One of the figures is outside what can be kept.'],
+  '22003': [422, 'One of the figures is outside what can be kept.'],
+  '22021': [422, 'There is a character in it that cannot be kept.'],
+  '22P05': [422, 'There is a character in it that cannot be kept.'],
+};
+
+/** What a constraint that an error tells of means for the sender, or null. */
+export function constraintOf(error: unknown): readonly [409 | 422, string] | null {
+  const code = codeOf(error);
+  return Object.hasOwn(CONSTRAINTS, code) ? (CONSTRAINTS[code] ?? null) : null;
+}
+
+/**
+ * True when the database cannot take work just now: it is gone or starting (class 08, 57P0x, the network's own words), full
+ * (53), all its connections are in use, or another act holds what this one needs for too long.
+ */
+export function isBusyOrGone(error: unknown): boolean {
+  const code = codeOf(error);
+  if (/^(08|53|57P0)/.test(code) || ['55P03', '57014', '40001', '40P01'].includes(code)) return true;
+  if (['ECONNREFUSED', 'ECONNRESET', 'EPIPE', 'ENOTFOUND', 'ETIMEDOUT'].includes(code)) return true;
+  const message = error instanceof Error ? error.message : '';
+  return /timeout exceeded when trying to connect|Connection terminated|Query read timeout|not queryable/.test(message);
+}
