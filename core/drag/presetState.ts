@@ -35,8 +35,8 @@ export function stepPreset(state: PresetState, act: PresetAct): Outcome<PresetSt
       if (state.lever === 'free') return failure('already', 'The lever is in free spool already.');
       return success({ ...state, lever: 'free' });
     case 'into-gear':
-      if (state.lever === 'in gear') return failure('already', 'The lever is in gear already.');
       if (state.wrongTurns !== 0) return failure('undo-first', undoWords(state.wrongTurns));
+      if (state.lever === 'in gear') return failure('already', 'The lever is in gear already.');
       return success({ ...state, lever: 'in gear' });
     case 'was-turned-in-gear':
       if (state.lever !== 'in gear') return failure('not-in-gear', 'The lever is in free spool: turn it and say so.');

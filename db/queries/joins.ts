@@ -50,7 +50,9 @@ export async function listJoins(
          AND ${standing('slip_checks')} ORDER BY noted_at DESC LIMIT 1
      ) slip ON true
      LEFT JOIN people ON people.id = tie.person_id AND people.boat_id = joins.boat_id
-     WHERE joins.boat_id = $1 AND rig_id = ANY($2) AND removed_at IS NULL`,
+     LEFT JOIN segments outermost ON outermost.boat_id = joins.boat_id AND outermost.id = outer_segment_id
+     WHERE joins.boat_id = $1 AND joins.rig_id = ANY($2) AND joins.removed_at IS NULL
+     ORDER BY outermost.position, joins.id`,
     [boatId, rigIds],
   );
   return result.rows.map((row) => ({

@@ -111,10 +111,12 @@ test('the server answers bad requests with 4xx and fields, never with its inside
   await openRig(page, 'Halyard Lark', 'Copper rod, port');
   const [, boatId = '', rigId = ''] = /boats\/([^/]+)\/rigs\/([^/?]+)/.exec(page.url()) ?? [];
   const rig = `/api/boats/${boatId}/rigs/${rigId}`;
-  const post = (path: string, data: unknown) => request.post(path, { data, failOnStatusCode: false });
+  const head = () => ({ 'x-once-key': randomUUID() });
+  const post = (path: string, data: unknown) => request.post(path, { data, headers: head(), failOnStatusCode: false });
 
   const stack = await request.put(`${rig}/stack`, {
     data: { version: 1, segments: [{ name: '' }], joins: [] },
+    headers: head(),
     failOnStatusCode: false,
   });
   expect(stack.status()).toBe(422);
@@ -133,7 +135,7 @@ test('the server answers bad requests with 4xx and fields, never with its inside
     (
       await request.post('/api/boats', {
         data: Buffer.from('{broken'),
-        headers: { 'content-type': 'application/json' },
+        headers: { ...head(), 'content-type': 'application/json' },
         failOnStatusCode: false,
       })
     ).status(),
@@ -142,7 +144,7 @@ test('the server answers bad requests with 4xx and fields, never with its inside
     (
       await request.post('/api/boats', {
         data: Buffer.from('name=x'),
-        headers: { 'content-type': 'text/plain' },
+        headers: { ...head(), 'content-type': 'text/plain' },
         failOnStatusCode: false,
       })
     ).status(),

@@ -1,3 +1,4 @@
+import { cleanPhoto } from '../../usecases/joins/cleanPhoto';
 import { schoolsOf } from '../../core/joins/schools';
 import { joinEfficiency } from '../../core/rig/strength/strengthOfRig';
 import { drillInput, photoInput, tieInput, type TieInput } from '../../usecases/joins/joinInput';
@@ -168,7 +169,7 @@ describe('a photo of a tie', () => {
   it('that is no JPEG, or of another boat’s tie, is refused', async () => {
     const tieId = (await copperJoin()).lastTie?.id ?? '';
     const text = Buffer.alloc(400, 65).toString('base64');
-    expect(await keepTiePhoto(b.boatId, tieId, { jpegBase64: text })).toMatchObject({ status: 422 });
+    expect(await cleanPhoto({ jpegBase64: text })).toMatchObject({ status: 422 });
     expect(await keepTiePhoto(other.boatId, tieId, { jpegBase64: jpeg.toString('base64') })).toMatchObject({
       status: 404,
     });
