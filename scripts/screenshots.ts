@@ -107,7 +107,7 @@ await openRig('Halyard Lark', 'Five-colour rod, second from port', 'Load');
 await page.getByRole('button', { name: /^How this reel is known/ }).click();
 await page.evaluate(() => window.scrollTo(0, 370));
 await shot('reel-knowledge');
-await page.getByRole('link', { name: /^Joins/ }).click();
+await page.getByRole('link', { name: /\d\. Joins/ }).click();
 await page.getByRole('button', { name: /Upper braid to Leader/ }).click();
 await page.getByRole('button', { name: /^What else would join/ }).click();
 const guide = page.getByRole('region', { name: /^Tie: / });

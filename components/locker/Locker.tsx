@@ -2,9 +2,10 @@
 
 import Link from 'next/link';
 import type { RigSummary } from '@/core/rig/rigSummary';
-import { STATIONS, type StationState } from '@/core/rig/stationStates';
+import { STATIONS } from '@/core/rig/stationStates';
+import type { StationState } from '@/core/rig/stationState';
 import { LinePicture } from '@/components/line/LinePicture';
-import { gearPath, joinsPath, rigPath, STATION_NAMES, stationPath } from '@/components/shell/places';
+import { gearPath, rigPath, stationPath } from '@/components/shell/places';
 import { StateMark } from '@/components/ui/StateMark';
 import { useUnits } from '@/components/units/UnitsProvider';
 
@@ -70,15 +71,9 @@ function RigCard({ boatId, rig }: { boatId: string; rig: RigSummary }) {
         )}
       </div>
       <ul className="grid grid-cols-2 border-t border-edge md:grid-cols-5">
-        {STATIONS.map((station) => (
-          <StationCell
-            key={station}
-            path={stationPath(boatId, rig.id, station)}
-            name={STATION_NAMES[station]}
-            state={rig.states[station]}
-          />
+        {STATIONS.map(({ id, title }) => (
+          <StationCell key={id} path={stationPath(boatId, rig.id, id)} name={title} state={rig.states[id]} />
         ))}
-        <StationCell path={joinsPath(boatId, rig.id)} name="Joins" state={rig.joinsState} />
       </ul>
     </li>
   );

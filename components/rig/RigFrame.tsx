@@ -3,14 +3,13 @@
 import Link from 'next/link';
 import { usePathname } from 'next/navigation';
 import type { ReactNode } from 'react';
-import { joinsState } from '@/core/rig/joins/joinsOfRig';
 import { STATIONS } from '@/core/rig/stationStates';
 import { CursorReadout } from '@/components/line/CursorReadout';
 import { lineScale } from '@/components/line/lineScale';
 import { Ribbon } from '@/components/line/Ribbon';
 import { exaggeration } from '@/components/line/RibbonBands';
 import { bandsOfLine } from '@/core/rig/bandsOfLine';
-import { cardPath, joinsPath, rigPath, STATION_NAMES, stationPath } from '@/components/shell/places';
+import { cardPath, rigPath, stationPath } from '@/components/shell/places';
 import { StateMark } from '@/components/ui/StateMark';
 import { HeldOut } from './HeldOut';
 import { useRig } from './RigProvider';
@@ -19,7 +18,6 @@ function StationTabs() {
   const { record, states } = useRig();
   const pathname = usePathname();
   const whole = rigPath(record.boat.id, record.id);
-  const joins = joinsPath(record.boat.id, record.id);
   const look = (path: string): string =>
     `flex min-h-12 flex-1 flex-col justify-center border-b-4 px-3 py-1 ${pathname === path ? 'border-rule bg-card' : 'border-transparent hover:bg-card/60'}`;
   return (
@@ -27,25 +25,19 @@ function StationTabs() {
       <Link href={whole} aria-current={pathname === whole ? 'page' : undefined} className={look(whole)}>
         <span className="lettered">The whole line</span>
       </Link>
-      {STATIONS.map((station, index) => {
-        const path = stationPath(record.boat.id, record.id, station);
+      {STATIONS.map(({ id, title }, index) => {
+        const path = stationPath(record.boat.id, record.id, id);
         return (
-          <Link key={station} href={path} aria-current={pathname === path ? 'page' : undefined} className={look(path)}>
+          <Link key={id} href={path} aria-current={pathname === path ? 'page' : undefined} className={look(path)}>
             <span className="flex items-center justify-between gap-2">
               <span className="lettered">
-                {index + 1}. {STATION_NAMES[station]}
+                {index + 1}. {title}
               </span>
-              <StateMark state={states[station].state} />
+              <StateMark state={states[id].state} />
             </span>
           </Link>
         );
       })}
-      <Link href={joins} aria-current={pathname === joins ? 'page' : undefined} className={look(joins)}>
-        <span className="flex items-center justify-between gap-2">
-          <span className="lettered">Joins</span>
-          <StateMark state={joinsState(record).state} />
-        </span>
-      </Link>
     </nav>
   );
 }

@@ -3,7 +3,8 @@
 import { createContext, use, useMemo, useState, type ReactNode } from 'react';
 import type { RigRecord } from '@/core/rig/record';
 import { rigView, type RigView } from '@/core/rig/rigView';
-import { stationStates, type Station, type StationState } from '@/core/rig/stationStates';
+import { stationStates, type Station } from '@/core/rig/stationStates';
+import type { StationState } from '@/core/rig/stationState';
 
 interface Rig {
   readonly record: RigRecord;

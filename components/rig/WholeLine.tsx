@@ -4,7 +4,7 @@ import { format as formatDate } from 'date-fns';
 import Link from 'next/link';
 import { STATIONS } from '@/core/rig/stationStates';
 import { SpoolSection } from '@/components/line/SpoolSection';
-import { STATION_NAMES, stationPath } from '@/components/shell/places';
+import { stationPath } from '@/components/shell/places';
 import { Card } from '@/components/ui/Card';
 import { StateMark } from '@/components/ui/StateMark';
 import { useUnits } from '@/components/units/UnitsProvider';
@@ -18,16 +18,16 @@ export function WholeLine() {
     <div className="grid gap-4 lg:grid-cols-3">
       <Card title="Stations" className="lg:col-span-1">
         <ol className="flex flex-col divide-y divide-edge">
-          {STATIONS.map((station, index) => (
-            <li key={station}>
-              <Link href={stationPath(record.boat.id, record.id, station)} className="block py-2.5 hover:bg-paper">
+          {STATIONS.map(({ id, title }, index) => (
+            <li key={id}>
+              <Link href={stationPath(record.boat.id, record.id, id)} className="block py-2.5 hover:bg-paper">
                 <span className="flex items-center justify-between">
                   <span className="lettered">
-                    {index + 1}. {STATION_NAMES[station]}
+                    {index + 1}. {title}
                   </span>
-                  <StateMark state={states[station].state} />
+                  <StateMark state={states[id].state} />
                 </span>
-                <span className="text-sm text-ink-soft">{states[station].why}</span>
+                <span className="text-sm text-ink-soft">{states[id].why}</span>
               </Link>
             </li>
           ))}

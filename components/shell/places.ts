@@ -1,12 +1,5 @@
 import { STATIONS, type Station } from '@/core/rig/stationStates';
 
-export const STATION_NAMES: Readonly<Record<Station, string>> = {
-  load: 'Load',
-  count: 'Count',
-  strength: 'Strength',
-  drag: 'Drag',
-};
-
 export const boatPath = (boatId: string): string => `/boats/${boatId}`;
 export const gearPath = (boatId: string): string => `/boats/${boatId}/gear`;
 export const rigPath = (boatId: string, rigId: string): string => `/boats/${boatId}/rigs/${rigId}`;
@@ -17,9 +10,6 @@ export const stationPath = (boatId: string, rigId: string, station: Station): st
 export const fleetPath = (boatId: string): string => `/boats/${boatId}/fleet`;
 export const cardPath = (boatId: string, rigId: string): string => `${rigPath(boatId, rigId)}/card`;
 
-/** The joins bench of a rig: its work runs beside loading. */
-export const joinsPath = (boatId: string, rigId: string): string => `${rigPath(boatId, rigId)}/joins`;
-
 export interface Place {
   readonly label: string;
   readonly path: string;
@@ -29,8 +19,7 @@ export interface Place {
 export function rigPlaces(boatId: string, rigId: string): readonly Place[] {
   return [
     { label: 'The whole line', path: rigPath(boatId, rigId) },
-    ...STATIONS.map((station) => ({ label: STATION_NAMES[station], path: stationPath(boatId, rigId, station) })),
-    { label: 'Joins', path: joinsPath(boatId, rigId) },
+    ...STATIONS.map(({ id, title }) => ({ label: title, path: stationPath(boatId, rigId, id) })),
     { label: 'Card of this rod', path: cardPath(boatId, rigId) },
   ];
 }

@@ -1,5 +1,5 @@
 import { CircleCheck, CircleDashed, CircleMinus, History } from 'lucide-react';
-import type { StationState } from '@/core/rig/stationStates';
+import type { StationState } from '@/core/rig/stationState';
 
 const MARKS = {
   done: { Icon: CircleCheck, word: 'done', look: 'text-go' },

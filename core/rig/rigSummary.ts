@@ -1,10 +1,10 @@
 import type { LoadedLine } from '../spool/loadedLine';
 import { bandsOfLine, type LineBand } from './bandsOfLine';
 import { heldOutPieces } from './heldOut';
-import { joinsState } from './joins/joinsOfRig';
 import type { JoinRecord, RigRecord } from './record';
 import { lineToShow } from './rigView';
-import { stationStates, type Station, type StationState } from './stationStates';
+import { stationStates, type Station } from './stationStates';
+import type { StationState } from './stationState';
 
 /** A rig as the locker shows it: plain data, with nothing that a station works out. */
 export interface RigSummary {
@@ -17,7 +17,6 @@ export interface RigSummary {
   readonly bands: readonly LineBand[];
   readonly joins: readonly JoinRecord[];
   readonly states: Readonly<Record<Station, StationState>>;
-  readonly joinsState: StationState;
   /** Noted figures that disagree so far that nothing rests on them. */
   readonly heldOut: number;
 }
@@ -34,7 +33,6 @@ export function rigSummary(record: RigRecord): RigSummary {
     bands: current ? bandsOfLine(record, current.line) : [],
     joins: record.joins,
     states: stationStates(record),
-    joinsState: joinsState(record),
     heldOut: heldOutPieces(record).length,
   };
 }

@@ -41,10 +41,22 @@ function dragSet(rig: RigRecord): RigRecord {
   return { ...rig, dragSetting };
 }
 
+const TIED = {
+  id: 'tie',
+  school: 'any',
+  seatedN: null,
+  pullTested: true,
+  person: null,
+  note: '',
+  hasPhoto: false,
+  at: '2026-03-01T09:00:00.000Z',
+};
+
 const complete = (): RigRecord =>
   dragSet(
     calibrated({
       ...woundRig(),
+      joins: woundRig().joins.map((join) => ({ ...join, lastTie: TIED, pullTested: true })),
       readAt: '2026-03-05T10:00:00.000Z',
       strengthTests: [pulls('nylon', [140, 142, 139]), pulls('lead', [80, 82, 78]), pulls('top', [85, 84, 86])],
     }),
@@ -53,7 +65,8 @@ const complete = (): RigRecord =>
 describe('stationStates', () => {
   it('has everything due on a planned rig, and a reason for each', () => {
     const states = stationStates(plannedRig());
-    expect(Object.values(states).map((state) => state.state)).toEqual(['due', 'due', 'due', 'due']);
+    expect(Object.values(states).map((state) => state.state)).toEqual(['due', 'due', 'due', 'due', 'due']);
+    expect(states.joins.why).toBe('3 of 3 not noted as tied');
     expect(states.load.why).toBe('planned, not wound yet');
     expect(states.count.why).toBe('load the reel first');
     expect(states.strength.why).toContain('0 of 3');
@@ -67,6 +80,7 @@ describe('stationStates', () => {
 
   it('has everything done when everything is', () => {
     expect(Object.values(stationStates(complete())).map((state) => state.state)).toEqual([
+      'done',
       'done',
       'done',
       'done',

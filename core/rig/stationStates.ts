@@ -1,22 +1,10 @@
 import { changedSince } from '../provenance/basis';
 import { countBasis, dragBasis, loadBasis } from './bases';
 import { currentLine } from './currentLine';
+import { joinsState } from './joins/joinsOfRig';
 import type { RigRecord } from './record';
+import type { StationState } from './stationState';
 import { productStrength, PULLS_FOR_A_MEAN, strengthOfRig } from './strength/strengthOfRig';
-
-export const STATIONS = ['load', 'count', 'strength', 'drag'] as const;
-export type Station = (typeof STATIONS)[number];
-
-/**
- * - done: the result stands, and everything it rests on is as it was
- * - stale: something that it rests on has changed; `why` names what
- * - due: not done yet, or not finished
- * - not needed: this reel has nothing to do here
- */
-export interface StationState {
-  readonly state: 'done' | 'stale' | 'due' | 'not needed';
-  readonly why: string;
-}
 
 const DAY_MS = 86_400_000;
 
@@ -27,14 +15,28 @@ function stale(what: readonly string[]): StationState {
   return { state: 'stale', why: `changed since: ${what.join('; ')}` };
 }
 
+/**
+ * The stations in the order of the work. A station is one entry here and its folder in the interface: tabs, locker, palette
+ * and addresses follow.
+ */
+export const STATIONS = [
+  { id: 'load', title: 'Load', state: loadState },
+  { id: 'joins', title: 'Joins', state: joinsState },
+  { id: 'count', title: 'Count', state: countState },
+  { id: 'strength', title: 'Strength', state: strengthState },
+  { id: 'drag', title: 'Drag', state: dragState },
+] as const satisfies readonly {
+  /** Its place in addresses, too. */
+  readonly id: string;
+  readonly title: string;
+  state(record: RigRecord): StationState;
+}[];
+
+export type Station = (typeof STATIONS)[number]['id'];
+
 /** The state of every station, computed from what each result was based on. */
 export function stationStates(record: RigRecord): Readonly<Record<Station, StationState>> {
-  return {
-    load: loadState(record),
-    count: countState(record),
-    strength: strengthState(record),
-    drag: dragState(record),
-  };
+  return Object.fromEntries(STATIONS.map(({ id, state }) => [id, state(record)])) as Record<Station, StationState>;
 }
 
 function loadState(record: RigRecord): StationState {

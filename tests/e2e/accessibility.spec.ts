@@ -2,11 +2,12 @@ import AxeBuilder from '@axe-core/playwright';
 import { expect, test, type Page } from '@playwright/test';
 import { openLocker, openRig, openStation, type StationName } from './places';
 
-const STATIONS: readonly StationName[] = ['Load', 'Count', 'Strength', 'Drag'];
+const STATIONS: readonly StationName[] = ['Load', 'Joins', 'Count', 'Strength', 'Drag'];
 
 /** What is folded away at a station, and looked through too. */
 const FOLDS: Partial<Record<StationName, readonly RegExp[]>> = {
   Load: [/^How this reel is known/],
+  Joins: [/^What else would join/, /^Cadence of/],
   Strength: [/^A session of pulls/, /^Families of lines/, /^Joins by their schools/, /^Labels and classes/],
   Drag: [/^A sudden surge/, /^Rehearse a fight/, /^A planer/, /^History/],
 };
@@ -58,10 +59,6 @@ for (const [name, options] of [
           for (const fold of FOLDS[station] ?? []) await page.getByRole('button', { name: fold }).click();
           await check(`${rig}, ${station}`);
         }
-        await page.getByRole('link', { name: /^Joins/ }).click();
-        for (const fold of [/^What else would join/, /^Cadence of/])
-          await page.getByRole('button', { name: fold }).click();
-        await check(`${rig}, Joins`);
         if (rig !== FIVE_COLOURS[1]) continue;
         await openStation(page, 'Count');
         await page.getByRole('link', { name: 'Card of this rod' }).click();

@@ -1,11 +1,11 @@
 import { expect, test } from '@playwright/test';
-import { openRig } from './places';
+import { openRig, openStation } from './places';
 
 test('a join is tied with drawing, figures and the scale; a ready leader is swapped on in one act', async ({
   page,
 }) => {
   await openRig(page, 'Second Thought', 'Thirty-seven, starboard rigger');
-  await page.getByRole('link', { name: /^Joins/ }).click();
+  await openStation(page, 'Joins');
   await page.getByRole('button', { name: /Class top shot to Wind-on leader/ }).click();
   const guide = page.getByRole('region', { name: /^Tie: Class top shot/ });
   await expect(guide.getByRole('img', { name: /Drawing: Pass one loop over the other/ })).toBeVisible();
@@ -41,7 +41,7 @@ test('a join is tied with drawing, figures and the scale; a ready leader is swap
 
 test('a photo of a tie is shrunk, kept and shown', async ({ page }) => {
   await openRig(page, 'Second Thought', 'Twenty-four, centre line');
-  await page.getByRole('link', { name: /^Joins/ }).click();
+  await openStation(page, 'Joins');
   await page.getByRole('button', { name: /Hollow braid to Class nylon/ }).click();
   const png = await page.screenshot();
   await page.getByLabel('Add a photo').setInputFiles({ name: 'tie.png', mimeType: 'image/png', buffer: png });
@@ -56,7 +56,7 @@ test('a photo of a tie is shrunk, kept and shown', async ({ page }) => {
 
 test('a left hand sees the drawing mirrored, and the arbor is checked for slip', async ({ page }) => {
   await openRig(page, 'Halyard Lark', 'Five-colour rod, second from port');
-  await page.getByRole('link', { name: /^Joins/ }).click();
+  await openStation(page, 'Joins');
   await page.getByRole('button', { name: /^the arbor to/ }).click();
   await page.getByRole('button', { name: /Cadence of the plaited knot/ }).click();
   await page.getByLabel('Add one of the crew').fill('Left of two');

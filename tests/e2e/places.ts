@@ -13,7 +13,7 @@ export async function openRig(page: Page, boat: string, rig: string): Promise<vo
   await page.getByRole('heading', { level: 1, name: rig }).waitFor();
 }
 
-export type StationName = 'Load' | 'Count' | 'Strength' | 'Drag';
+export type StationName = 'Load' | 'Joins' | 'Count' | 'Strength' | 'Drag';
 
 /** The tab of a station, which also tells its state. */
 export function stationTab(page: Page, station: StationName) {

@@ -1,6 +1,6 @@
 import { joinStanding } from '../../joins/joinState';
 import type { JoinRecord, RigRecord } from '../record';
-import type { StationState } from '../stationStates';
+import type { StationState } from '../stationState';
 import { productStrength } from '../strength/strengthOfRig';
 import { productIdNow } from '../load/woundSegments';
 

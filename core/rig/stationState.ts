@@ -1,0 +1,10 @@
+/**
+ * - done: the result stands, and everything it rests on is as it was
+ * - stale: something that it rests on has changed; `why` names what
+ * - due: not done yet, or not finished
+ * - not needed: this reel has nothing to do here
+ */
+export interface StationState {
+  readonly state: 'done' | 'stale' | 'due' | 'not needed';
+  readonly why: string;
+}
