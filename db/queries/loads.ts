@@ -40,6 +40,7 @@ export async function listNewestLoads(
   db: Queryable,
   boatId: string,
   rigIds: readonly string[],
+  notes: LoadNotes = 'all',
 ): Promise<readonly OfRig<LoadRecord>[]> {
   const loads = await db.query<LoadRow & { rig_id: string }>(
     `SELECT DISTINCT ON (rig_id) rig_id, id, status, started_at, finished_at, basis, version FROM loads
@@ -47,25 +48,30 @@ export async function listNewestLoads(
     [boatId, rigIds],
   );
   const rows = loads.rows.filter((load) => load.status !== 'abandoned');
-  const records = await readLoads(db, boatId, rows);
+  const records = await readLoads(db, boatId, rows, notes);
   return records.map((record, index) => ({ ...record, rigId: rows[index]?.rig_id ?? '' }));
 }
+
+/** What of a load is read: its winding log alone, or everything that was noted of it. */
+export type LoadNotes = 'winding' | 'all';
 
 /** All that belongs to several loads, in their order, with one statement a table. */
 export async function readLoads(
   db: Queryable,
   boatId: string,
   loads: readonly LoadRow[],
+  notes: LoadNotes = 'all',
 ): Promise<readonly LoadRecord[]> {
   if (loads.length === 0) return [];
+  const all = notes === 'all';
   const ids = loads.map((load) => load.id);
   const [segments, winding, levels, changes, colourReadings, replacements] = await Promise.all([
     listLoadSegments(db, boatId, ids),
     listWindingEntries(db, boatId, ids),
-    listLevels(db, boatId, ids),
-    listLineChanges(db, boatId, ids),
-    listColourReadings(db, boatId, ids),
-    listReplacements(db, boatId, ids),
+    all ? listLevels(db, boatId, ids) : [],
+    all ? listLineChanges(db, boatId, ids) : [],
+    all ? listColourReadings(db, boatId, ids) : [],
+    all ? listReplacements(db, boatId, ids) : [],
   ]);
   return loads.map((load): LoadRecord => {
     const of = <T>(rows: readonly OfLoad<T>[]): readonly T[] => rows.filter((row) => row.loadId === load.id);

@@ -6,8 +6,10 @@ import { listBoats } from '../../db/queries/boats';
 import { listRigs } from '../../db/queries/rigs';
 import { readLocker } from '../../usecases/rigs/locker';
 import { readRig } from '../../usecases/rigs/readRigs';
-import { look } from './acts';
+import { windingInput } from '../../usecases/load/loadInput';
+import { beginWinding, look, noteWinding } from './acts';
 import { closeDatabase, freshDatabase } from './database';
+import { bench, must } from './gear';
 
 let boatId: string;
 let rigIds: readonly string[];
@@ -40,7 +42,16 @@ describe('what a page asks of the database', () => {
   it('is one record of a rig, read once', async () => {
     const sent = await statementsOf(() => look(readRig)(boatId, rigIds[0] ?? ''));
     console.info(`statements of a rig's page: ${sent}`);
-    expect(sent).toBeLessThanOrEqual(38);
+    expect(sent).toBeLessThanOrEqual(30);
+  });
+
+  it('is ten statements at most for a noted reading', async () => {
+    const b = await bench('Statements');
+    const { loadId } = must(await beginWinding(b.boatId, b.rigId, { version: 2, levelBelowRimM: 0.002 }));
+    const note = windingInput.parse({ segmentId: b.stack.segments[0]?.id, reading: 870 });
+    const sent = await statementsOf(() => noteWinding(b.boatId, b.rigId, loadId, note));
+    console.info(`statements of a noted reading: ${sent}`);
+    expect(sent).toBeLessThanOrEqual(10);
   });
 
   it('does not grow with the rigs of a locker', async () => {

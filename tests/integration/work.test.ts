@@ -359,6 +359,7 @@ describe('strength and drag', () => {
     expect(Object.values(stationStates(await record())).map((state) => state.state)).toEqual([
       'done',
       'due',
+      'due',
       'done',
       'done',
     ]);

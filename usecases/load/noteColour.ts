@@ -14,7 +14,7 @@ export async function noteColour(
   input: ColourInput,
 ): Promise<UseCaseOutcome<{ done: true }>> {
   const { boatId } = db;
-  const record = await rigToWrite(db, rigId);
+  const record = await rigToWrite(db, rigId, 'winding');
   const load = record?.load;
   if (!record || load?.id !== loadId) return notFound('load');
   if (load.status !== 'winding') return conflict('This load is finished: its winding log is closed.');

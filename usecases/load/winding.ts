@@ -90,7 +90,7 @@ export async function noteWinding(
   input: WindingInput,
 ): Promise<UseCaseOutcome<{ done: true }>> {
   const { boatId } = db;
-  const record = await rigToWrite(db, rigId);
+  const record = await rigToWrite(db, rigId, 'winding');
   const load = record?.load;
   if (!record || load?.id !== loadId) return notFound('load');
   if (load.status !== 'winding') return conflict('This load is finished: its winding log is closed.');

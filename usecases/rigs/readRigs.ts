@@ -1,14 +1,19 @@
 import 'server-only';
 import { withKnowledge } from '../../core/rig/load/learnFromLoads';
 import type {
+  DragSettingRecord,
+  JoinRecord,
   LeverPointRecord,
   LineMarkRecord,
   LogRecord,
   PastDragRecord,
   PlanerLookRecord,
+  PresetActRecord,
   ReverseFillRecord,
   RigRecord,
+  SegmentRecord,
   StrengthSessionRecord,
+  StrengthTestRecord,
   SupplySpoolRecord,
   TrialRecord,
 } from '../../core/rig/record';
@@ -31,6 +36,13 @@ import { listSupplySpools } from '../../db/queries/supplies';
 import { listVirtualLineIds, listVirtualRigIds } from '../../db/queries/virtualBench';
 import type { BoatDb } from '../../db/withBoat';
 
+/**
+ * How much of a rig is read, each with all of the one before it: 'winding' its reel, lines, load and winding log, for a note on
+ * the way; 'summary' what the locker shows; 'whole' also log, tests of the counter, looks, shelf and bench.
+ */
+const DEPTHS = ['winding', 'summary', 'whole'] as const;
+type Depth = (typeof DEPTHS)[number];
+
 /** Nothing was asked for. */
 const none = <T>(): Promise<readonly T[]> => Promise.resolve([]);
 
@@ -38,18 +50,19 @@ const none = <T>(): Promise<readonly T[]> => Promise.resolve([]);
  * The records of several rigs, in their order, with one statement a table however many rigs there are. Their reels and
  * lines are as they were learned last; nothing is worked out here.
  *
- * @param depth 'whole', or 'summary' for what the locker shows: without log, tests of the counter, looks, shelf and bench
+ * @param depth how much is read, see {@link Depth}; what is not read is empty
  */
 export async function readRigs(
   db: BoatDb,
   rigs: readonly RigRow[],
-  depth: 'whole' | 'summary' = 'whole',
+  depth: Depth = 'whole',
 ): Promise<readonly RigRecord[]> {
   const { boatId, boat } = db;
   if (!boat || rigs.length === 0) return [];
   const rigIds = rigs.map((rig) => rig.id);
   const reelIds = rigs.map((rig) => rig.reelId);
-  const isWhole = depth === 'whole';
+  const reaches = (least: Depth): boolean => DEPTHS.indexOf(depth) >= DEPTHS.indexOf(least);
+  const [isWhole, isSummary] = [reaches('whole'), reaches('summary')];
   const [reels, learning, reverseFills, resets] = await Promise.all([
     listReelsById(db, boatId, reelIds),
     findLearning(db, reelIds),
@@ -59,23 +72,23 @@ export async function readRigs(
   const [products, strengthTests, strengthSessions, joinBreaks, supplySpools, virtualRigIds, virtualProductIds] =
     await Promise.all([
       listLines(db, boatId),
-      listStrengthTests(db, boatId),
+      isSummary ? listStrengthTests(db, boatId) : none<StrengthTestRecord>(),
       isWhole ? listStrengthSessions(db, boatId) : none<StrengthSessionRecord>(),
-      listJoinBreaks(db, boatId),
+      isSummary ? listJoinBreaks(db, boatId) : none<Awaited<ReturnType<typeof listJoinBreaks>>[number]>(),
       isWhole ? listSupplySpools(db, boatId) : none<SupplySpoolRecord>(),
       isWhole ? listVirtualRigIds(db, boatId, rigIds) : none<string>(),
       isWhole ? listVirtualLineIds(db, boatId) : none<string>(),
     ]);
   const [segments, joins, loads, calibrations, dragSettings, log, dragHistory, presetActs, planerLooks] =
     await Promise.all([
-      listSegments(db, boatId, rigIds),
-      listJoins(db, boatId, rigIds, joinBreaks),
-      listNewestLoads(db, boatId, rigIds),
+      isSummary ? listSegments(db, boatId, rigIds) : none<OfRig<SegmentRecord>>(),
+      isSummary ? listJoins(db, boatId, rigIds, joinBreaks) : none<OfRig<JoinRecord>>(),
+      listNewestLoads(db, boatId, rigIds, isSummary ? 'all' : 'winding'),
       listCalibrations(db, boatId, rigIds),
-      listDragSettings(db, boatId, rigIds),
+      isSummary ? listDragSettings(db, boatId, rigIds) : none<OfRig<DragSettingRecord>>(),
       isWhole ? listLog(db, boatId, rigIds) : none<OfRig<LogRecord>>(),
       isWhole ? listDragHistory(db, boatId, rigIds) : none<OfRig<PastDragRecord>>(),
-      listPresetActs(db, boatId, rigIds),
+      isSummary ? listPresetActs(db, boatId, rigIds) : none<OfRig<PresetActRecord>>(),
       isWhole ? listPlanerLooks(db, boatId, rigIds) : none<OfRig<PlanerLookRecord>>(),
     ]);
   const loadIds = loads.map((load) => load.id);
@@ -138,8 +151,8 @@ export async function readRig(db: BoatDb, rigId: string): Promise<RigRecord | nu
  * The record of a rig for an act that writes: the rig is locked first, so that acts on it follow each other and each sees
  * what the one before it has done. Null when the boat has no such rig.
  */
-export async function rigToWrite(db: BoatDb, rigId: string): Promise<RigRecord | null> {
+export async function rigToWrite(db: BoatDb, rigId: string, depth: Depth = 'whole'): Promise<RigRecord | null> {
   const rig = await lockRig(db, db.boatId, rigId);
-  const [record] = rig ? await readRigs(db, [rig]) : [];
+  const [record] = rig ? await readRigs(db, [rig], depth) : [];
   return record ?? null;
 }
