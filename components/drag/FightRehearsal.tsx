@@ -5,7 +5,7 @@ import { LINE_FRICTION, WATER_DENSITY } from '@/core/drag/waterPull';
 import { dragNow, type FightSetup, type FightState, type FishSetup } from '@/core/drag/fight';
 import { DEFAULT_ROD_STIFFNESS, elasticPieces } from '@/core/rig/drag/elasticLine';
 import { countsAtLength, type RigView } from '@/core/rig/rigView';
-import { KNOT_MS } from '@/core/units/units';
+import { KNOT_MS, toSi } from '@/core/units/units';
 import { ChoiceField } from '@/components/fields/TextField';
 import { Button } from '@/components/ui/Button';
 import { Fold } from '@/components/ui/Fold';
@@ -14,7 +14,6 @@ import { FightDrawing } from './FightDrawing';
 import { useFight } from './useFight';
 
 /** Standard gravity (m/s²). */
-const STANDARD_GRAVITY = 9.80665;
 
 /** Fish to rehearse with, by how they pull against this drag: made up, and said to be. */
 const FISH = [
@@ -85,7 +84,7 @@ export function FightRehearsal({
             </Button>
           )}
           <p className="min-h-11 content-center text-sm text-ink-soft">
-            It pulls {format.force(fish.pullN)}, weighs {format.force(STANDARD_GRAVITY * fish.massKg)} and swims{' '}
+            It pulls {format.force(fish.pullN)}, weighs {format.force(toSi('force', fish.massKg, 'kg'))} and swims{' '}
             {chosen.knots} kn: made up for this drag.
           </p>
         </div>

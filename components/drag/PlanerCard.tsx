@@ -1,5 +1,6 @@
 'use client';
 
+import { KNOT_MS } from '@/core/units/units';
 import { useState } from 'react';
 import { dragTarget } from '@/core/drag/dragTarget';
 import { CREEP_GUIDE, planerAdvice, RESERVE, type PlanerAdvice } from '@/core/drag/planerAdvice';
@@ -224,7 +225,7 @@ function Looks({ planer }: { planer: string }) {
         {looks.toReversed().map((look) => (
           <tr key={look.id} className="border-b border-edge">
             <td className="figures py-1 pr-2">{format.force(look.holdsN)}</td>
-            <td className="figures py-1 pr-2">{((look.speedMS * 3600) / 1852).toFixed(1)} kn</td>
+            <td className="figures py-1 pr-2">{(look.speedMS / KNOT_MS).toFixed(1)} kn</td>
             <td className="py-1 pr-2">
               {look.heading}, current {look.current}: {look.water}
             </td>
@@ -260,7 +261,7 @@ function Advice({ view, bracket, speedMS }: { view: RigView; bracket: PlanerBrac
         {format.force(pullAtSpeed(bracket.lowN, at))} to {format.force(pullAtSpeed(bracket.highN, at))}
       </p>
       <p>
-        is what it pulls at {((at * 3600) / 1852).toFixed(1)} kn (90 %), most likely{' '}
+        is what it pulls at {(at / KNOT_MS).toFixed(1)} kn (90 %), most likely{' '}
         {format.force(pullAtSpeed(bracket.midN, at))}, by {bracket.counted} look{bracket.counted === 1 ? '' : 's'}.
       </p>
       <p>

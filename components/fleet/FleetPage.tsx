@@ -1,5 +1,6 @@
 'use client';
 
+import { METRES_PER_LENGTH_UNIT } from '@/core/units/units';
 import Link from 'next/link';
 import { useMemo, useState } from 'react';
 import { compareFleet, type FleetAction, type FleetGoal } from '@/core/rig/count/fleet';
@@ -82,7 +83,11 @@ export function FleetPage({
                     </td>
                     <td className="figures py-1.5 pr-3 whitespace-nowrap">
                       {format.counts(rod.reading.value, rod.reading.plusMinus)}{' '}
-                      {Math.abs(rod.unitM - 1) < 1e-9 ? 'm' : Math.abs(rod.unitM - 0.3048) < 1e-9 ? 'ft' : 'counts'}
+                      {Math.abs(rod.unitM - 1) < 1e-9
+                        ? 'm'
+                        : Math.abs(rod.unitM - METRES_PER_LENGTH_UNIT.ft) < 1e-9
+                          ? 'ft'
+                          : 'counts'}
                     </td>
                     <td className="figures py-1.5 pr-3 whitespace-nowrap">
                       {`${rod.share >= 1 ? '+' : '−'}${(100 * Math.abs(rod.share - 1)).toFixed(1)} %`}

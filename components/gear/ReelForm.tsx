@@ -1,5 +1,6 @@
 'use client';
 
+import { METRES_PER_LENGTH_UNIT } from '@/core/units/units';
 import { useState } from 'react';
 import type { CounterDrive } from '@/core/counter/counter';
 import { DRAG_KINDS, REEL_KINDS, type ReelRecord } from '@/core/rig/record';
@@ -13,8 +14,8 @@ import { ArborHelp } from './ArborHelp';
 import { RatingRows, ratingsOf } from './RatingRows';
 
 const UNITS = [
-  { value: '1', text: 'metres' },
-  { value: '0.3048', text: 'feet' },
+  { value: 'm', text: 'metres' },
+  { value: 'ft', text: 'feet' },
   { value: 'none', text: 'no counter' },
 ] as const;
 
@@ -39,7 +40,7 @@ const SOURCES = [
 
 function unitOf(reel: ReelRecord | null): CounterUnit {
   if (reel && !reel.counter) return 'none';
-  return reel?.counter?.unitM === 0.3048 ? '0.3048' : '1';
+  return reel?.counter?.unitM === METRES_PER_LENGTH_UNIT.ft ? 'ft' : 'm';
 }
 
 const areTexts = (kept: unknown): kept is readonly string[] => Array.isArray(kept) && kept.every(isText);
@@ -108,7 +109,14 @@ export function ReelForm({ boatId, reel, onDone }: { boatId: string; reel: ReelR
       counter:
         unit === 'none'
           ? null
-          : { drive, unitM: Number(unit), digits: Number(digits), lengthPerTurnM: perTurn.value, source, display },
+          : {
+              drive,
+              unitM: METRES_PER_LENGTH_UNIT[unit],
+              digits: Number(digits),
+              lengthPerTurnM: perTurn.value,
+              source,
+              display,
+            },
     };
     const result = reel
       ? await sendNow(

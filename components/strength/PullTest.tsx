@@ -1,5 +1,6 @@
 'use client';
 
+import { fromSi } from '@/core/units/units';
 import { useState } from 'react';
 import type { ForceSample } from '@/core/force/forceSample';
 import type { PullRecord, StrengthTestRecord } from '@/core/rig/record';
@@ -119,7 +120,7 @@ function Pulls({ test, onNew }: { test: StrengthTestRecord; onNew: () => void })
     setSamples(shown.samples);
     setUnread(read.ok ? null : read.message);
     if (!read.ok) return;
-    peak.set({ text: (read.value / 9.80665).toFixed(3), unit: 'kg' });
+    peak.set({ text: fromSi('force', read.value, 'kg').toFixed(3), unit: 'kg' });
     setPlace(shown.breakPlace ?? 'middle');
     setInstrument(shown.instrument);
   };

@@ -1,3 +1,4 @@
+import { PLUS_MINUS_SDS } from '../numerics/propagate';
 import { studentQuantile } from '../numerics/studentQuantile';
 import type { Known } from '../provenance/source';
 import { lowerBound } from '../strength/lowerBound';
@@ -34,7 +35,7 @@ export function joinEfficiencyOf(kind: JoinKind, pulls: readonly JoinPull[]): Kn
   // Half of the 95 % interval of a small sample's mean, as the SD that stands for it.
   return {
     value: mean,
-    sd: Math.max((studentQuantile(0.975, n - 1) * sd) / Math.sqrt(n) / 1.96, 0.005),
+    sd: Math.max((studentQuantile(0.975, n - 1) * sd) / Math.sqrt(n) / PLUS_MINUS_SDS, 0.005),
     source: 'measured',
   };
 }

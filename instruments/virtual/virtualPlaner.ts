@@ -1,3 +1,4 @@
+import { KNOT_MS } from '../../core/units/units';
 import type { Creep, TowingWater } from '../../core/drag/planerBracket';
 import { normalDeviate, seededRandom, type Random } from '../random';
 
@@ -37,7 +38,7 @@ export function towVirtualPlaner(
 
 /** Planers of the virtual bench pull so much at 6 kn, from the least to the greatest (N). */
 const PULLS_N = [70, 260] as const;
-const SIX_KNOTS_MS = (6 * 1852) / 3600;
+const SIX_KNOTS_MS = 6 * KNOT_MS;
 
 /** The planer that goes by a name on a rig's virtual bench: always the same one. */
 export function virtualPlaner(name: string, seed: number): PlanerTruth {

@@ -1,3 +1,4 @@
+import { METRES_PER_LENGTH_UNIT } from '@/core/units/units';
 import { CALIPER_SD_M } from '@/core/load/defaults';
 import { convertRecipe, guessedConstant, type ConvertedRow, type RecipeRow } from '@/core/load/convertRecipe';
 import { reelShape } from '@/core/gear/reelShape';
@@ -78,7 +79,7 @@ export function convertedRecipe(
     ...shape,
     fullDiameterM,
     lengthPerTurnM: guessedConstant({ ...shape, fullDiameterM }),
-    unitM: recipe.unit === 'ft' ? 0.3048 : 1,
+    unitM: METRES_PER_LENGTH_UNIT[recipe.unit === 'ft' ? 'ft' : 'm'],
   };
   return convertRecipe(reel, known).map((row, index) => ({ ...row, rowId: wound[index]?.id ?? '' }));
 }
