@@ -5,7 +5,7 @@ const only = (name, from, allowed, comment) => ({
   comment,
   from: { path: `^(${from})/`, pathNot: '\\.test\\.tsx?$' },
   to: {
-    path: '^(app|components|usecases|db|instruments|core|compute|demo|scripts|workers)/',
+    path: '^(app|components|usecases|db|instruments|core|compute|demo|scripts|workers|words)/',
     pathNot: `^(${allowed})/`,
   },
 });
@@ -28,11 +28,12 @@ module.exports = {
     only('data-on-core', 'db', 'db|core|instruments', 'Data maps rows to the core and keeps the state of instruments.'),
     only('usecases-to-the-right', 'usecases', 'usecases|db|core|instruments', 'Use cases know no interface.'),
     only('workers-on-core', 'workers', 'workers|core', 'A worker gets plain data and gives plain data.'),
-    only('compute-on-core', 'compute', 'compute|core', 'The shell command needs neither server nor database.'),
+    only('words-on-core', 'words', 'words|core', 'The dictionary words what the core gives, and nothing else.'),
+    only('compute-on-core', 'compute', 'compute|core|words', 'The shell command needs neither server nor database.'),
     only(
       'components-no-data',
       'components',
-      'components|core|usecases|instruments',
+      'components|core|usecases|instruments|words',
       'Components never reach the database.',
     ),
     {
@@ -45,7 +46,8 @@ module.exports = {
     {
       name: 'components-take-only-inputs',
       severity: 'error',
-      comment: 'Of the use cases the browser gets input schemas, limits and the places of requests; of the rest only types.',
+      comment:
+        'Of the use cases the browser gets input schemas, limits and the places of requests; of the rest only types.',
       from: { path: '^components/' },
       to: {
         path: '^usecases/',

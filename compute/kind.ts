@@ -1,4 +1,7 @@
 import type { z } from 'zod';
+import type { Reason } from '../core/reasons';
+import { wordsOf } from '../words';
+import { formatterFor } from '../words/format';
 
 export interface FieldError {
   /** Where in the request, such as `segments[1].lengthM`. */
@@ -16,6 +19,11 @@ export interface ComputeKind {
   readonly schema: z.ZodType;
   readonly example: unknown;
   run(request: unknown): ComputeResult;
+}
+
+/** Says a reason in SI: metres, millimetres and newtons. */
+export function inSi(reason: Reason): string {
+  return wordsOf(reason, formatterFor({ length: 'm', smallLength: 'mm', force: 'N' }));
 }
 
 /** Text form of a path: `segments[1].lengthM`. */

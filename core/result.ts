@@ -1,32 +1,22 @@
+import type { FailureOf, ReasonKind } from './reasons';
+
+export { failure } from './reasons';
+
 /**
  * The one bad-input policy of the core: a programming error throws, an expected outcome is a tagged
- * result. A failure carries a reason for code, figures in SI for whoever words it in the reader's
- * own units, and a plain sentence in SI.
+ * result. A failure carries its reason with figures in SI, for the dictionary to word in the reader's own units.
  */
-export interface Failure<R extends string = string> {
-  readonly ok: false;
-  readonly reason: R;
-  readonly message: string;
-  readonly figures: Readonly<Record<string, number>>;
-}
+export type Failure<R extends ReasonKind = ReasonKind> = FailureOf<R>;
 
 export interface Success<T> {
   readonly ok: true;
   readonly value: T;
 }
 
-export type Outcome<T, R extends string = string> = Success<T> | Failure<R>;
+export type Outcome<T, R extends ReasonKind = ReasonKind> = Success<T> | Failure<R>;
 
 export function success<T>(value: T): Success<T> {
   return { ok: true, value };
-}
-
-export function failure<R extends string>(
-  reason: R,
-  message: string,
-  figures: Readonly<Record<string, number>> = {},
-): Failure<R> {
-  return { ok: false, reason, message, figures };
 }
 
 /**

@@ -4,6 +4,7 @@ import { judgeScaleSession } from '../core/drag/scaleSession';
 import { adviceForRig } from '../core/rig/count/adviceForRig';
 import { rigView } from '../core/rig/rigView';
 import type { RigRecord } from '../core/rig/record';
+import { because } from '../core/reasons';
 import { schoolsOf } from '../core/joins/schools';
 import { sessionPulls } from '../core/rig/drag/sessionPulls';
 import { readBreak } from '../core/strength/readBreak';
@@ -36,7 +37,7 @@ import type { DemoBoat, DemoLine, DemoRig } from './demoTypes';
 const ROD_ANGLE_RAD = Math.PI / 3;
 
 function must<T>(outcome: UseCaseOutcome<T>): T {
-  if (!outcome.ok) throw new Error(`demo data: ${outcome.message}`);
+  if (!outcome.ok) throw new Error(`demo data: ${JSON.stringify(outcome.why)}`);
   return outcome.value;
 }
 
@@ -119,7 +120,7 @@ async function loadLine(db: BoatDb, line: DemoLine, index: number): Promise<stri
 async function pullOnce(db: BoatDb, productId: string, testId: string): Promise<void> {
   const shown = must(await breakOnVirtualGauge(db, productId));
   const peak = readBreak(shown.samples);
-  if (!peak.ok) throw new Error(`demo data: ${peak.message}`);
+  if (!peak.ok) throw new Error(`demo data: ${peak.reason}`);
   must(
     await recordStrengthPull(db, testId, {
       peakN: peak.value,
@@ -169,7 +170,8 @@ async function loadRig(db: BoatDb, rig: DemoRig, idOf: (key: string) => string, 
   await saveSegments(db, rigId, rig, idOf);
   if (rig.done.wound) await tieJoins(db, rigId, rig.done.pullTested ?? false);
   if (rig.done.wound) await workThrough(db, rigId, rig, walkM);
-  for (const entry of rig.done.log ?? []) await insertLogEntry(db, db.boatId, rigId, 'note', entry);
+  for (const entry of rig.done.log ?? [])
+    await insertLogEntry(db, db.boatId, rigId, 'note', because('noted', { text: entry }));
 }
 
 /** Every join as the first of the crew ties it, by the first school of its kind. */
@@ -308,7 +310,7 @@ async function setDrag(db: BoatDb, rigId: string, loadId: string, fraction: numb
   const pull = async (kind: 'warm-up' | 'bent rod', settingStep: number): Promise<void> => {
     const shown = must(await workVirtualReel(db, rigId, { act: 'pull-drag', rodAngleRad: ROD_ANGLE_RAD }));
     const read = readDragPull(shown.samples);
-    if (!read.ok) throw new Error(`demo data: ${read.message}`);
+    if (!read.ok) throw new Error(`demo data: ${read.reason}`);
     must(await recordDragPull(db, rigId, id, { kind, ...read.value, settingStep, instrument: shown.instrument }));
   };
   await pull('warm-up', 0);
@@ -361,7 +363,7 @@ async function towPlaner(
 ): Promise<void> {
   for (const leverPosition of positions) {
     const lever = leverOfRig(await recordOf(db, rigId));
-    if (!lever.curve.ok) throw new Error(`demo data: ${lever.curve.message}`);
+    if (!lever.curve.ok) throw new Error(`demo data: ${lever.curve.reason}`);
     const look = {
       planer: name,
       speedMS: speedKn * KNOT_MS,

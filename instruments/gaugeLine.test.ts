@@ -24,9 +24,9 @@ describe('the line protocol of a force gauge', () => {
   it('makes a stream that, kept as a file, is a recorded trace', () => {
     const gauge = new VirtualForceGauge(LINE, 7);
     const trace = readTraceFile([...gauge.lines('middle')].join(''), 'N');
-    if (!trace.ok) throw new Error(trace.message);
+    if (!trace.ok) throw new Error(trace.reason);
     const read = analyseTrace(trace.value, 0.5);
-    if (!read.ok) throw new Error(read.message);
+    if (!read.ok) throw new Error(read.reason);
     expect(read.value.peakN / 100).toBeGreaterThan(0.85);
     expect(read.value.peakN / 100).toBeLessThan(1.15);
     expect(read.value.stretch?.at(-1)?.share).toBeGreaterThan(0.15);
@@ -36,7 +36,7 @@ describe('the line protocol of a force gauge', () => {
     const gauges = Array.from({ length: 120 }, (_, seed) => new VirtualForceGauge(LINE, seed + 1));
     const readings = gauges.map((gauge) => {
       const read = analyseTrace(gauge.trace, 0.5);
-      if (!read.ok) throw new Error(read.message);
+      if (!read.ok) throw new Error(read.reason);
       return read.value;
     });
     expect(readings.some((reading) => Math.abs(reading.tareN) > 0.5)).toBe(true);

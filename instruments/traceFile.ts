@@ -1,10 +1,17 @@
 import Papa from 'papaparse';
 import type { ForceTrace } from '../core/force/forceTrace';
-import { failure, success, type Outcome } from '../core/result';
+import { failure, success, type Failure, type Outcome } from '../core/result';
 import { toSi, unitsOf } from '../core/units/units';
 
 export type TraceFileProblem =
-  'no-columns' | 'not-a-number' | 'units-mixed' | 'other-unit' | 'time-runs-back' | 'too-long' | 'too-short';
+  | 'trace-no-columns'
+  | 'trace-not-a-number'
+  | 'trace-no-stretch'
+  | 'trace-units-mixed'
+  | 'trace-other-unit'
+  | 'trace-time-runs-back'
+  | 'trace-too-long'
+  | 'trace-empty';
 
 /** Samples that a browser can still hold and draw. */
 export const MOST_SAMPLES = 5_000_000;
@@ -50,17 +57,17 @@ export function readTraceFile(text: string, unit: string): Outcome<ForceTrace, T
   const perUnitN = toSi('force', 1, unit);
   let columns: Columns | null = null;
   let row = 0;
-  let problem: Outcome<never, TraceFileProblem> | null = null;
-  const refuse = (reason: TraceFileProblem, message: string): void => {
-    problem = failure(reason, message, { row });
+  let problem: Failure<TraceFileProblem> | null = null;
+  const refuse = (why: Failure<TraceFileProblem>): void => {
+    problem = why;
   };
   const takeRow = (cells: readonly string[], commaIsDecimal: boolean): void => {
     row += 1;
     if (!columns) {
       columns = columnsOf(cells);
-      if (!columns) return refuse('no-columns', 'A trace needs a column of time and one of force.');
+      if (!columns) return refuse(failure('trace-no-columns'));
       if (columns.forceUnit && columns.forceUnit !== unit) {
-        return refuse('other-unit', `The file says that its force is in ${columns.forceUnit}: choose that unit.`);
+        return refuse(failure('trace-other-unit', { unit: columns.forceUnit }));
       }
       if (!isHead(cells)) readRow(cells, columns, commaIsDecimal);
       return;
@@ -80,26 +87,22 @@ export function readTraceFile(text: string, unit: string): Outcome<ForceTrace, T
       const named = /^\s*(-?[\d.,]+(?:e[-+]?\d+)?)\s*([a-z]+)\s*$/i.exec(cells[at.force] ?? '');
       const namedUnit = FORCE_UNITS[(named?.[2] ?? '').toLowerCase()];
       if (namedUnit && namedUnit !== unit) {
-        return refuse('units-mixed', `Row ${row} is in ${namedUnit}, not in ${unit}: one unit for the whole file.`);
+        return refuse(failure('trace-units-mixed', { row, found: namedUnit, unit }));
       }
       value = namedUnit ? number(named?.[1], commaIsDecimal) : NaN;
     }
     if (!Number.isFinite(timeS) || !Number.isFinite(value)) {
-      return refuse(
-        'not-a-number',
-        `Row ${row} has no number where time and force should stand: "${cells.join(' | ')}".`,
-      );
+      return refuse(failure('trace-not-a-number', { row, cells: cells.join(' | ') }));
     }
-    if (timeS < (time[time.length - 1] ?? -Infinity))
-      return refuse('time-runs-back', `Time runs backwards at row ${row}.`);
+    if (timeS < (time[time.length - 1] ?? -Infinity)) return refuse(failure('trace-time-runs-back', { row }));
     time.push(timeS);
     force.push(value * perUnitN);
     if (at.stretch !== null) {
       const stretchM = number(cells[at.stretch], commaIsDecimal) * at.stretchUnitM;
-      if (!Number.isFinite(stretchM)) return refuse('not-a-number', `Row ${row} has no number for the stretch.`);
+      if (!Number.isFinite(stretchM)) return refuse(failure('trace-no-stretch', { row }));
       stretch.push(stretchM);
     }
-    if (time.length > MOST_SAMPLES) refuse('too-long', `At most ${MOST_SAMPLES / 1e6} million samples.`);
+    if (time.length > MOST_SAMPLES) refuse(failure('trace-too-long', { millions: MOST_SAMPLES / 1e6 }));
   };
   const delimiter = delimiterOf(text);
   const commaIsDecimal = delimiter !== ',';
@@ -113,7 +116,7 @@ export function readTraceFile(text: string, unit: string): Outcome<ForceTrace, T
     },
   });
   if (problem) return problem;
-  if (time.length < 2) return failure('too-short', 'There are no samples in this file.');
+  if (time.length < 2) return failure('trace-empty');
   return success({
     timeS: Float64Array.from(time),
     forceN: Float64Array.from(force),

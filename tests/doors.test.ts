@@ -72,17 +72,19 @@ describe('a request from elsewhere', () => {
 });
 
 describe('an error', () => {
+  const asked = new Request('http://localhost/api');
+
   it('says when to come back where the database is away or busy, and nothing of the inside otherwise', async () => {
     jest.spyOn(console, 'error').mockImplementation(() => undefined);
     for (const code of ['ECONNREFUSED', '57P01', '57P03', '53300', '55P03', '08006', '40P01']) {
-      const answer = refuseError(Object.assign(new Error('inside'), { code }));
+      const answer = refuseError(asked, Object.assign(new Error('inside'), { code }));
       expect([code, answer.status, answer.headers.get('retry-after')]).toEqual([code, 503, '2']);
     }
     expect(isBusyOrGone(new Error('timeout exceeded when trying to connect'))).toBe(true);
-    const odd = refuseError(new Error('secret inside'));
+    const odd = refuseError(asked, new Error('secret inside'));
     expect(odd.status).toBe(500);
     expect(await odd.text()).not.toContain('secret');
-    expect(refuseError(Object.assign(new Error(''), { code: 'constructor' })).status).toBe(500);
+    expect(refuseError(asked, Object.assign(new Error(''), { code: 'constructor' })).status).toBe(500);
   });
 });
 

@@ -165,7 +165,7 @@ const LOADED_AT = '2026-03-01T10:00:00.000Z';
 export function woundRig(change: Partial<LoadRecord> = {}): RigRecord {
   const rig = plannedRig();
   const plan = planForRig(rig, 0.002);
-  if (!plan.ok) throw new Error(plan.message);
+  if (!plan.ok) throw new Error(plan.reason);
   const segments = rig.segments.map((segment) => {
     const planned = plan.value.segments.find((candidate) => candidate.id === segment.id);
     const line = rig.products.find((candidate) => candidate.id === segment.productId);

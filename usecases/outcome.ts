@@ -1,7 +1,9 @@
-/** A bad field of a request, by its path, with a sentence for the person who filled it in. */
+import { because, type Reason } from '../core/reasons';
+
+/** A bad field of a request, by its path, with the reason. */
 export interface FieldProblem {
   readonly path: string;
-  readonly message: string;
+  readonly why: Reason;
 }
 
 /**
@@ -11,7 +13,7 @@ export interface FieldProblem {
 export interface Refusal {
   readonly ok: false;
   readonly status: 404 | 409 | 422;
-  readonly message: string;
+  readonly why: Reason;
   readonly fields: readonly FieldProblem[];
 }
 
@@ -22,16 +24,13 @@ export function done<T>(value: T): UseCaseOutcome<T> {
 }
 
 export function notFound(what: string): Refusal {
-  return { ok: false, status: 404, message: `There is no such ${what} on this boat.`, fields: [] };
+  return { ok: false, status: 404, why: because('no-such-thing', { what }), fields: [] };
 }
 
-export function conflict(message: string): Refusal {
-  return { ok: false, status: 409, message, fields: [] };
+export function conflict(why: Reason): Refusal {
+  return { ok: false, status: 409, why, fields: [] };
 }
 
-export function invalid(path: string, message: string): Refusal {
-  return { ok: false, status: 422, message, fields: [{ path, message }] };
+export function invalid(path: string, why: Reason): Refusal {
+  return { ok: false, status: 422, why, fields: [{ path, why }] };
 }
-
-export const CHANGED_ELSEWHERE =
-  'Somebody changed this on another device in the meantime. Reload to see what they did; what you typed here is kept.';

@@ -8,7 +8,7 @@ import { readJson } from './body';
 import { isFromElsewhere } from './doors';
 import { matchRequest } from './match';
 import { principalOfRequest } from './principal';
-import { refuse, refuseError } from './refuse';
+import { refuse, refuseBecause, refuseError } from './refuse';
 import { inRealTime } from './timedLines';
 
 /** The head that carries the key of an act: the same key again gives the same answer and no second row. */
@@ -49,9 +49,9 @@ async function answerChecked<N extends RequestName>(
     const input = parsed.data as RequestBody<N>;
     const asked = params as RequestParams<N>;
     const outcome = await perform(principalOfRequest(request), name, asked, input, key, request.signal);
-    if (!outcome.ok) return refuse(outcome.status, outcome.message, outcome.fields);
+    if (!outcome.ok) return refuseBecause(request, outcome);
     return STREAMED.has(name) ? inRealTime(outcome.value as TimedLines) : Response.json(outcome.value);
   } catch (error) {
-    return refuseError(error);
+    return refuseError(request, error);
   }
 }

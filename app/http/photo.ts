@@ -17,6 +17,6 @@ export async function answerPhoto(request: Request, path: readonly string[]): Pr
       headers: { 'Content-Type': 'image/jpeg', 'Cache-Control': 'private, max-age=60' },
     });
   } catch (error) {
-    return refuseError(error);
+    return refuseError(request, error);
   }
 }

@@ -2,6 +2,7 @@ import 'server-only';
 import { asId } from '@/usecases/limits';
 import { PERSON_COOKIE } from '@/components/crew/personCookie';
 import type { Principal } from '@/db/withBoat';
+import { cookieOf } from './cookies';
 
 /** Who is at the bench on this device, as the browser keeps it. Somebody who is not of the boat's crew counts as nobody. */
 export function principalOf(cookie: string | undefined): Principal {
@@ -10,6 +11,5 @@ export function principalOf(cookie: string | undefined): Principal {
 
 /** The same, from a request's own head. */
 export function principalOfRequest(request: Request): Principal {
-  const cookies = (request.headers.get('cookie') ?? '').split(';').map((each) => each.trim().split('='));
-  return principalOf(cookies.find(([name]) => name === PERSON_COOKIE)?.[1]);
+  return principalOf(cookieOf(request, PERSON_COOKIE));
 }

@@ -8,7 +8,7 @@ import { countMarks, type CountMark } from '@/core/rig/count/countMarks';
 import type { RigView } from '@/core/rig/rigView';
 import { fromSi, toSi } from '@/core/units/units';
 import { useRig } from '@/components/rig/RigProvider';
-import type { Formatter } from '@/components/units/format';
+import type { Formatter } from '@/words/format';
 import { useUnits } from '@/components/units/UnitsProvider';
 import { CardActions } from './CardActions';
 import { CardRows, CardSheet } from './CardSheet';
@@ -19,13 +19,13 @@ const TURN_HEADS = ['true length out', 'turns', '±', 'mark'] as const;
 /** The card that hangs at a rod: true lengths, joins and colours, and what the counter shows then. */
 export function RodCard() {
   const { record, view, states } = useRig();
-  const { units, format } = useUnits();
+  const { units, format, say } = useUnits();
   const sheet = useRef<SVGSVGElement>(null);
   const marks = useMemo(() => (view ? cardMarks(view, units.length) : []), [view, units.length]);
   if (!view || marks.length === 0) return <p>A card needs a line: plan or load this rod first.</p>;
   const heads = view.counter ? HEADS : TURN_HEADS;
   const isConfirmed = !view.counter || states.count.state === 'done';
-  const stale = isConfirmed ? '' : ` Count: ${states.count.state}, ${states.count.why}.`;
+  const stale = isConfirmed ? '' : ` Count: ${states.count.state}, ${say(states.count.why)}.`;
   const rows = marks.map((mark) => ({
     strong: mark.kind === 'join',
     cells: [

@@ -45,7 +45,7 @@ function Way({ title, left, children }: { title: string; left: number | null; ch
 
 function AtTheTop({ load, advice }: { load: LoadRecord; advice: CounterAdvice }) {
   const { record, states } = useRig();
-  const { format } = useUnits();
+  const { format, say } = useUnits();
   const { sendNow, state } = useSend();
   const { top } = advice;
   const title = advice.errorNow > 0 ? 'Add at the top' : 'Strip at the top';
@@ -53,9 +53,9 @@ function AtTheTop({ load, advice }: { load: LoadRecord; advice: CounterAdvice })
     return (
       <Way title={title} left={null}>
         <p className="text-sm">
-          Closed: {top.message}
+          Closed: {say(top)}
           {top.reason === 'past-the-rim' &&
-            ` It would take ${format.length(top.figures.wantedM ?? 0)}; ${format.length(top.figures.mostM ?? 0)} reach the rim, where it would read ${format.counts(top.figures.readingAtRim ?? 0)}.`}
+            ` It would take ${format.length(top.figures.wantedM)}; ${format.length(top.figures.mostM)} reach the rim, where it would read ${format.counts(top.figures.readingAtRim)}.`}
         </p>
       </Way>
     );
@@ -81,7 +81,7 @@ function AtTheTop({ load, advice }: { load: LoadRecord; advice: CounterAdvice })
       <p className="figures text-2xl font-bold">{format.length(Math.abs(stripM.value), stripM.plusMinus)}</p>
       <p className="text-sm">
         {stripM.value > 0 ? 'off' : 'on to'} {name}; then expect {format.counts(expectedReading)} at a true{' '}
-        {format.length(advice.atM)}. The ± comes mostly from {stripM.mainlyFrom}.{' '}
+        {format.length(advice.atM)}. The ± comes mostly from {stripM.mainlyFrom && say(stripM.mainlyFrom)}.{' '}
         {stripM.value > 0
           ? 'Keep it uncut until the next walk confirms it: it can go back on.'
           : states.count.state === 'done'
@@ -96,11 +96,11 @@ function AtTheTop({ load, advice }: { load: LoadRecord; advice: CounterAdvice })
 }
 
 function Reload({ advice: { reload } }: { advice: CounterAdvice }) {
-  const { format } = useUnits();
+  const { format, say } = useUnits();
   if (!reload.ok) {
     return (
       <Way title="Reload with another fill" left={null}>
-        <p className="text-sm">Closed: {reload.message}</p>
+        <p className="text-sm">Closed: {say(reload)}</p>
       </Way>
     );
   }

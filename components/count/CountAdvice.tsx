@@ -15,6 +15,7 @@ import { AdviceWays } from './AdviceWays';
 /** What the counter does by everything that is known of it, and what to do about it. */
 export function CountAdvice({ load }: { load: LoadRecord }) {
   const { record, states, view } = useRig();
+  const { say } = useUnits();
   const advice = view && adviceForRig(view);
   if (!view || !advice) return null;
   const isTested = validTrial(record) !== null;
@@ -25,7 +26,7 @@ export function CountAdvice({ load }: { load: LoadRecord }) {
       <p className="text-sm">{basisWords(isTested, wasLogged(record))}</p>
       <AdviceWays load={load} advice={advice} />
       {states.count.state === 'done' ? (
-        <p className="font-semibold text-go">Accepted: {states.count.why}. The supply line may be cut.</p>
+        <p className="font-semibold text-go">Accepted: {say(states.count.why)}. The supply line may be cut.</p>
       ) : (
         <Accept load={load} canAccept={canAccept} />
       )}

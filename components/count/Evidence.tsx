@@ -54,7 +54,7 @@ function Constant({ fused, counter }: { fused: FusedCounter; counter: CounterRec
 }
 
 function Row({ fused, residual }: { fused: FusedCounter; residual: CounterResidual }) {
-  const { format } = useUnits();
+  const { format, say } = useUnits();
   const isTurns = useRig().record.reel.counter === null;
   const { observation, expected, off, offSds } = residual;
   const shown = (value: number): string =>
@@ -80,7 +80,7 @@ function Row({ fused, residual }: { fused: FusedCounter; residual: CounterResidu
       {explanation && (
         <tr>
           <td colSpan={4} className="pb-2 font-semibold text-stop">
-            Does not fit: {explanation.words}
+            Does not fit: {say(explanation.why)}
           </td>
         </tr>
       )}

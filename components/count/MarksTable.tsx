@@ -11,7 +11,7 @@ import { AskTable } from './AskTable';
 
 /** Round lengths, joins and colours, each with what the counter shows then; and any length, or any reading, asked for. */
 export function MarksTable({ view }: { view: RigView }) {
-  const { units, format } = useUnits();
+  const { units, format, say } = useUnits();
   const marks = useMemo(() => {
     const end = fromSi('length', view.current.line.totalLengthM, units.length);
     const rounds = ticks(0, end, 14).filter((value) => value > 0);
@@ -31,7 +31,7 @@ export function MarksTable({ view }: { view: RigView }) {
         {view.current.line.handLinedLengthM > 0 && ' and what is let out by hand already out'}
         {record.hangM ? `, with ${format.length(record.hangM)} below the tip` : ''}.{' '}
         {unitM !== null && 'The winding log gives a second, independent figure at each join. '}
-        {stale.state === 'stale' && <b className="text-warn">Recomputed, and not confirmed since: {stale.why}.</b>}
+        {stale.state === 'stale' && <b className="text-warn">Recomputed, and not confirmed since: {say(stale.why)}.</b>}
       </p>
       <AskTable view={view} />
       <div className="overflow-x-auto" tabIndex={0} role="region" aria-label="Correction table">

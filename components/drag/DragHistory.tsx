@@ -8,16 +8,16 @@ import { useUnits } from '@/components/units/UnitsProvider';
 /** Every setting of this rig's drag that was accepted, and what the log says of drag and preset. */
 export function DragHistory() {
   const { record, states } = useRig();
-  const { format } = useUnits();
+  const { format, say } = useUnits();
   const { dragHistory } = record;
-  const entries = record.log.filter((entry) => entry.kind === 'drag').slice(0, 12);
+  const entries = record.log.filter((entry) => entry.topic === 'drag').slice(0, 12);
   return (
     <Fold
       title="History"
       line={
         dragHistory.length === 0
           ? 'never set with a scale'
-          : `set ${dragHistory.length} time${dragHistory.length === 1 ? '' : 's'}; now ${states.drag.state}: ${states.drag.why}`
+          : `set ${dragHistory.length} time${dragHistory.length === 1 ? '' : 's'}; now ${states.drag.state}: ${say(states.drag.why)}`
       }
     >
       {dragHistory.length > 0 && (
@@ -45,7 +45,8 @@ export function DragHistory() {
       <ul className="mt-3 text-sm">
         {entries.map((entry) => (
           <li key={entry.id}>
-            <span className="figures text-ink-soft">{formatDate(new Date(entry.at), 'd MMM, HH:mm')}</span> {entry.text}
+            <span className="figures text-ink-soft">{formatDate(new Date(entry.at), 'd MMM, HH:mm')}</span>{' '}
+            {say(entry.entry)}
           </li>
         ))}
       </ul>

@@ -30,7 +30,7 @@ const BENDS = [
 /** The target at the tip, from every basis side by side, and the start of a scale session. */
 export function DragTargetCard({ view, load }: { view: RigView; load: LoadRecord }) {
   const { record } = useRig();
-  const { format } = useUnits();
+  const { format, say } = useUnits();
   const { sendNow, state, fieldError } = useSend();
   const [typedPercent, setTypedPercent] = useDraft(`fraction:${load.id}`, isText);
   const [chosen, setChosen] = useState<DragBasis>('weakest');
@@ -66,7 +66,7 @@ export function DragTargetCard({ view, load }: { view: RigView; load: LoadRecord
             </p>
             <p>
               at the rod&apos;s tip: {format.percent(fraction)} of{' '}
-              {basis?.strengthN && format.force(basis.strengthN.value)}, {basis?.reason} ({basis?.of}).{' '}
+              {basis?.strengthN && format.force(basis.strengthN.value)}, {basis && say(basis.why)} ({basis?.of}).{' '}
               {outcome.value.limitedToN !== null && "Held down to the maker's drag limit of this reel. "}
               Straight off the reel that is about {format.force(outcome.value.targetN.value / guide.value)}, with guides
               taken as × {guide.value.toFixed(2)} ± {(PLUS_MINUS_SDS * guide.sd).toFixed(2)} (
@@ -85,9 +85,9 @@ export function DragTargetCard({ view, load }: { view: RigView; load: LoadRecord
         ) : (
           <p className={outcome ? 'font-semibold text-stop' : ''}>
             {outcome
-              ? outcome.message
+              ? say(outcome)
               : readable
-                ? `That basis is not known: ${basis?.reason ?? ''}.`
+                ? `That basis is not known: ${basis ? say(basis.why) : ''}.`
                 : 'Type a share of the strength between 5 and 40 per cent.'}
           </p>
         )}
@@ -140,7 +140,7 @@ export function DragTargetCard({ view, load }: { view: RigView; load: LoadRecord
                 {choice.strengthN && readable ? format.force(choice.strengthN.value * fraction) : 'not known'}
               </span>
               <span className="text-xs text-ink-soft">
-                {choice.strengthN ? `${format.force(choice.strengthN.value)}: ${choice.of}` : choice.reason}
+                {choice.strengthN ? `${format.force(choice.strengthN.value)}: ${choice.of}` : say(choice.why)}
               </span>
             </label>
           ))}

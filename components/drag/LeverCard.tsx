@@ -34,6 +34,7 @@ const ROD_ANGLE_RAD = Math.PI / 3;
 /** A lever drag: pulls at places of its sweep, the curve through them, where it stands for a pull, and its preset. */
 export function LeverCard({ view, load, targetN }: { view: RigView; load: LoadRecord; targetN: number | null }) {
   const { record } = useRig();
+  const { say } = useUnits();
   const lever = leverOfRig(record);
   return (
     <Card title="The lever over its sweep">
@@ -57,9 +58,9 @@ export function LeverCard({ view, load, targetN }: { view: RigView; load: LoadRe
               <Positions view={view} lever={lever} curve={lever.curve.value} targetN={targetN} />
             </>
           ) : (
-            <p className={lever.curve.reason === 'too-few' ? '' : 'font-semibold text-stop'} role="status">
-              {lever.curve.message}
-              {lever.curve.reason === 'too-few' &&
+            <p className={lever.curve.reason === 'too-few-places' ? '' : 'font-semibold text-stop'} role="status">
+              {say(lever.curve)}
+              {lever.curve.reason === 'too-few-places' &&
                 ' A new reel: preset about half of its travel, lever about half of its sweep, then measure.'}
             </p>
           )}

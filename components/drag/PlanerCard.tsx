@@ -49,7 +49,7 @@ const AFTER_STRIKE = 0.25;
 /** A planer: what was seen of it in tow brackets its pull, and says where lever and preset belong. */
 export function PlanerCard({ view }: { view: RigView }) {
   const { record } = useRig();
-  const { format } = useUnits();
+  const { format, say } = useUnits();
   const [planer, setPlaner] = useState(record.planerLooks.at(-1)?.planer ?? 'number 1');
   const speed = useSpeed(`planer-speed:${record.id}`, USUAL_SPEED_KN, 25);
   const looks = record.planerLooks.filter((look) => look.planer === planer);
@@ -77,11 +77,7 @@ export function PlanerCard({ view }: { view: RigView }) {
           <Looks planer={planer} />
         </div>
         <div className="flex min-w-0 flex-col gap-3">
-          {bracket.ok ? (
-            <Advice view={view} bracket={bracket.value} speedMS={speed.speedMS} />
-          ) : (
-            <p>{bracket.message}</p>
-          )}
+          {bracket.ok ? <Advice view={view} bracket={bracket.value} speedMS={speed.speedMS} /> : <p>{say(bracket)}</p>}
           <NylonWarning view={view} pullN={bracket.ok ? pullAtSpeed(bracket.value.midN, speed.speedMS ?? 3) : null} />
           <details className="border-l-4 border-rule pl-3">
             <summary className="flex min-h-11 cursor-pointer items-center font-semibold text-chalk">
@@ -89,8 +85,8 @@ export function PlanerCard({ view }: { view: RigView }) {
             </summary>
             <ol className="list-decimal space-y-1 pl-5 text-sm">
               {CREEP_GUIDE.map((step) => (
-                <li key={step.what}>
-                  <b>{step.what}</b> {step.why}
+                <li key={step.what.reason}>
+                  <b>{say(step.what)}</b> {say(step.why)}
                 </li>
               ))}
             </ol>

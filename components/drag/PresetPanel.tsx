@@ -1,7 +1,8 @@
 'use client';
 
 import { useState } from 'react';
-import { undoWords, type PresetAct } from '@/core/drag/presetState';
+import type { PresetAct } from '@/core/drag/presetState';
+import { because } from '@/core/reasons';
 import type { LeverOfRig } from '@/core/rig/drag/leverOfRig';
 import { useVirtualReel } from '@/components/bench/useVirtualReel';
 import { ChoiceField } from '@/components/fields/TextField';
@@ -9,6 +10,7 @@ import { useSend } from '@/components/http/useSend';
 import { useRig } from '@/components/rig/RigProvider';
 import { Button } from '@/components/ui/Button';
 import { Caution } from '@/components/ui/Card';
+import { useUnits } from '@/components/units/UnitsProvider';
 
 const TURNS = [
   { value: '0.25', text: 'a quarter turn' },
@@ -24,6 +26,7 @@ const CLICKS_A_TURN = 24;
 export function PresetPanel({ lever }: { lever: LeverOfRig }) {
   const { record } = useRig();
   const { sendNow, state } = useSend();
+  const { say } = useUnits();
   const bench = useVirtualReel();
   const [turns, setTurns] = useState<(typeof TURNS)[number]['value']>('0.5');
   const { preset } = lever;
@@ -47,7 +50,7 @@ export function PresetPanel({ lever }: { lever: LeverOfRig }) {
       </p>
       {preset.wrongTurns !== 0 && (
         <p role="alert" className="font-semibold text-stop">
-          It was turned in gear. {undoWords(preset.wrongTurns)}
+          It was turned in gear. {say(because('undo-first', { wrongTurns: preset.wrongTurns }))}
         </p>
       )}
       <div className="flex flex-wrap items-end gap-2">

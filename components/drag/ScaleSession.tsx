@@ -188,7 +188,7 @@ function Accepted({
   onAnother: () => void;
 }) {
   const { states } = useRig();
-  const { format } = useUnits();
+  const { format, say } = useUnits();
   return (
     <div className="flex flex-col gap-3">
       <p className="figures text-4xl font-bold">
@@ -197,7 +197,7 @@ function Accepted({
       <p>
         set with a scale at the tip, for {format.percent(setting.fraction)} of the {BASIS_WORDS[setting.strengthBasis]}.{' '}
         {judgement && `The last pulls agree within ${format.force(judgement.spreadN)}. `}
-        {states.drag.state === 'stale' && <b className="text-warn">Stale, {states.drag.why}. Set it again.</b>}
+        {states.drag.state === 'stale' && <b className="text-warn">Stale, {say(states.drag.why)}. Set it again.</b>}
       </p>
       {judgement?.sticky && (
         <p className="text-warn">

@@ -1,3 +1,4 @@
+import { because } from '@/core/reasons';
 import { act, fireEvent, screen, within } from '@testing-library/react';
 import type { LeverPointRecord, PlanerLookRecord, PresetActRecord, RigRecord } from '../../core/rig/record';
 import { pulls, woundRig } from '../../tests/rigFixture';
@@ -190,7 +191,8 @@ describe('the history of a drag', () => {
     const dragHistory = [
       { id: 'h', targetN: 15, medianN: 15.2, fraction: 0.25, acceptedAt: '2026-03-01T10:00:00.000Z' },
     ];
-    const log = [{ id: 'l', kind: 'drag', text: 'Lever into gear.', person: null, at: '2026-03-01T11:00:00.000Z' }];
+    const entry = because('lever-into-gear');
+    const log = [{ id: 'l', topic: 'drag', entry, person: null, at: '2026-03-01T11:00:00.000Z' }];
     renderRig(leverRig({ dragHistory, log }), <DragStation />);
     fireEvent.click(screen.getByRole('button', { name: /^History/ }));
     const history = within(screen.getByRole('region', { name: 'History' }));

@@ -11,6 +11,7 @@ import { useVirtualReel } from '@/components/bench/useVirtualReel';
 import { useQuantity } from '@/components/fields/QuantityField';
 import { useSend } from '@/components/http/useSend';
 import { useRig } from '@/components/rig/RigProvider';
+import { useUnits } from '@/components/units/UnitsProvider';
 import { LIMITS } from '@/usecases/limits';
 
 /** Warm-up pulls before any that counts. */
@@ -21,6 +22,7 @@ export function useScale(setting: DragSettingRecord) {
   const { record } = useRig();
   const { sendNow, state, fieldError } = useSend();
   const bench = useVirtualReel();
+  const { say } = useUnits();
   const [samples, setSamples] = useState<readonly ForceSample[]>([]);
   const [turned, setTurned] = useState(false);
   const [liveN, setLiveN] = useState<number | null>(null);
@@ -79,7 +81,7 @@ export function useScale(setting: DragSettingRecord) {
       );
       setLiveN(null);
       const read = stream && readDragPull(stream.samples);
-      setUnread(read === null ? 'The scale did not answer. Try again.' : read.ok ? null : read.message);
+      setUnread(read === null ? 'The scale did not answer. Try again.' : read.ok ? null : say(read));
       if (!read?.ok) return;
       moving.set({ text: read.value.movingN.toFixed(2), unit: 'N' });
       breakaway.set({ text: read.value.breakawayN.toFixed(2), unit: 'N' });

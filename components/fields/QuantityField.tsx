@@ -34,11 +34,11 @@ export function QuantityField({
   error,
   placeholder,
 }: FieldProps) {
-  const { units } = useUnits();
+  const { units, say } = useUnits();
   const unit = units[quantity];
   const read = readTyped(typed, initialSi, quantity, limits);
   return (
-    <Field label={label} hint={hint} error={error ?? (read.ok ? undefined : read.message)}>
+    <Field label={label} hint={hint} error={error ?? (read.ok ? undefined : say(read))}>
       {({ id, describedBy, invalid }) => (
         <div className="relative">
           <input

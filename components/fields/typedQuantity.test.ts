@@ -13,7 +13,7 @@ describe('what is typed', () => {
   it('is not lost when it cannot be read', () => {
     const typed = { text: 'forty', unit: 'm' };
     expect(shownText(typed, 12, 'length', 'ft', LIMITS)).toBe('forty');
-    expect(readTyped(typed, 12, 'length', LIMITS)).toMatchObject({ ok: false, reason: 'not-a-number' });
+    expect(readTyped(typed, 12, 'length', LIMITS)).toMatchObject({ ok: false, reason: 'not-a-quantity' });
   });
 
   it('gives way to what stood there before when nothing was typed, but not when it was emptied', () => {

@@ -15,7 +15,7 @@ const WOUND_DIAMETER_SD_M = 0.0004;
 
 /** The arbor of a reel that is full already: one plain load of known length, counted turns, and its diameter. */
 export function ArborHelp({ draftKey, onTake }: { draftKey: string; onTake: (arborM: number) => void }) {
-  const { format } = useUnits();
+  const { format, say } = useUnits();
   const length = useQuantity(`${draftKey}:plainLength`, 'length', null, LIMITS.segmentLengthM);
   const outer = useQuantity(`${draftKey}:plainOuter`, 'smallLength', null, LIMITS.fullDiameterM);
   const [text, setText] = useState('');
@@ -62,7 +62,7 @@ export function ArborHelp({ draftKey, onTake }: { draftKey: string; onTake: (arb
             <Button onClick={() => onTake(arbor.value.value)}>Take this arbor</Button>
           </>
         )}
-        {arbor && !arbor.ok && <p className="text-sm font-semibold text-stop">{arbor.message}</p>}
+        {arbor && !arbor.ok && <p className="text-sm font-semibold text-stop">{say(arbor)}</p>}
       </div>
     </details>
   );

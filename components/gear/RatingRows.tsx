@@ -26,7 +26,7 @@ export function RatingRows({
   texts: readonly string[];
   onChange: (texts: readonly string[]) => void;
 }) {
-  const { format } = useUnits();
+  const { format, say } = useUnits();
   return (
     <fieldset className="flex flex-col gap-2">
       <legend className="mb-1 text-sm font-semibold">
@@ -44,7 +44,7 @@ export function RatingRows({
                   value={text}
                   figures
                   onChange={(next) => onChange(texts.with(index, next))}
-                  error={text.trim() !== '' && !read.ok ? read.message : undefined}
+                  error={text.trim() !== '' && !read.ok ? say(read) : undefined}
                   hint={
                     read.ok && read.value.thicknessGuessed
                       ? `thickness guessed: ${format.thickness(read.value.lineDiameterM)}`

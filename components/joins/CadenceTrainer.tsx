@@ -13,6 +13,8 @@ import { NOBODY, peopleOptions, type Drill, type Person } from './joinsBench';
 import { NewPerson } from './NewPerson';
 import { PlaitDrawing } from './PlaitDrawing';
 import { useCadence } from './useCadence';
+import { useUnits } from '@/components/units/UnitsProvider';
+import { moveWords, recoveryWords, SCHOOL_NAMES, SCHOOL_SOURCES } from '@/words/guide';
 import { sayAloud } from './voice';
 
 type Mode = 'drill' | 'follow' | 'timer';
@@ -71,9 +73,9 @@ export function CadenceTrainer({ people, drills }: { people: readonly Person[]; 
           <ChoiceField
             label="School to practise"
             value={school.id}
-            options={schools.map(({ id, name }) => ({ value: id, text: name }))}
+            options={schools.map(({ id }) => ({ value: id, text: SCHOOL_NAMES[id] }))}
             onChange={setSchoolId}
-            hint={school.source}
+            hint={SCHOOL_SOURCES[school.source]}
           />
           <ChoiceField label="Whose hands" value={person} options={peopleOptions(people)} onChange={setPerson} />
           <ChoiceField label="How" value={mode} options={MODES} onChange={setMode} />
@@ -107,6 +109,7 @@ function Run({
   const { record } = useRig();
   const { sendNow } = useSend();
   const cadence = useCadence(school);
+  const { say } = useUnits();
   const { goOn: goOnOnce } = cadence;
   const [seconds, setSeconds] = useState('2.5');
   const [running, setRunning] = useState(false);
@@ -120,8 +123,8 @@ function Run({
   };
   const goOn = useCallback((): void => {
     const after = goOnOnce();
-    sayAloud(after.fault ? after.fault.message : after.words);
-  }, [goOnOnce]);
+    sayAloud(after.fault ? say(after.fault.why) : moveWords(after.next));
+  }, [goOnOnce, say]);
   useEffect(() => {
     if (mode !== 'timer' || !running || cadence.done) return;
     const beat = window.setInterval(goOn, paceMs);
@@ -152,11 +155,11 @@ function Run({
         className="rounded-sm border-2 border-edge-strong p-4"
       >
         <p className={`text-4xl font-bold sm:text-5xl ${cadence.fault ? 'text-stop' : ''}`} aria-live="assertive">
-          {cadence.fault ? cadence.fault.message : cadence.words}
+          {cadence.fault ? say(cadence.fault.why) : moveWords(cadence.next)}
         </p>
         <p className="mt-1 min-h-6 text-sm">
           {cadence.fault
-            ? cadence.fault.recover
+            ? recoveryWords(cadence.fault.recover)
             : mode === 'drill'
               ? 'Click here, then use the keys; or tap.'
               : 'The next move is said aloud.'}

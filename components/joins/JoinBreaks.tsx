@@ -31,7 +31,7 @@ const PLACES: readonly { value: JoinPull['brokeAt']; text: string }[] = [
 /** Samples of a join pulled to the break: the share of the weaker line that it keeps, which Strength then uses. */
 export function JoinBreaks({ join }: { join: JoinRecord }) {
   const { record } = useRig();
-  const { format } = useUnits();
+  const { format, say } = useUnits();
   const { sendNow, state, fieldError } = useSend();
   const bench = useVirtualReel();
   const peak = useQuantity(`join-peak:${join.id}`, 'force', null, LIMITS.forceN);
@@ -60,7 +60,7 @@ export function JoinBreaks({ join }: { join: JoinRecord }) {
     if (!shown) return;
     setSamples(shown.samples);
     const read = readBreak(shown.samples);
-    setUnread(read.ok ? null : read.message);
+    setUnread(read.ok ? null : say(read));
     if (!read.ok) return;
     peak.set({ text: read.value.toFixed(1), unit: 'N' });
     setBrokeAt('join');

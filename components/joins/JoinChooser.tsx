@@ -20,7 +20,7 @@ export function JoinChooser({
   tested: Readonly<Partial<Record<JoinKind, number>>>;
 }) {
   const { record } = useRig();
-  const { format } = useUnits();
+  const { format, say } = useUnits();
   const { sendNow, state } = useSend();
   const lines = useMemo(() => linesOf(record, join), [record, join]);
   const { ranked, impossible } = useMemo(() => chooseJoin(lines.inner, lines.outer, tested), [lines, tested]);
@@ -53,16 +53,16 @@ export function JoinChooser({
                 </Button>
               )}
             </span>
-            {each.reasons.join('; ')}. About <span className="figures">{format.small(each.bulkM)}</span> thick (a guess
-            from the lines).
+            {each.reasons.map(say).join('; ')}. About <span className="figures">{format.small(each.bulkM)}</span> thick
+            (a guess from the lines).
           </li>
         ))}
       </ol>
       {impossible.length > 0 && (
         <ul className="mt-3 list-disc pl-5 text-sm text-ink-soft">
-          {impossible.map(({ kind, reason }) => (
+          {impossible.map(({ kind, why }) => (
             <li key={kind}>
-              {JOIN_KINDS[kind].name}: {reason}
+              {JOIN_KINDS[kind].name}: {say(why)}
             </li>
           ))}
         </ul>

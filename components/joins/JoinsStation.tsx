@@ -5,10 +5,10 @@ import { joinStanding, type JoinStanding } from '@/core/joins/joinState';
 import type { JoinKind } from '@/core/joins/joinKinds';
 import { isAtLeader } from '@/core/rig/joins/joinsOfRig';
 import type { JoinRecord } from '@/core/rig/record';
-import { schoolById } from '@/core/joins/schools';
 import { useRig } from '@/components/rig/RigProvider';
 import { UndoButton } from '@/components/bench/UndoButton';
 import { Card } from '@/components/ui/Card';
+import { schoolName } from '@/words/guide';
 import { useUnits } from '@/components/units/UnitsProvider';
 import { CadenceTrainer } from './CadenceTrainer';
 import { JoinBreaks } from './JoinBreaks';
@@ -105,7 +105,7 @@ function JoinRow({
           {tie && (
             <>
               {' '}
-              · {schoolById(tie.school)?.name ?? tie.school} · {ageDays === 0 ? 'today' : `${ageDays} days ago`}
+              · {schoolName(tie.school)} · {ageDays === 0 ? 'today' : `${ageDays} days ago`}
               {tie.person && ` by ${tie.person}`}
               {tie.seatedN !== null && `, seated with ${format.force(tie.seatedN)}`}
             </>

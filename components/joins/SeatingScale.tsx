@@ -25,7 +25,7 @@ export function SeatingScale({
   onRead: (heldN: number) => void;
 }) {
   const { record } = useRig();
-  const { format } = useUnits();
+  const { format, say } = useUnits();
   const bench = useVirtualReel();
   const [samples, setSamples] = useState<readonly ForceSample[]>([]);
   const [words, setWords] = useState<string | null>(null);
@@ -35,7 +35,7 @@ export function SeatingScale({
     if (!shown) return;
     setSamples(shown.samples);
     const read = readSeatingPull(shown.samples);
-    setWords(read.ok ? seatingWords(read.value, band, format.force(band.least)) : read.message);
+    setWords(read.ok ? seatingWords(read.value, band, format.force(band.least)) : say(read));
     if (read.ok) onRead(read.value.heldN);
   };
   return (

@@ -15,7 +15,7 @@ const LOOK = { holds: 'text-go', bedding: 'text-warn', slips: 'text-stop' } as c
 /** The arbor's slip check: a pen stroke across spool and line, a pull, and a look at the stroke. */
 export function SlipCheck({ join }: { join: JoinRecord }) {
   const { record } = useRig();
-  const { format } = useUnits();
+  const { format, say } = useUnits();
   const { sendNow, state, fieldError } = useSend();
   const moved = useQuantity(`moved:${join.id}`, 'smallLength', null, { min: 0, max: 1 });
   const pulled = useQuantity(`slip-pull:${join.id}`, 'force', null, LIMITS.forceN);
@@ -43,7 +43,7 @@ export function SlipCheck({ join }: { join: JoinRecord }) {
           Last look, {new Date(last.at).toISOString().slice(0, 10)}: parted by{' '}
           <b className="figures">{format.small(last.movedM)}</b>
           {last.pulledN !== null && ` after a pull of ${format.force(last.pulledN)}`}.{' '}
-          <span className={LOOK[readSlip(last.movedM).verdict]}>{readSlip(last.movedM).words}</span>
+          <span className={LOOK[readSlip(last.movedM).verdict]}>{say(readSlip(last.movedM).why)}</span>
         </p>
       )}
       <div className="mt-3 flex flex-wrap items-end gap-3">
@@ -62,7 +62,7 @@ export function SlipCheck({ join }: { join: JoinRecord }) {
           Note the look
         </Button>
       </div>
-      {verdict && <p className={`mt-2 text-sm font-semibold ${LOOK[verdict.verdict]}`}>{verdict.words}</p>}
+      {verdict && <p className={`mt-2 text-sm font-semibold ${LOOK[verdict.verdict]}`}>{say(verdict.why)}</p>}
     </Card>
   );
 }

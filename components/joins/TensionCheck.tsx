@@ -25,7 +25,7 @@ const AIMS = [0.5, 1, 1.6, 2.6, 4] as const;
 /** The tension while plaiting against its band: read from a scale, or shown by the virtual one. */
 export function TensionCheck({ joinId, band }: { joinId: string; band: PrepFigure }) {
   const { record } = useRig();
-  const { format } = useUnits();
+  const { format, say } = useUnits();
   const bench = useVirtualReel();
   const [samples, setSamples] = useState<readonly ForceSample[]>([]);
   const tension = useQuantity(`tension:${joinId}`, 'force', null, LIMITS.forceN);
@@ -41,7 +41,7 @@ export function TensionCheck({ joinId, band }: { joinId: string; band: PrepFigur
     <div className="flex flex-col gap-3 border-l-4 border-rule pl-3">
       <p className="text-sm">
         The band for this braid is a guess from its strength: {format.force(band.least)} to {format.force(band.most)},{' '}
-        {band.why}.
+        {say(band.why)}.
       </p>
       <div className="flex flex-wrap items-end gap-3">
         <div className="w-44">

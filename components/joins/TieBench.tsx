@@ -2,11 +2,12 @@
 
 import { Dialog } from 'radix-ui';
 import type { KeyboardEvent } from 'react';
-import { CAUTIONS, type GuideStep, type School } from '@/core/joins/schools';
+import type { GuideStep, School } from '@/core/joins/schools';
 import { BenchFooter } from '@/components/bench/BenchFooter';
 import { BenchSheet } from '@/components/bench/BenchSheet';
 import { Button } from '@/components/ui/Button';
 import { Caution } from '@/components/ui/Card';
+import { CAUTIONS, SCHOOL_NAMES } from '@/words/guide';
 import { GuideDrawing } from './drawing/GuideDrawing';
 
 /**
@@ -45,7 +46,7 @@ export function TieBench({
     <BenchSheet onKey={onKey} onLeave={onLeave}>
       <Dialog.Title className="lettered text-2xl">{title}</Dialog.Title>
       <p className="text-lg text-ink-soft">
-        {school.name}; step {Math.min(done.length + 1, school.steps.length)} of {school.steps.length}
+        {SCHOOL_NAMES[school.id]}; step {Math.min(done.length + 1, school.steps.length)} of {school.steps.length}
       </p>
       <div className="mx-auto w-full max-w-3xl">
         <GuideDrawing school={school} done={done} hand={hand} wordsOf={wordsOf} />

@@ -2,7 +2,7 @@
 
 import { useState } from 'react';
 import { prepFigure } from '@/core/joins/prepFigures';
-import { CAUTIONS, schoolsOf, type GuideStep, type School } from '@/core/joins/schools';
+import { schoolsOf, type GuideStep, type School } from '@/core/joins/schools';
 import type { JoinRecord } from '@/core/rig/record';
 import { QuantityField, useQuantity } from '@/components/fields/QuantityField';
 import { ChoiceField } from '@/components/fields/TextField';
@@ -12,6 +12,8 @@ import { Button } from '@/components/ui/Button';
 import { Card, Caution } from '@/components/ui/Card';
 import { useUnits } from '@/components/units/UnitsProvider';
 import { LIMITS } from '@/usecases/limits';
+import type { Formatter } from '@/words/format';
+import { CAUTIONS, SCHOOL_NAMES, SCHOOL_SOURCES, stepWords } from '@/words/guide';
 import { figureWords } from './figureWords';
 import { linesOf, placeWords } from './joinLines';
 import { NOBODY, peopleOptions, type Person } from './joinsBench';
@@ -24,8 +26,8 @@ const countWords = ({ times }: GuideStep): string =>
   times ? ` Count: ${times.least === times.most ? times.least : `${times.least} to ${times.most}`}.` : '';
 
 /** Text of a step with its count and its figure for these very lines. */
-export function stepWords(step: GuideStep, figure: string | null): string {
-  return `${step.text}${countWords(step)}${figure ? ` ${figure[0]?.toUpperCase()}${figure.slice(1)}.` : ''}`;
+export function wordsOfStep(step: GuideStep, figure: string | null, format: Formatter): string {
+  return `${stepWords(step.says, format)}${countWords(step)}${figure ? ` ${figure[0]?.toUpperCase()}${figure.slice(1)}.` : ''}`;
 }
 
 /** Ties one join step by step: no step can be left out, least of all the seating pull. */
@@ -34,7 +36,7 @@ export function TieGuide({ join, people }: { join: JoinRecord; people: readonly 
   const { format } = useUnits();
   const { sendNow, state, fieldError } = useSend();
   const schools = schoolsOf(join.kind);
-  const [schoolId, setSchoolId] = useState(schools[0]?.id ?? '');
+  const [schoolId, setSchoolId] = useState<string>(schools[0]?.id ?? '');
   const school = schools.find((candidate) => candidate.id === schoolId) ?? schools[0];
   const [done, setDone] = useState<readonly string[]>([]);
   const [person, setPerson] = useState(NOBODY);
@@ -47,7 +49,7 @@ export function TieGuide({ join, people }: { join: JoinRecord; people: readonly 
   const tensionBand = prepFigure('tension', lines);
   const hand = people.find((candidate) => candidate.id === person)?.hand ?? 'right';
   const wordsOf = (step: GuideStep): string =>
-    stepWords(step, step.figure ? figureWords(step.figure, lines, format) : null);
+    wordsOfStep(step, step.figure ? figureWords(step.figure, lines, format) : null, format);
   const toggle = (step: GuideStep, on: boolean): void =>
     setDone(on ? [...done, step.id] : done.slice(0, done.indexOf(step.id)));
   const store = async (): Promise<void> => {
@@ -84,12 +86,12 @@ export function TieGuide({ join, people }: { join: JoinRecord; people: readonly 
         <ChoiceField
           label="School"
           value={school.id}
-          options={schools.map(({ id, name }) => ({ value: id, text: name }))}
+          options={schools.map(({ id }) => ({ value: id, text: SCHOOL_NAMES[id] }))}
           onChange={(id) => {
             setSchoolId(id);
             setDone([]);
           }}
-          hint={school.source}
+          hint={SCHOOL_SOURCES[school.source]}
         />
         <ChoiceField label="Tied by" value={person} options={peopleOptions(people)} onChange={setPerson} />
       </div>

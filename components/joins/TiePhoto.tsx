@@ -5,19 +5,21 @@ import type { TieRecord } from '@/core/rig/record';
 import { useSend } from '@/components/http/useSend';
 import { addressOf } from '@/usecases/requests/places';
 import { useRig } from '@/components/rig/RigProvider';
+import { useUnits } from '@/components/units/UnitsProvider';
 import { shrinkPhoto } from './shrinkPhoto';
 
 /** A photo of a tied join, taken with the phone or chosen; it is shrunk before it is sent. */
 export function TiePhoto({ tie }: { tie: TieRecord }) {
   const { record } = useRig();
   const { sendNow, state } = useSend();
+  const { say } = useUnits();
   const [trouble, setTrouble] = useState<string | null>(null);
   const [shown, setShown] = useState(0);
   const path = addressOf('keepTiePhoto', { boatId: record.boat.id, tieId: tie.id });
   const take = async (file: File | undefined): Promise<void> => {
     if (!file) return;
     const small = await shrinkPhoto(file);
-    setTrouble(small.ok ? null : small.message);
+    setTrouble(small.ok ? null : say(small));
     if (!small.ok) return;
     const result = await sendNow(
       'keepTiePhoto',

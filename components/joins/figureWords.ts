@@ -1,6 +1,8 @@
 import { prepFigure, type LinesToJoin, type PrepFigure } from '@/core/joins/prepFigures';
 import type { PrepFigureName } from '@/core/joins/schools';
-import { formatQuantity, type Formatter } from '@/components/units/format';
+import { wordsOf } from '@/words';
+import { formatQuantity, type Formatter } from '@/words/format';
+import { FIGURE_NAMES } from '@/words/guide';
 
 function shown(figure: PrepFigure, value: number, format: Formatter): string {
   if (figure.unit === 'count') return String(value);
@@ -16,5 +18,5 @@ export function figureWords(name: PrepFigureName, lines: LinesToJoin, format: Fo
   if (!figure) return null;
   const least = shown(figure, figure.least, format);
   const most = shown(figure, figure.most, format);
-  return `${figure.name}: ${least === most ? least : `${least} to ${most}`} (${figure.why})`;
+  return `${FIGURE_NAMES[name]}: ${least === most ? least : `${least} to ${most}`} (${wordsOf(figure.why, format)})`;
 }

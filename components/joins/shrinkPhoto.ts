@@ -8,11 +8,11 @@ const MOST_CHARACTERS = 200_000;
  * Shrinks a picture to what is kept of a join: a JPEG of at most 900 pixels a side.
  *
  * @param file what was taken or chosen
- * @returns its base64, or 'not-a-picture'/'too-large'
+ * @returns its base64, or 'not-a-picture'/'picture-too-large'
  */
-export async function shrinkPhoto(file: Blob): Promise<Outcome<string, 'not-a-picture' | 'too-large'>> {
+export async function shrinkPhoto(file: Blob): Promise<Outcome<string, 'not-a-picture' | 'picture-too-large'>> {
   const picture = await createImageBitmap(file).catch(() => null);
-  if (!picture) return failure('not-a-picture', 'That file is not a picture that this browser can read.');
+  if (!picture) return failure('not-a-picture');
   const scale = Math.min(1, LONGEST / Math.max(picture.width, picture.height));
   const canvas = document.createElement('canvas');
   canvas.width = Math.max(1, Math.round(picture.width * scale));
@@ -22,5 +22,5 @@ export async function shrinkPhoto(file: Blob): Promise<Outcome<string, 'not-a-pi
     const base64 = canvas.toDataURL('image/jpeg', quality).split(',')[1] ?? '';
     if (base64.length <= MOST_CHARACTERS) return success(base64);
   }
-  return failure('too-large', 'The picture stays too large even when it is shrunk: take it from farther away.');
+  return failure('picture-too-large');
 }

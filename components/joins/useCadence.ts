@@ -8,6 +8,7 @@ import {
   takeStroke,
   type CadenceState,
   type Fault,
+  type NextMove,
   type Stroke,
 } from '@/core/joins/cadence';
 import type { School } from '@/core/joins/schools';
@@ -16,16 +17,22 @@ export interface Cadence {
   readonly state: CadenceState;
   readonly passes: readonly ('over' | 'under')[];
   readonly fault: Fault | null;
-  readonly words: string;
+  readonly next: NextMove;
   readonly allowed: readonly Stroke[];
   readonly done: boolean;
   /** Seconds from the first stroke to the last so far. */
   readonly seconds: number;
   /** Takes a stroke and says what follows: its fault, or the next move. */
-  stroke(stroke: Stroke): { readonly fault: Fault | null; readonly words: string; readonly done: boolean };
+  stroke(stroke: Stroke): Answer;
   /** Takes the stroke that the school asks for next; a stage ends as soon as its least count is reached. */
-  goOn(): { readonly fault: Fault | null; readonly words: string; readonly done: boolean };
+  goOn(): Answer;
   restart(): void;
+}
+
+/** What follows a stroke: its fault, or the next move. */
+interface Answer {
+  readonly fault: Fault | null;
+  readonly next: NextMove;
 }
 
 interface Run {
@@ -45,7 +52,7 @@ export function useCadence(school: School): Cadence {
   // What a timer or a fast hand sees between two drawings of the page.
   const latest = useRef<Run>(FRESH);
   const stroke = useCallback(
-    (made: Stroke) => {
+    (made: Stroke): Answer => {
       const now = performance.now();
       begun.current ??= now;
       const before = latest.current;
@@ -58,16 +65,15 @@ export function useCadence(school: School): Cadence {
         seconds: (now - begun.current) / 1000,
       };
       setRun(latest.current);
-      const next = nextMove(stages, state);
-      return { fault, words: next.words, done: next.done };
+      return { fault, next: nextMove(stages, state) };
     },
     [stages],
   );
-  const goOn = useCallback(() => {
+  const goOn = useCallback((): Answer => {
     const { state } = latest.current;
-    const { allowed } = nextMove(stages, state);
-    const next = state.lastSide === null ? allowed[0] : allowed.at(-1);
-    return next ? stroke(next) : { fault: null, words: 'Done.', done: true };
+    const next = nextMove(stages, state);
+    const made = state.lastSide === null ? next.allowed[0] : next.allowed.at(-1);
+    return made ? stroke(made) : { fault: null, next };
   }, [stages, stroke]);
   const restart = useCallback(() => {
     begun.current = null;
@@ -75,5 +81,5 @@ export function useCadence(school: School): Cadence {
     setRun(FRESH);
   }, []);
   const next = nextMove(stages, run.state);
-  return { ...run, words: next.words, allowed: next.allowed, done: next.done, stroke, goOn, restart };
+  return { ...run, next, allowed: next.allowed, done: next.stage === null, stroke, goOn, restart };
 }

@@ -54,7 +54,7 @@ describe('a plan’s answer', () => {
 describe('the run sheet', () => {
   it('gives the stop and the naive figure side by side, and turns where there is no counter', () => {
     const plan = planForRig(plannedRig(), 0.002);
-    if (!plan.ok) throw new Error(plan.message);
+    if (!plan.ok) throw new Error(plan.reason);
     const { unmount } = renderRig(plannedRig(), <RunSheet record={plannedRig()} plan={plan.value} />);
     const backing = screen.getByRole('row', { name: /Backing/ });
     expect(within(backing).getByText(String(plan.value.segments[0]?.naiveStopReading))).toBeInTheDocument();
@@ -62,7 +62,7 @@ describe('the run sheet', () => {
     unmount();
     const bare = { ...plannedRig(), reel: { ...plannedRig().reel, counter: null } };
     const turns = planForRig(bare, 0.002);
-    if (!turns.ok) throw new Error(turns.message);
+    if (!turns.ok) throw new Error(turns.reason);
     renderRig(bare, <RunSheet record={bare} plan={turns.value} />);
     expect(screen.getByText('spool turns')).toBeInTheDocument();
     expect(screen.queryByText('stop at')).toBeNull();

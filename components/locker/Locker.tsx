@@ -80,6 +80,7 @@ function RigCard({ boatId, rig }: { boatId: string; rig: RigSummary }) {
 }
 
 function StationCell({ path, name, state }: { path: string; name: string; state: StationState }) {
+  const { say } = useUnits();
   return (
     <li className="border-edge not-last:md:border-r">
       <Link href={path} className="flex min-h-12 flex-col px-4 py-1.5 hover:bg-paper">
@@ -87,8 +88,8 @@ function StationCell({ path, name, state }: { path: string; name: string; state:
           <span className="font-semibold">{name}</span>
           <StateMark state={state.state} />
         </span>
-        <span className="truncate text-xs text-ink-soft" title={state.why}>
-          {state.why}
+        <span className="truncate text-xs text-ink-soft" title={say(state.why)}>
+          {say(state.why)}
         </span>
       </Link>
     </li>

@@ -13,7 +13,7 @@ import { useRig } from './RigProvider';
 /** The rig's own page: its stations, the spool, the line in figures, the log. */
 export function WholeLine() {
   const { record, view, states, cursorM } = useRig();
-  const { format } = useUnits();
+  const { format, say } = useUnits();
   return (
     <div className="grid gap-4 lg:grid-cols-3">
       <Card title="Stations" className="lg:col-span-1">
@@ -27,7 +27,7 @@ export function WholeLine() {
                   </span>
                   <StateMark state={states[id].state} />
                 </span>
-                <span className="text-sm text-ink-soft">{states[id].why}</span>
+                <span className="text-sm text-ink-soft">{say(states[id].why)}</span>
               </Link>
             </li>
           ))}
@@ -84,7 +84,7 @@ export function WholeLine() {
                 <time dateTime={entry.at} className="figures text-ink-soft" suppressHydrationWarning>
                   {formatDate(new Date(entry.at), 'd MMM yyyy, HH:mm')}
                 </time>{' '}
-                {entry.text}
+                {say(entry.entry)}
               </li>
             ))}
           </ol>

@@ -56,10 +56,10 @@ export function Lines({ ids }: { ids: readonly string[] }) {
 }
 
 function BoundWords({ line }: { line: ProductStrength }): ReactNode {
-  const { format } = useUnits();
+  const { format, say } = useUnits();
   const { summary, bound, condition } = line;
   if (!summary || !bound) return 'not pulled yet.';
-  if (!bound.ok) return `${bound.message}${bound.reason === 'too-few' ? ' Until then no bound can be said.' : ''}`;
+  if (!bound.ok) return `${say(bound)}${bound.reason === 'too-few' ? ' Until then no bound can be said.' : ''}`;
   const pieces = `95 of 100 such ${condition} pieces should hold ${format.force(bound.value.boundN)}`;
   if (bound.value.spread === 'pooled') {
     return `${pieces}, if it scatters as your other lines of this material do; where it does not, the bound is too high. Three pulls of its own would tell.`;

@@ -48,6 +48,7 @@ export function PullTest({ productId }: { productId: string }) {
 function StartTest({ productId, onStarted }: { productId: string; onStarted: () => void }) {
   const { record } = useRig();
   const { sendNow, state, fieldError } = useSend();
+  const { say } = useUnits();
   const likely = expectedBreak(record, productOf(record, productId));
   const expected = useQuantity(`expected:${productId}`, 'force', likely?.valueN.value ?? null, LIMITS.forceN);
   const gauge = useQuantity(`gauge:${productId}`, 'length', 0.5, LIMITS.gaugeLengthM);
@@ -70,7 +71,7 @@ function StartTest({ productId, onStarted }: { productId: string; onStarted: () 
           label="Expected to break at"
           {...expected.field}
           error={fieldError('expectedN')}
-          hint={likely ? `starts at ${likely.why}` : undefined}
+          hint={likely ? `starts at ${say(likely.why)}` : undefined}
         />
         <QuantityField label="Length between grips" {...gauge.field} error={fieldError('gaugeLengthM')} />
         <ChoiceField
@@ -96,7 +97,7 @@ function StartTest({ productId, onStarted }: { productId: string; onStarted: () 
 
 function Pulls({ test, onNew }: { test: StrengthTestRecord; onNew: () => void }) {
   const { record } = useRig();
-  const { format, units } = useUnits();
+  const { format, units, say } = useUnits();
   const { sendNow, state, fieldError } = useSend();
   const peak = useQuantity(`peak:${test.id}`, 'force', null, LIMITS.forceN);
   const [place, setPlace] = useState<PullRecord['breakPlace']>('middle');
@@ -118,7 +119,7 @@ function Pulls({ test, onNew }: { test: StrengthTestRecord; onNew: () => void })
     const shown = result.value;
     const read = readBreak(shown.samples);
     setSamples(shown.samples);
-    setUnread(read.ok ? null : read.message);
+    setUnread(read.ok ? null : say(read));
     if (!read.ok) return;
     peak.set({ text: fromSi('force', read.value, 'kg').toFixed(3), unit: 'kg' });
     setPlace(shown.breakPlace ?? 'middle');

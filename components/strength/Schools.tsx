@@ -3,15 +3,15 @@
 import { compareSchools, type SchoolBreaks, type SchoolPair } from '@/core/joins/compareSchools';
 import { PULLS_FOR_EFFICIENCY } from '@/core/joins/joinEfficiency';
 import { JOIN_KINDS } from '@/core/joins/joinKinds';
-import { SCHOOLS } from '@/core/joins/schools';
 import { PLUS_MINUS_SDS } from '@/core/numerics/propagate';
 import { useRig } from '@/components/rig/RigProvider';
 import { Fold } from '@/components/ui/Fold';
 import { useUnits } from '@/components/units/UnitsProvider';
+import { schoolName } from '@/words/guide';
 
 function nameOf({ kind, school }: SchoolBreaks): string {
-  const taught = SCHOOLS.find((each) => each.id === school)?.name;
-  return `${JOIN_KINDS[kind].name}, ${taught ?? 'school not noted'}`;
+  const taught = schoolName(school ?? '', 'school not noted');
+  return `${JOIN_KINDS[kind].name}, ${taught}`;
 }
 
 /** What the boat's joins kept when they were pulled, by the school that tied them, and whether the schools differ. */

@@ -137,7 +137,7 @@ function PlannedLine({
   onSpool: (spool: string) => void;
 }) {
   const { record } = useRig();
-  const { format } = useUnits();
+  const { format, say } = useUnits();
   const likely = expectedBreak(record, product);
   const field = useQuantity(`session-expected:${product.id}`, 'force', likely?.valueN.value ?? null, LIMITS.forceN);
   return (
@@ -163,7 +163,7 @@ function PlannedLine({
             }}
             hint={
               likely
-                ? `${format.force(likely.valueN.value, PLUS_MINUS_SDS * likely.valueN.sd)} by ${likely.why}`
+                ? `${format.force(likely.valueN.value, PLUS_MINUS_SDS * likely.valueN.sd)} by ${say(likely.why)}`
                 : 'no label and no pulls: your own guess'
             }
           />

@@ -25,7 +25,7 @@ type Import =
 
 /** A trace that a force gauge recorded: read in a worker, drawn with every extreme, and its peak taken as a pull. */
 export function TraceCard({ test }: { test: StrengthTestRecord }) {
-  const { units } = useUnits();
+  const { units, say } = useUnits();
   const [unit, setUnit] = useState<string>(units.force);
   const [state, setState] = useState<Import>({ kind: 'none' });
   const worker = useRef<Worker | null>(null);
@@ -45,7 +45,7 @@ export function TraceCard({ test }: { test: StrengthTestRecord }) {
       setState(
         outcome.ok
           ? { kind: 'read', name: file.name, trace: outcome.value, unit }
-          : { kind: 'refused', message: outcome.message },
+          : { kind: 'refused', message: say(outcome) },
       );
     } catch {
       setState({ kind: 'refused', message: 'That file cannot be read.' });
@@ -114,6 +114,7 @@ function Read({
   state: Extract<Import, { kind: 'read' }>;
   onTaken: () => void;
 }) {
+  const { say } = useUnits();
   const { record } = useRig();
   const { sendNow, state: sending } = useSend();
   const { reading } = state.trace;
@@ -139,7 +140,7 @@ function Read({
         </>
       ) : (
         <p role="alert" className="font-semibold text-stop">
-          {reading.message}
+          {say(reading)}
         </p>
       )}
     </>

@@ -2,9 +2,11 @@
 
 import { useState } from 'react';
 import type { ForceTrace } from '@/core/force/forceTrace';
+import type { Reason } from '@/core/reasons';
 import { analyseTrace, type TraceReading } from '@/core/strength/analyseTrace';
 import type { BreakPlace, GaugeSample } from '@/instruments/gaugeLine';
 import type { StreamInput } from '@/usecases/bench/benchInput';
+import { useUnits } from '@/components/units/UnitsProvider';
 import { readForceStream, type ForceStream } from '@/components/bench/forceStream';
 
 /** What a gauge shows while it streams, and what its pull came to. */
@@ -37,6 +39,7 @@ const DRAW_EVERY = 4;
 /** Reads a gauge's stream line by line: live force, then peak, break, slips. */
 export function useGauge() {
   const [state, setState] = useState<GaugeState>(IDLE);
+  const { say } = useUnits();
   return {
     ...state,
     clear: (): void => setState(IDLE),
@@ -51,7 +54,7 @@ export function useGauge() {
         setState(liveState(samples)),
       );
       const done = stream
-        ? read(stream, body.gaugeLengthM)
+        ? read(stream, body.gaugeLengthM, say)
         : { ...IDLE, problem: 'The gauge did not answer. Nothing was stored; try again.' };
       setState(done);
       return done;
@@ -60,10 +63,10 @@ export function useGauge() {
 }
 
 /** What a pull came to when its stream has ended. */
-function read({ samples, brokeAt }: ForceStream, gaugeLengthM: number): GaugeState {
+function read({ samples, brokeAt }: ForceStream, gaugeLengthM: number, say: (reason: Reason) => string): GaugeState {
   const outcome = analyseTrace(traceOf(samples), gaugeLengthM);
   const shown = { ...liveState(samples), running: false };
-  if (!outcome.ok) return { ...shown, problem: outcome.message };
+  if (!outcome.ok) return { ...shown, problem: say(outcome) };
   return { ...shown, reading: outcome.value, peakN: outcome.value.peakN, brokeAt };
 }
 

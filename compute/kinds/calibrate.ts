@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { correctionTable } from '../../core/calibration/correctionTable';
-import { explainResidual } from '../../core/calibration/explainResidual';
+import { explainResidual, type Explanation } from '../../core/calibration/explainResidual';
 import type { FusedCounter } from '../../core/calibration/fuseCounter';
 import { topAdjustment } from '../../core/calibration/topAdjustment';
 import { levelOfTarget } from '../../core/load/fillTarget';
@@ -14,7 +14,7 @@ import {
   tableLengths,
   type CountedRequest,
 } from '../counterRequest';
-import { defineKind } from '../kind';
+import { defineKind, inSi } from '../kind';
 import { positive } from '../requestSchemas';
 
 /** Tests of a counter in; its constant, its error along the line, and what to do about it out. */
@@ -49,7 +49,7 @@ export const calibrate = defineKind({
             reading: figure.value,
             plusMinus: figure.plusMinus,
             error: (figure.value * unitM) / lengthM - 1,
-            mainlyFrom: figure.mainlyFrom,
+            mainlyFrom: figure.mainlyFrom && inSi(figure.mainlyFrom),
           };
         }),
         advice: {
@@ -60,7 +60,7 @@ export const calibrate = defineKind({
                 expectedReading: strip.value.expectedReading,
               }
             : null,
-          ...(strip.ok ? {} : { stripClosed: { reason: strip.reason, message: strip.message, ...strip.figures } }),
+          ...(strip.ok ? {} : { stripClosed: { reason: strip.reason, message: inSi(strip), ...strip.figures } }),
           reload: reload(request, fused, request.workingRangeM),
           card: true,
         },
@@ -69,12 +69,14 @@ export const calibrate = defineKind({
           expected: residual.expected,
           off: residual.off,
           offBySds: residual.offSds,
-          explanation: explainResidual(fused, residual)?.words ?? null,
+          explanation: explained(explainResidual(fused, residual)),
         })),
       },
     };
   },
 });
+
+const explained = (explanation: Explanation | null): string | null => (explanation ? inSi(explanation.why) : null);
 
 /** The innermost length at which the counter is true on average over the working range; or why there is none. */
 function reload(request: CountedRequest, fused: FusedCounter, [fromM, toM]: readonly [number, number]) {
@@ -86,10 +88,10 @@ function reload(request: CountedRequest, fused: FusedCounter, [fromM, toM]: read
   }));
   const known = { ...counter, lengthPerTurnM: fused.constantM.value };
   const level = levelOfTarget(reel, segments, known, { kind: 'counter-true', fromM, toM });
-  if (!level.ok) return { closed: { reason: level.reason as string, message: level.message } };
+  if (!level.ok) return { closed: { reason: level.reason as string, message: inSi(level) } };
   if (level.value < 0) return { closed: { reason: 'past-the-rim', message: 'It would be true only past the rim.' } };
   const solved = solveSegment(reel, segments, reel.fullDiameterM - 2 * level.value);
-  if (!solved.ok) return { closed: { reason: solved.reason as string, message: solved.message } };
+  if (!solved.ok) return { closed: { reason: solved.reason as string, message: inSi(solved) } };
   return {
     segment: request.segments[0]?.name,
     lengthM: solved.value.line.segments[0]?.lengthM,

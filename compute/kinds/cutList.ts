@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { cutList as cutListOf } from '../../core/supplies/cutList';
-import { defineKind } from '../kind';
+import { defineKind, inSi } from '../kind';
 import { positive } from '../requestSchemas';
 
 const distinct = (rows: readonly { readonly id: string }[]): boolean =>
@@ -41,7 +41,7 @@ export const cutList = defineKind({
   },
   compute: (request) => {
     const list = cutListOf(request.spools, request.pieces, request);
-    if (!list.ok) return { ok: false, fields: [{ path: 'spools', message: list.message }] };
+    if (!list.ok) return { ok: false, fields: [{ path: 'spools', message: inSi(list) }] };
     return { ok: true, value: list.value };
   },
 });

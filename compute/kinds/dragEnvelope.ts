@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { backOffTable, dragEnvelope as envelopeOf } from '../../core/drag/dragEnvelope';
 import { LINE_FRICTION, WATER_DENSITY } from '../../core/drag/waterPull';
 import { rigStrength } from '../../core/strength/rigStrength';
-import { defineKind } from '../kind';
+import { defineKind, inSi } from '../kind';
 import { planRequest } from '../planRequest';
 import { reelSchema, segmentSchema } from '../requestSchemas';
 import { forceN } from './strengthSummary';
@@ -58,7 +58,7 @@ export const dragEnvelope = defineKind({
   },
   compute: (request) => {
     const plan = planRequest({ ...request, counter: null }, 0);
-    if (!plan.ok) return { ok: false, fields: [{ path: 'segments', message: plan.message }] };
+    if (!plan.ok) return { ok: false, fields: [{ path: 'segments', message: inSi(plan) }] };
     const { line } = plan.value;
     const known = (value: number) => ({ value, sd: 0, source: 'measured' as const });
     const strength = rigStrength(

@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { dragTarget as targetOf } from '../../core/drag/dragTarget';
 import { estimatedGuideFactor } from '../../core/drag/guideFactor';
 import { PLUS_MINUS_SDS } from '../../core/numerics/propagate';
-import { defineKind } from '../kind';
+import { defineKind, inSi } from '../kind';
 
 export const dragTarget = defineKind({
   name: 'drag-target',
@@ -18,7 +18,7 @@ export const dragTarget = defineKind({
   compute: (request) => {
     const strength = { value: request.strengthN, sd: request.strengthSdN, source: 'measured' } as const;
     const outcome = targetOf(strength, request.fraction, request.makerLimitN);
-    if (!outcome.ok) return { ok: false, fields: [{ path: 'fraction', message: outcome.message }] };
+    if (!outcome.ok) return { ok: false, fields: [{ path: 'fraction', message: inSi(outcome) }] };
     const guide = estimatedGuideFactor(request.rodAngleRad);
     const { targetN, warnings } = outcome.value;
     return {

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { leverCurve as curveOf, presetGain } from '../../core/drag/leverCurve';
-import { defineKind } from '../kind';
+import { defineKind, inSi } from '../kind';
 
 const position = z.number().min(0, 'the lever goes from 0').max(1, 'the lever goes to 1');
 
@@ -36,8 +36,7 @@ export const leverCurve = defineKind({
   },
   compute: ({ points, presetTurns, positions, forcesN }) => {
     const outcome = curveOf(points.filter((point) => point.presetTurns === presetTurns));
-    if (!outcome.ok)
-      return { ok: false, fields: [{ path: 'points', message: `${outcome.reason}: ${outcome.message}` }] };
+    if (!outcome.ok) return { ok: false, fields: [{ path: 'points', message: `${outcome.reason}: ${inSi(outcome)}` }] };
     const curve = outcome.value;
     const places = [...new Set(points.map((point) => point.position))];
     return {

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { levelOfTarget } from '../../core/load/fillTarget';
-import { defineKind } from '../kind';
+import { defineKind, inSi } from '../kind';
 import { planRequest, sdsUsed } from '../planRequest';
 import { loadedReelShape, LONGEST_SEGMENT_M, refineUnknowns } from '../requestSchemas';
 
@@ -44,9 +44,9 @@ export const loadPlan = defineKind({
   compute: (request) => {
     const rows = request.segments.map((segment, row) => ({ ...segment, id: String(row) }));
     const level = levelOfTarget(request.reel, rows, request.counter, request.fill);
-    if (!level.ok) return { ok: false, fields: [{ path: 'fill', message: level.message }] };
+    if (!level.ok) return { ok: false, fields: [{ path: 'fill', message: inSi(level) }] };
     const outcome = planRequest(request, level.value);
-    if (!outcome.ok) return { ok: false, fields: [{ path: 'segments', message: outcome.message }] };
+    if (!outcome.ok) return { ok: false, fields: [{ path: 'segments', message: inSi(outcome) }] };
     const plan = outcome.value;
     const index = request.segments.findIndex((segment) => segment.lengthM === null);
     const solved = plan.segments[index];
@@ -60,7 +60,7 @@ export const loadPlan = defineKind({
       value: {
         solvedLengthM: solved.lengthM.value,
         solvedLengthPlusMinusM: solved.lengthM.plusMinus,
-        mainlyFrom: solved.lengthM.mainlyFrom,
+        mainlyFrom: solved.lengthM.mainlyFrom && inSi(solved.lengthM.mainlyFrom),
         finalDiameterM: plan.finalDiameterM.value,
         finalDiameterPlusMinusM: plan.finalDiameterM.plusMinus,
         levelBelowRimM: level.value,

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { payoutTable as payoutRows } from '../../core/counter/payoutTable';
-import { defineKind } from '../kind';
+import { defineKind, inSi } from '../kind';
 import { planRequest } from '../planRequest';
 import { loadedReelShape, refineUnknowns } from '../requestSchemas';
 
@@ -31,7 +31,7 @@ export const payoutTable = defineKind({
   },
   compute: (request) => {
     const outcome = planRequest(request, 0);
-    if (!outcome.ok) return { ok: false, fields: [{ path: 'segments', message: outcome.message }] };
+    if (!outcome.ok) return { ok: false, fields: [{ path: 'segments', message: inSi(outcome) }] };
     const { line } = outcome.value;
     const beyond = request.trueLengthsM.flatMap((lengthM, index) =>
       lengthM > line.woundLengthM + 1e-6

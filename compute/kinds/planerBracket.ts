@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { CREEPS, planerBracket as bracketOf, pullAtSpeed, TOWING_WATERS } from '../../core/drag/planerBracket';
-import { defineKind } from '../kind';
+import { defineKind, inSi } from '../kind';
 
 /** Looks at a towed planer in; the range of its pull out. */
 export const planerBracket = defineKind({
@@ -31,7 +31,7 @@ export const planerBracket = defineKind({
   },
   compute: ({ observations, speedsMS }) => {
     const outcome = bracketOf(observations);
-    if (!outcome.ok) return { ok: false, fields: [{ path: 'observations', message: outcome.message }] };
+    if (!outcome.ok) return { ok: false, fields: [{ path: 'observations', message: inSi(outcome) }] };
     const bracket = outcome.value;
     return {
       ok: true,

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { sameLine as compareLines } from '../../core/strength/sameLine';
-import { defineKind } from '../kind';
+import { defineKind, inSi } from '../kind';
 import { forceN } from './strengthSummary';
 
 /** Pulls of two spools in; whether they hold the same line out. */
@@ -15,6 +15,6 @@ export const sameLine = defineKind({
   compute: ({ firstN, secondN }) => {
     const outcome = compareLines(firstN, secondN);
     if (outcome.ok) return { ok: true, value: outcome.value };
-    return { ok: false, fields: [{ path: firstN.length < 2 ? 'firstN' : 'secondN', message: outcome.message }] };
+    return { ok: false, fields: [{ path: firstN.length < 2 ? 'firstN' : 'secondN', message: inSi(outcome) }] };
   },
 });

@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { grubbsOutlier } from '../../core/strength/grubbs';
 import { CONFIDENCE, CONTENT, lowerBound } from '../../core/strength/lowerBound';
 import { summarisePulls } from '../../core/strength/summarisePulls';
-import { defineKind } from '../kind';
+import { defineKind, inSi } from '../kind';
 
 export const forceN = z
   .number({ error: 'a force must be a number of newtons' })
@@ -24,7 +24,7 @@ export const strengthSummary = defineKind({
   example: { labelN: 88.3, pullsN: [118.2, 121.9, 116.4, 120.1] },
   compute: (request) => {
     const outcome = summarisePulls(request.pullsN, request.labelN);
-    if (!outcome.ok) return { ok: false, fields: [{ path: 'pullsN', message: outcome.message }] };
+    if (!outcome.ok) return { ok: false, fields: [{ path: 'pullsN', message: inSi(outcome) }] };
     const bound = lowerBound(outcome.value, request.pooledCv, request.content, request.confidence);
     const outlier = grubbsOutlier(request.pullsN);
     return {
@@ -32,7 +32,7 @@ export const strengthSummary = defineKind({
       value: {
         ...outcome.value,
         lowerBoundN: bound.ok ? bound.value.boundN : null,
-        ...(bound.ok ? { spread: bound.value.spread } : { reason: bound.reason, message: bound.message }),
+        ...(bound.ok ? { spread: bound.value.spread } : { reason: bound.reason, message: inSi(bound) }),
         outliers: outlier ? [outlier] : [],
       },
     };

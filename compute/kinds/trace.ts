@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { analyseTrace } from '../../core/strength/analyseTrace';
-import { defineKind } from '../kind';
+import { defineKind, inSi } from '../kind';
 
 const MOST = 2_000_000;
 const numbers = (what: string) =>
@@ -45,6 +45,6 @@ export const trace = defineKind({
       gaugeLengthM,
     );
     if (outcome.ok) return { ok: true, value: outcome.value };
-    return { ok: false, fields: [{ path: 'forceN', message: `${outcome.reason}: ${outcome.message}` }] };
+    return { ok: false, fields: [{ path: 'forceN', message: `${outcome.reason}: ${inSi(outcome)}` }] };
   },
 });

@@ -1,4 +1,5 @@
 import { bisect } from '../numerics/bisect';
+import { because, type Reason } from '../reasons';
 import type { CounterResidual, FusedCounter } from './fuseCounter';
 import { countsAt } from './observations';
 
@@ -11,11 +12,11 @@ export interface Explanation {
   readonly diameterChangeM: number | null;
   /** Line that had left before the counter was zeroed (m), negative where line was left out; null where not asked. */
   readonly zeroedLateM: number | null;
-  readonly words: string;
+  readonly why: Reason;
 }
 
 /**
- * Says in plain words what an observation would need to be true, or null where it fits the others.
+ * Says what an observation would need to be true, or null where it fits the others.
  *
  * @param fused the estimate
  * @param residual of the observation in it
@@ -23,17 +24,14 @@ export interface Explanation {
 export function explainResidual(fused: FusedCounter, residual: CounterResidual): Explanation | null {
   if (Math.abs(residual.offSds) < MISFIT_SDS) return null;
   const { observation, expected, off } = residual;
-  const plain = (words: string): Explanation => ({ diameterChangeM: null, zeroedLateM: null, words });
-  const many = `${Math.abs(off).toFixed(1)} counts too ${off > 0 ? 'many' : 'few'}`;
+  const plain = (why: Reason): Explanation => ({ diameterChangeM: null, zeroedLateM: null, why });
   switch (observation.kind) {
     case 'level':
-      return plain(
-        `the level would have to lie ${(1000 * Math.abs(off)).toFixed(1)} mm ${off > 0 ? 'higher' : 'lower'} than was read: was it measured from the rim, and at three places?`,
-      );
+      return plain(because('level-misfits', { offM: off }));
     case 'turns':
-      return plain(`${many} for so many turns: was a turn miscounted, or handle turns taken for spool turns?`);
+      return plain(because('turns-misfit', { off }));
     case 'wound':
-      return plain(`${many} while it went on: zeroed late, or not the length that was named?`);
+      return plain(because('wound-misfits', { off }));
     case 'tape':
     case 'colour':
       return explainWalk(fused, observation.trueLengthM, expected, expected + off);
@@ -48,13 +46,10 @@ function explainWalk(
 ): Explanation {
   // More counts for the same line want a smaller spool.
   const diameterChangeM = best.line.fullDiameterM * (expected / observed - 1);
-  const size = `this one would need the spool to be ${(1000 * Math.abs(diameterChangeM)).toFixed(1)} mm ${diameterChangeM < 0 ? 'smaller' : 'larger'}`;
   const root = bisect((lengthM) => countsAt(best, lengthM, counter.unitM) - observed, 0, best.line.woundLengthM, 1e-3);
-  if (!root.ok) return { diameterChangeM, zeroedLateM: null, words: size };
+  if (!root.ok) {
+    return { diameterChangeM, zeroedLateM: null, why: because('walk-needs-other-spool', { diameterChangeM }) };
+  }
   const zeroedLateM = trueLengthM - root.value.root;
-  const zero =
-    zeroedLateM > 0
-      ? `zeroed when ${zeroedLateM.toFixed(1)} m had left already?`
-      : `not zeroed, or ${(-zeroedLateM).toFixed(1)} m more walked than was said?`;
-  return { diameterChangeM, zeroedLateM, words: `${size}: ${zero}` };
+  return { diameterChangeM, zeroedLateM, why: because('walk-zeroed-late', { diameterChangeM, zeroedLateM }) };
 }

@@ -115,9 +115,8 @@ describe('a piece of evidence that does not fit', () => {
     const bad = fused.residuals[4];
     if (!bad) throw new Error('five residuals expected');
     const explanation = explainResidual(fused, bad);
-    expect(explanation?.words).toMatch(
-      /this one would need the spool to be [\d.]+ mm smaller: not zeroed, or [\d.]+ m more/,
-    );
+    expect(explanation?.why.reason).toBe('walk-zeroed-late');
+    expect(explanation?.zeroedLateM).toBeLessThan(0);
     expect(explanation?.diameterChangeM).toBeLessThan(-0.002);
     expect(explainResidual(fuseCounter(believed, [...good, late]), { ...bad, offSds: 1 })).toBeNull();
   });
@@ -133,11 +132,10 @@ describe('a piece of evidence that does not fit', () => {
       goneSinceM: [],
     };
     const fused = fuseCounter(believed, [walkOf(shown(30.48)), wound(0), wound(1), wound(2), turns, level]);
-    const words = fused.residuals
+    const kinds = fused.residuals
       .slice(-2)
-      .map((each) => explainResidual(fused, { ...each, offSds: Math.sign(each.off) * 4 })?.words);
-    expect(words[0]).toMatch(/counts too (few|many) for so many turns/);
-    expect(words[1]).toMatch(/mm (higher|lower) than was read/);
+      .map((each) => explainResidual(fused, { ...each, offSds: Math.sign(each.off) * 4 })?.why.reason);
+    expect(kinds).toEqual(['turns-misfit', 'level-misfits']);
   });
 });
 

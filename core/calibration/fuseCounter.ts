@@ -1,3 +1,4 @@
+import { because, type Reason } from '../reasons';
 import { EigenvalueDecomposition, Matrix } from 'ml-matrix';
 import type { Counter } from '../counter/counter';
 import type { JointErrors } from '../load/planLoad';
@@ -53,7 +54,7 @@ export interface FusedCounter {
    * Best values of the unknowns, SDs and correlation of their errors, and what each mostly stands for. Before any
    * evidence they are independent and 0 ± 1: principal axes of what may be off together.
    */
-  readonly unknowns: readonly { readonly name: string; readonly value: number; readonly sd: number }[];
+  readonly unknowns: readonly { readonly from: Reason; readonly value: number; readonly sd: number }[];
   readonly correlation: readonly (readonly number[])[];
   /** The load that a set of unknowns means. */
   realise(unknowns: readonly number[]): RealisedLoad;
@@ -72,7 +73,7 @@ export interface FusedCounter {
 export function fuseCounter(believed: BelievedLoad, seen: readonly CounterObservation[]): FusedCounter {
   const { counter } = believed;
   requirePositive('fuseCounter', { unitM: counter.unitM, constantM: believed.constantM.value });
-  const { keys, names, axes } = axesOf(believed);
+  const { keys, sources, axes } = axesOf(believed);
   const realise = (unknowns: readonly number[]): RealisedLoad => {
     const factor = (key: string): number => {
       const at = keys.indexOf(key);
@@ -128,7 +129,7 @@ export function fuseCounter(believed: BelievedLoad, seen: readonly CounterObserv
       const off = valueOf(observation, counter.display) - expected;
       return { observation, expected, off, offSds: residuals[index] ?? NaN };
     }),
-    unknowns: names.map((name, index) => ({ name, value: values[index] ?? 0, sd: sds[index] ?? NaN })),
+    unknowns: sources.map((from, index) => ({ from, value: values[index] ?? 0, sd: sds[index] ?? NaN })),
     correlation: covariance.map((row, i) => row.map((each, j) => each / ((sds[i] ?? NaN) * (sds[j] ?? NaN)))),
     realise,
     best,
@@ -155,21 +156,24 @@ function axesOf(believed: BelievedLoad) {
     return at < 0 ? sd : (joint?.relativeSds[at] ?? NaN);
   };
   const of = ({ value, sd }: Known): number => sd / value;
-  const rows = new Map<string, { readonly name: string; readonly sd: number }>([
-    ['counter', { name: "the counter's constant", sd: of(believed.constantM) }],
-    ['arborDiameterM', { name: "the spool's arbor", sd: sdIn('arborDiameterM', of(believed.arborDiameterM)) }],
-    ['widthM', { name: "the spool's width", sd: sdIn('widthM', of(believed.widthM)) }],
-    ['fullDiameterM', { name: "the spool's rim", sd: sdIn('fullDiameterM', of(believed.fullDiameterM)) }],
+  const rows = new Map<string, { readonly from: Reason; readonly sd: number }>([
+    ['counter', { from: because('error-counter-constant'), sd: of(believed.constantM) }],
+    ['arborDiameterM', { from: because('error-arbor'), sd: sdIn('arborDiameterM', of(believed.arborDiameterM)) }],
+    ['widthM', { from: because('error-width'), sd: sdIn('widthM', of(believed.widthM)) }],
+    ['fullDiameterM', { from: because('error-full-diameter'), sd: sdIn('fullDiameterM', of(believed.fullDiameterM)) }],
   ]);
   for (const segment of segments.filter((each) => each.wound)) {
     if (!rows.has(segment.lineId)) {
       rows.set(segment.lineId, {
-        name: `the bulk of ${segment.name}`,
+        from: because('error-bulk', { of: segment.name }),
         sd: sdIn(segment.lineId, segment.areaRelativeSd),
       });
     }
-    rows.set(stretchKey(segment), { name: `the stretch of ${segment.name}`, sd: segment.windingStrain.sd });
-    rows.set(lengthKey(segment), { name: `the length of ${segment.name}`, sd: segment.lengthRelativeSd });
+    rows.set(stretchKey(segment), {
+      from: because('error-stretch', { of: segment.name }),
+      sd: segment.windingStrain.sd,
+    });
+    rows.set(lengthKey(segment), { from: because('error-length', { of: segment.name }), sd: segment.lengthRelativeSd });
   }
   const keys = [...rows.keys()];
   const sds = keys.map((key) => rows.get(key)?.sd ?? 0);
@@ -186,7 +190,11 @@ function axesOf(believed: BelievedLoad) {
   const axes = realEigenvalues.flatMap((value, at) =>
     value > NOTHING * largest ? [eigenvectorMatrix.getColumn(at).map((each) => each * Math.sqrt(value))] : [],
   );
-  return { keys, axes, names: axes.map((axis) => rows.get(keys[mainOf(axis, sds)] ?? '')?.name ?? '') };
+  return {
+    keys,
+    axes,
+    sources: axes.map((axis) => rows.get(keys[mainOf(axis, sds)] ?? '')?.from ?? because('error-counter-constant')),
+  };
 }
 
 /** The unknown that moves most along an axis, in its own SDs. */

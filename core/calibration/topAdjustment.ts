@@ -40,13 +40,10 @@ export function topAdjustment(
   requirePositive('topAdjustment', { lengthM, limitDiameterM, wantedCounts });
   const { unitM } = fused.counter;
   if (Math.abs(countsAt(fused.best, lengthM, unitM) - wantedCounts) <= TRUE_WITHIN_COUNTS) {
-    return failure('already-true', 'The counter is true here to within its own whole count.', { wantedCounts });
+    return failure('already-true', { wantedCounts });
   }
   if (fused.counter.drive === 'roller') {
-    return failure(
-      'roller-driven',
-      'A roller counts the line itself: how full the spool is changes nothing, so neither stripping nor adding helps.',
-    );
+    return failure('roller-driven');
   }
   const solve = (unknowns: readonly number[]): Outcome<number, AdviceProblem> => {
     const load = fused.realise(unknowns);
@@ -59,9 +56,7 @@ export function topAdjustment(
     const off = (stripM: number): number =>
       countsAt({ ...load, line: withTopStripped(line, stripM) }, lengthM, unitM) - wantedCounts;
     const root = bisect(off, -2 * line.woundLengthM, Math.max(most, 0), 1e-4);
-    return root.ok
-      ? success(root.value.root)
-      : failure('top-too-short', 'Even without its whole top line this spool would still read low.', { most });
+    return root.ok ? success(root.value.root) : failure('top-too-short');
   };
   const answer = solve(fused.unknowns.map((unknown) => unknown.value));
   if (!answer.ok) return answer;
@@ -100,7 +95,7 @@ function pastTheRim(
     1e-3,
   );
   const mostM = room.ok ? room.value.root : 0;
-  return failure('past-the-rim', 'Adding that much line would overfill the spool: leave it and use the card.', {
+  return failure('past-the-rim', {
     mostM,
     wantedM: -wantedStripM,
     readingAtRim: countsAt({ ...best, line: withTopStripped(best.line, -mostM) }, lengthM, counter.unitM),

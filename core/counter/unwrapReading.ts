@@ -20,7 +20,7 @@ export function unwrapReading(
   shown: number,
   expectedCounts: number,
   counter: Pick<Counter, 'digits'>,
-): Outcome<number, 'beyond-digits' | 'off-by-a-factor' | 'several'> {
+): Outcome<number, 'beyond-digits' | 'off-by-a-factor' | 'several-readings'> {
   const wrap = countsPerWrap(counter);
   const isPlausible = (counts: number): boolean =>
     counts > expectedCounts / MOST_OFF && counts < expectedCounts * MOST_OFF;
@@ -28,23 +28,17 @@ export function unwrapReading(
   if (shown >= wrap) {
     return isPlausible(shown) && expectedCounts > wrap / MOST_OFF
       ? success(shown)
-      : failure('beyond-digits', `This counter has ${counter.digits} digits: it shows at most ${wrap - 1}.`);
+      : failure('beyond-digits', { digits: counter.digits, most: wrap - 1 });
   }
   const most = Math.ceil((expectedCounts * MOST_OFF) / wrap);
   const plausible = Array.from({ length: most + 1 }, (_, turn) => shown + turn * wrap).filter(isPlausible);
   const [only, another] = plausible;
   if (only === undefined) {
-    return failure(
-      'off-by-a-factor',
-      'That is off by more than a factor of two. Was the counter zeroed before the walk, and is the length in the right unit?',
-    );
+    return failure('off-by-a-factor');
   }
   if (another === undefined) return success(only);
   const near = plausible.filter((counts) => Math.abs(Math.log(counts / expectedCounts)) < Math.log(NEAR));
   const [nearest] = near;
   if (nearest !== undefined && near.length === 1) return success(nearest);
-  return failure(
-    'several',
-    `The display starts again at ${wrap}, so this may stand for ${plausible.join(' or ')}: type the one that is meant.`,
-  );
+  return failure('several-readings', { wrap, readings: plausible.map(String) });
 }

@@ -67,14 +67,17 @@ describe('readDragPull', () => {
 
   it('takes the moving pull, not the jerk', () => {
     const read = readDragPull(trace);
-    if (!read.ok) throw new Error(read.message);
+    if (!read.ok) throw new Error(read.reason);
     expect(read.value.movingN).toBeCloseTo(20, 0);
     expect(read.value.breakawayN).toBeCloseTo(28.5, 6);
   });
 
   it('refuses a twitch and a slack scale', () => {
-    expect(readDragPull(trace.slice(0, 5))).toMatchObject({ ok: false, reason: 'too-short' });
-    expect(readDragPull(trace.map((s) => ({ ...s, forceN: 0 })))).toMatchObject({ ok: false, reason: 'no-pull' });
+    expect(readDragPull(trace.slice(0, 5))).toMatchObject({ ok: false, reason: 'pull-too-short' });
+    expect(readDragPull(trace.map((s) => ({ ...s, forceN: 0 })))).toMatchObject({
+      ok: false,
+      reason: 'no-pull-on-scale',
+    });
     const turnedRound = trace.map((s, i) => ({ ...s, forceN: i < 60 ? s.forceN : -s.forceN }));
     expect(readDragPull(turnedRound)).toMatchObject({ ok: false, reason: 'mixed-sense' });
   });

@@ -1,3 +1,4 @@
+import { because } from '../reasons';
 import { PLUS_MINUS_SDS } from '../numerics/propagate';
 import type { Known } from '../provenance/source';
 import { failure, success, type Outcome } from '../result';
@@ -34,15 +35,12 @@ export function dragTarget(
   weakestN: number | null = null,
 ): Outcome<DragTarget, 'fraction-out-of-range' | 'above-weakest'> {
   if (!(fraction >= FRACTION_LIMITS.min && fraction <= FRACTION_LIMITS.max)) {
-    return failure('fraction-out-of-range', 'Drag is set between 5 and 40 per cent of the strength.', FRACTION_LIMITS);
+    return failure('fraction-out-of-range', { min: FRACTION_LIMITS.min, max: FRACTION_LIMITS.max });
   }
   const wantedN = fraction * strengthN.value;
   const over = makerLimitN !== null && wantedN > makerLimitN;
   if (weakestN !== null && Math.min(wantedN, makerLimitN ?? Infinity) >= weakestN) {
-    return failure('above-weakest', 'That is more than the weakest place of this rig holds: it would break first.', {
-      wantedN,
-      weakestN,
-    });
+    return failure('above-weakest', { wantedN, weakestN });
   }
   const warnings: DragTarget['warnings'][number][] = [];
   if (fraction > FRACTION_LIMITS.warnAbove) warnings.push('high-fraction');
@@ -51,7 +49,7 @@ export function dragTarget(
     targetN: {
       value: over ? makerLimitN : wantedN,
       plusMinus: over ? 0 : PLUS_MINUS_SDS * fraction * strengthN.sd,
-      mainlyFrom: over ? "the maker's drag limit" : 'how well the strength is known',
+      mainlyFrom: over ? because('error-maker-limit') : because('error-strength'),
     },
     limitedToN: over ? makerLimitN : null,
     warnings,

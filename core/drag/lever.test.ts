@@ -5,7 +5,7 @@ const at = (position: number, forceN: number, presetTurns = 0): LeverPoint => ({
 const SWEEP = [at(0, 0.5), at(0.25, 18), at(0.5, 48), at(0.75, 70), at(1, 82)];
 const curveOf = (points: readonly LeverPoint[]) => {
   const curve = leverCurve(points);
-  if (!curve.ok) throw new Error(curve.message);
+  if (!curve.ok) throw new Error(curve.reason);
   return curve.value;
 };
 
@@ -44,7 +44,7 @@ describe('a lever over its sweep', () => {
       reason: 'not-monotone',
       figures: { position: 1 },
     });
-    expect(leverCurve([at(0, 1), at(1, 40)])).toMatchObject({ reason: 'too-few' });
+    expect(leverCurve([at(0, 1), at(1, 40)])).toMatchObject({ reason: 'too-few-places' });
     expect(leverCurve([at(0.2, 30), at(0.5, 30), at(1, 30)])).toMatchObject({ reason: 'no-sweep' });
   });
 
@@ -61,7 +61,7 @@ describe('the preset', () => {
   const after = (...acts: readonly PresetAct[]) =>
     acts.reduce<PresetState>((state, act) => {
       const next = stepPreset(state, act);
-      if (!next.ok) throw new Error(next.message);
+      if (!next.ok) throw new Error(next.reason);
       return next.value;
     }, PRESET_AT_START);
 
@@ -84,7 +84,7 @@ describe('the preset', () => {
     const free = back.ok ? back.value : wrong;
     expect(stepPreset(free, { act: 'turn', turns: 1 })).toMatchObject({
       reason: 'undo-first',
-      figures: { turnBack: -2 },
+      figures: { wrongTurns: 2 },
     });
     expect(stepPreset(free, { act: 'turn', turns: -2 })).toMatchObject({
       ok: true,
@@ -93,7 +93,7 @@ describe('the preset', () => {
     expect(stepPreset(PRESET_AT_START, { act: 'was-turned-in-gear', turns: 1 })).toMatchObject({
       reason: 'not-in-gear',
     });
-    expect(stepPreset(PRESET_AT_START, { act: 'turn', turns: 40 })).toMatchObject({ reason: 'too-many' });
-    expect(stepPreset(PRESET_AT_START, { act: 'turn', turns: 0 })).toMatchObject({ reason: 'too-many' });
+    expect(stepPreset(PRESET_AT_START, { act: 'turn', turns: 40 })).toMatchObject({ reason: 'too-many-turns' });
+    expect(stepPreset(PRESET_AT_START, { act: 'turn', turns: 0 })).toMatchObject({ reason: 'too-many-turns' });
   });
 });

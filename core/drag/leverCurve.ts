@@ -11,7 +11,7 @@ export interface LeverPoint {
   readonly presetTurns: number;
 }
 
-export type LeverProblem = 'too-few' | 'not-monotone' | 'free-not-free' | 'no-sweep';
+export type LeverProblem = 'too-few-places' | 'not-monotone' | 'free-not-free' | 'no-sweep';
 
 /** What a lever does over its sweep at one preset. */
 export interface LeverCurve {
@@ -37,36 +37,28 @@ const BACK = 0.08;
  * of each other are levelled.
  *
  * @param points at one preset, in any order
- * @returns the curve; 'too-few' below three places, 'not-monotone' (figures: the position), 'free-not-free' (the lever
+ * @returns the curve; 'too-few-places' below three places, 'not-monotone' (figures: the position), 'free-not-free' (the lever
  *   back and the reel still holds), 'no-sweep'
  */
 export function leverCurve(points: readonly LeverPoint[]): Outcome<LeverCurve, LeverProblem> {
   const places = meansByPosition(points);
   if (places.length < LEAST_POINTS) {
-    return failure('too-few', `A curve needs ${LEAST_POINTS} places of the lever: back, strike and forward at least.`);
+    return failure('too-few-places', { least: LEAST_POINTS });
   }
   const back = places.find((place) => place.position <= BACK);
   if (back && back.forceN > FREE_N) {
-    return failure(
-      'free-not-free',
-      `With the lever back it still holds ${back.forceN.toFixed(1)} N: free must be free. The preset is too tight.`,
-      { forceN: back.forceN },
-    );
+    return failure('free-not-free', { forceN: back.forceN });
   }
   for (let index = 1; index < places.length; index += 1) {
     const [before, here] = [places[index - 1], places[index]];
     if (before && here && here.forceN < before.forceN * (1 - SCATTER) - 0.2) {
-      return failure(
-        'not-monotone',
-        `At ${Math.round(100 * here.position)} % of the sweep it pulls less than at ${Math.round(100 * before.position)} %: pull both again.`,
-        { position: here.position },
-      );
+      return failure('not-monotone', { position: here.position, before: before.position });
     }
   }
   const rising = levelled(places);
   const [first, last] = [rising[0], rising.at(-1)];
   if (!first || !last || last.forceN <= first.forceN) {
-    return failure('no-sweep', 'The lever changes nothing: is it connected, and was it moved?');
+    return failure('no-sweep');
   }
   const slopes = monotoneSlopes(rising);
   const forceAt = (position: number): number => {

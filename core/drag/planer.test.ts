@@ -20,7 +20,7 @@ const look = (holdsN: number, creep: Creep, change: Partial<CreepObservation> = 
 });
 const bracketOf = (observations: readonly CreepObservation[]) => {
   const bracket = planerBracket(observations);
-  if (!bracket.ok) throw new Error(bracket.message);
+  if (!bracket.ok) throw new Error(bracket.reason);
   return bracket.value;
 };
 
@@ -92,7 +92,7 @@ describe('advice for lever and preset', () => {
     expect(tighter.position).toBeNull();
     expect(planerAdvice(bracket(60), PLANER_SPEED_MS, lever, gain)).toMatchObject({ preset: 'looser' });
     expect(planerAdvice(bracket(60), PLANER_SPEED_MS, null, null)).toMatchObject({ preset: 'unknown', position: null });
-    expect(CREEP_GUIDE[0]?.what).toMatch(/Slow down/);
+    expect(CREEP_GUIDE[0]?.what.reason).toBe('creep-slow-down');
   });
 });
 

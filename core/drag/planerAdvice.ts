@@ -1,3 +1,4 @@
+import { because, type Reason } from '../reasons';
 import { GUST, pullAtSpeed, type PlanerBracket } from './planerBracket';
 import type { LeverCurve, PresetGain } from './leverCurve';
 
@@ -62,25 +63,16 @@ export function planerAdvice(
 }
 
 /** A step of the guide for a planer that creeps with the lever at full. */
-export interface GuideStep {
-  readonly what: string;
-  readonly why: string;
+export interface CreepStep {
+  readonly what: Reason;
+  readonly why: Reason;
 }
 
 /** What to try when a planer creeps with the lever at full, the gentlest first (common practice, no source). */
-export const CREEP_GUIDE: readonly GuideStep[] = [
-  { what: 'Slow down.', why: 'The pull goes with the square of the speed: a tenth slower is a fifth less.' },
-  {
-    what: 'A thumb on the spool, gloved, for the moment of the turn.',
-    why: 'It bridges a gust and nothing longer. Never round the line.',
-  },
-  {
-    what: 'Lever back to free, let it run, one or two turns of the preset tighter, set it again.',
-    why: 'The preset is turned in free spool only: under load its figure is wrong.',
-  },
-  { what: 'A smaller planer.', why: 'It pulls less at the same speed; it also swims less deep.' },
-  {
-    what: 'Another heading.',
-    why: 'Into the waves with the current is easiest; a following sea or a head current pulls hardest.',
-  },
+export const CREEP_GUIDE: readonly CreepStep[] = [
+  { what: because('creep-slow-down'), why: because('creep-slow-down-why') },
+  { what: because('creep-thumb'), why: because('creep-thumb-why') },
+  { what: because('creep-preset'), why: because('creep-preset-why') },
+  { what: because('creep-smaller-planer'), why: because('creep-smaller-planer-why') },
+  { what: because('creep-heading'), why: because('creep-heading-why') },
 ];

@@ -85,7 +85,7 @@ export function planerBracket(observations: readonly CreepObservation[]): Outcom
   const counting = observations.filter((each) => each.isSet);
   for (const { speedMS, holdsN } of counting) requirePositive('planerBracket', { speedMS, holdsN });
   if (counting.length === 0) {
-    return failure('nothing-counts', 'No observation of a planer that was set yet: first see that it dives and holds.');
+    return failure('nothing-counts');
   }
   const middle = Math.log(PLANER_PRIOR.medianN);
   const step = (2 * SPAN_SDS * PLANER_PRIOR.sdLog) / (NODES - 1);

@@ -21,7 +21,8 @@ export const PRESET_AT_START: PresetState = { lever: 'free', turns: 0, wrongTurn
 /** The most that a knob is turned at once; more is a slip of the finger. */
 const MOST_TURNS = 10;
 
-export type PresetRefusal = 'already' | 'in-gear' | 'undo-first' | 'not-in-gear' | 'too-many';
+export type PresetRefusal =
+  'already-free' | 'already-in-gear' | 'in-gear' | 'undo-first' | 'not-in-gear' | 'too-many-turns';
 
 /**
  * Steps a lever drag's preset on. It is turned in free spool only: turned under load the washers bind and the figure is
@@ -32,38 +33,28 @@ export type PresetRefusal = 'already' | 'in-gear' | 'undo-first' | 'not-in-gear'
 export function stepPreset(state: PresetState, act: PresetAct): Outcome<PresetState, PresetRefusal> {
   switch (act.act) {
     case 'to-free':
-      if (state.lever === 'free') return failure('already', 'The lever is in free spool already.');
+      if (state.lever === 'free') return failure('already-free');
       return success({ ...state, lever: 'free' });
     case 'into-gear':
-      if (state.wrongTurns !== 0) return failure('undo-first', undoWords(state.wrongTurns));
-      if (state.lever === 'in gear') return failure('already', 'The lever is in gear already.');
+      if (state.wrongTurns !== 0) return failure('undo-first', { wrongTurns: state.wrongTurns });
+      if (state.lever === 'in gear') return failure('already-in-gear');
       return success({ ...state, lever: 'in gear' });
     case 'was-turned-in-gear':
-      if (state.lever !== 'in gear') return failure('not-in-gear', 'The lever is in free spool: turn it and say so.');
+      if (state.lever !== 'in gear') return failure('not-in-gear');
       if (!(Math.abs(act.turns) <= MOST_TURNS) || act.turns === 0) return tooMany();
       return success({ ...state, turns: state.turns + act.turns, wrongTurns: state.wrongTurns + act.turns });
     case 'turn': {
       if (state.lever === 'in gear') {
-        return failure(
-          'in-gear',
-          'Never turn the preset in gear: lever back to free first. If it was turned already, say so, and it is undone.',
-        );
+        return failure('in-gear');
       }
       if (!(Math.abs(act.turns) <= MOST_TURNS) || act.turns === 0) return tooMany();
       const left = state.wrongTurns + act.turns;
       if (state.wrongTurns !== 0 && Math.abs(left) > 1e-9) {
-        return failure('undo-first', undoWords(state.wrongTurns), { turnBack: -state.wrongTurns });
+        return failure('undo-first', { wrongTurns: state.wrongTurns });
       }
       return success({ ...state, turns: state.turns + act.turns, wrongTurns: 0 });
     }
   }
 }
 
-const tooMany = () => failure('too-many', `Between a hair and ${MOST_TURNS} turns at once.`);
-
-/** How to undo a turn that was made in gear. */
-export function undoWords(wrongTurns: number): string {
-  const back = Math.abs(wrongTurns);
-  const way = wrongTurns > 0 ? 'looser' : 'tighter';
-  return `Lever back to free, then turn the preset ${back} turn${back === 1 ? '' : 's'} ${way}: where it stood before. Then set it again in free spool, and measure.`;
-}
+const tooMany = () => failure('too-many-turns', { most: MOST_TURNS });

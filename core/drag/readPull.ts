@@ -19,23 +19,20 @@ const OTHER_WAY = 0.1;
  * the moving pull. The first jerk is not the drag.
  *
  * @param samples trace of one pull in order of time, tared
- * @returns moving and breakaway force; 'too-short', 'no-pull', or 'mixed-sense' where the scale pulled both ways
+ * @returns moving and breakaway force; 'pull-too-short', 'no-pull-on-scale', or 'mixed-sense' where the scale pulled both ways
  */
 export function readDragPull(
   samples: readonly ForceSample[],
-): Outcome<DragPull, 'too-short' | 'no-pull' | 'mixed-sense'> {
-  if (samples.length < 10) return failure('too-short', 'The pull is too short to read: pull slowly for two seconds.');
+): Outcome<DragPull, 'pull-too-short' | 'no-pull-on-scale' | 'mixed-sense'> {
+  if (samples.length < 10) return failure('pull-too-short');
   const forces = samples.map((sample) => sample.forceN);
   const [least, most] = [Math.min(...forces), Math.max(...forces)];
   if (least < -OTHER_WAY * Math.max(most, 0) && most > -OTHER_WAY * least) {
-    return failure(
-      'mixed-sense',
-      'The scale shows pull and push in one trace: was it turned round, or tared under load?',
-    );
+    return failure('mixed-sense');
   }
   const moving = samples.slice(Math.floor(samples.length / 2)).map((sample) => sample.forceN);
   const movingN = median(moving);
-  if (!(movingN > 0)) return failure('no-pull', 'The scale shows no pull: is it hooked on, and was it tared slack?');
+  if (!(movingN > 0)) return failure('no-pull-on-scale');
   const breakawayN = Math.max(movingN, ...samples.slice(0, Math.floor(samples.length / 2)).map((s) => s.forceN));
   return success({ movingN, breakawayN });
 }

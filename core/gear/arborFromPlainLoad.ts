@@ -1,3 +1,4 @@
+import { because } from '../reasons';
 import { propagate } from '../numerics/propagate';
 import type { Known } from '../provenance/source';
 import { failure, requirePositive, success, type Outcome } from '../result';
@@ -19,19 +20,15 @@ export function arborFromPlainLoad(lengthM: Known, turns: Known, outerDiameterM:
   });
   const spread = propagate(
     [
-      { name: 'length', ...lengthM },
-      { name: 'turns', ...turns },
-      { name: 'outer diameter', ...outerDiameterM },
+      { from: because('error-plain-length'), ...lengthM },
+      { from: because('error-turns'), ...turns },
+      { from: because('error-outer-diameter'), ...outerDiameterM },
     ],
     ([length = NaN, count = NaN, outer = NaN]) => [(2 * length) / (Math.PI * count) - outer],
   );
   const value = spread.values[0] ?? NaN;
   if (!(value > 0 && value < outerDiameterM.value)) {
-    return failure(
-      'no-arbor',
-      'These three cannot belong together: was the length true, and were spool turns counted and not turns of the handle?',
-      { value },
-    );
+    return failure('no-arbor', { value });
   }
   return success({ value, sd: spread.sds[0] ?? NaN, source: 'measured' });
 }

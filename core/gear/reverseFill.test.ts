@@ -94,7 +94,7 @@ describe('the by-hand reverse fill, on the reel laid turn by turn', () => {
         FULL_BELOW_RIM_M,
         learned.joint,
       );
-      if (!plan.ok) throw new Error(plan.message);
+      if (!plan.ok) throw new Error(plan.reason);
       return plan.value.segments[0]?.lengthM ?? { value: NaN, plusMinus: NaN };
     };
     const trueM = backingByHand(1);

@@ -1,3 +1,4 @@
+import { because, type Reason } from '../reasons';
 import type { GuideStep, School } from './schools';
 
 /** What a hand does: a pass of the plait on one side, a hitch, a turn of the finish, the seating pull, a trim. */
@@ -24,11 +25,19 @@ export interface CadenceState {
 
 export const BEGIN: CadenceState = { stage: 0, done: 0, lastSide: null, strokes: 0, errors: 0 };
 
+/** How to recover from a wrong stroke; `next` is the stroke to go on with, null where the knot is done. */
+export type Recovery =
+  | { readonly act: 'begin-anew' | 'go-on-counting' }
+  | { readonly act: 'take-back'; readonly next: Stage['stroke'] }
+  | { readonly act: 'lift-off'; readonly side: 'over' | 'under' }
+  | { readonly act: 'take-off'; readonly next: Stage['stroke'] | null };
+
 /** Why a stroke was wrong, and how to recover. */
 export interface Fault {
   readonly reason: 'same-side' | 'too-many' | 'too-early' | 'finished';
-  readonly message: string;
-  readonly recover: string;
+  readonly why: Reason;
+  /** How to recover. */
+  readonly recover: Recovery;
 }
 
 export interface StrokeResult {
@@ -65,7 +74,7 @@ export function takeStroke(stages: readonly Stage[], state: CadenceState, stroke
     fault,
   });
   if (!stage) {
-    return wrong({ reason: 'finished', message: 'The knot is done.', recover: 'Begin a new one.' });
+    return wrong({ reason: 'finished', why: because('stroke-finished'), recover: { act: 'begin-anew' } });
   }
   const kind = stroke === 'over' || stroke === 'under' ? 'plait' : stroke;
   if (kind === stage.stroke) return sameStage(stages, state, stage, stroke, wrong);
@@ -77,31 +86,16 @@ export function takeStroke(stages: readonly Stage[], state: CadenceState, stroke
   if (missing <= 0) {
     return wrong({
       reason: 'too-early',
-      message: `That comes later: ${NAMES[next?.stroke ?? stage.stroke]} is next.`,
-      recover: `Take it back and go on with ${NAMES[next?.stroke ?? stage.stroke]}.`,
+      why: because('stroke-later', { next: next?.stroke ?? stage.stroke }),
+      recover: { act: 'take-back', next: next?.stroke ?? stage.stroke },
     });
   }
   return wrong({
     reason: 'too-early',
-    message: `Too early: ${missing} more ${missing === 1 ? SINGULAR[stage.stroke] : NAMES[stage.stroke]} first.`,
-    recover: 'Take it back and go on counting.',
+    why: because('stroke-too-early', { missing, stroke: stage.stroke }),
+    recover: { act: 'go-on-counting' },
   });
 }
-
-const NAMES: Readonly<Record<Stage['stroke'], string>> = {
-  plait: 'passes',
-  hitch: 'hitches',
-  finish: 'turns of the finish',
-  seat: 'the seating pull',
-  trim: 'the trim',
-};
-const SINGULAR: Readonly<Record<Stage['stroke'], string>> = {
-  plait: 'pass',
-  hitch: 'hitch',
-  finish: 'turn of the finish',
-  seat: 'pull',
-  trim: 'trim',
-};
 
 function sameStage(
   stages: readonly Stage[],
@@ -114,8 +108,8 @@ function sameStage(
   if (side !== null && side === state.lastSide) {
     return wrong({
       reason: 'same-side',
-      message: `${side === 'over' ? 'Over' : 'Under'} twice: that pass lies beside the last one and will bulge.`,
-      recover: `Lift the last pass off, keep the braid taut, and go ${side === 'over' ? 'under' : 'over'}.`,
+      why: because('stroke-same-side', { side }),
+      recover: { act: 'lift-off', side: side === 'over' ? 'under' : 'over' },
     });
   }
   if (state.done >= stage.most) {
@@ -124,8 +118,8 @@ function sameStage(
     if (next?.stroke === stage.stroke) return takeStroke(stages, { ...state, stage: state.stage + 1, done: 0 }, stroke);
     return wrong({
       reason: 'too-many',
-      message: `That is one too many: ${stage.most} are enough in this school.`,
-      recover: `Take it off and go on with ${next ? NAMES[next.stroke] : 'nothing: the knot is done'}.`,
+      why: because('stroke-too-many', { most: stage.most }),
+      recover: { act: 'take-off', next: next?.stroke ?? null },
     });
   }
   const done = state.done + 1;
@@ -134,30 +128,30 @@ function sameStage(
   return { state: full ? { ...moved, stage: state.stage + 1, done: 0 } : moved, fault: null };
 }
 
-/** The next move, in words and as strokes that are allowed now. */
+/** The next move: the strokes that are allowed now, and where in its stage it stands. */
 export interface NextMove {
   readonly allowed: readonly Stroke[];
-  readonly words: string;
-  readonly done: boolean;
+  /** The stage, or null when the knot is done. */
+  readonly stage: Pick<Stage, 'stroke' | 'least' | 'most'> | null;
+  /** Sides on which the next pass may go; empty where it is no pass. */
+  readonly sides: readonly Stroke[];
+  /** Which one of the stage it is, from 1. */
+  readonly number: number;
 }
 
 /** What may be done now. */
 export function nextMove(stages: readonly Stage[], state: CadenceState): NextMove {
   const stage = stages[state.stage];
-  if (!stage) return { allowed: [], words: 'Done.', done: true };
+  if (!stage) return { allowed: [], stage: null, sides: [], number: 0 };
   const here = allowedIn(stage, state);
   const next = stages[state.stage + 1];
   const onward = state.done >= stage.least && next && next.stroke !== stage.stroke ? allowedIn(next, state) : [];
-  const count = stage.least === stage.most ? `${stage.most}` : `${stage.least} to ${stage.most}`;
-  const number = `${Math.min(state.done + 1, stage.most)} of ${count}`;
-  const words = {
-    plait: `${here.length === 1 ? (here[0] === 'over' ? 'Over' : 'Under') : 'Over or under'}: pass ${number}`,
-    hitch: `Hitch ${number}`,
-    finish: `Turn of the finish, ${number}`,
-    seat: 'Seating pull',
-    trim: 'Trim',
-  }[stage.stroke];
-  return { allowed: [...here, ...onward], words, done: false };
+  return {
+    allowed: [...here, ...onward],
+    stage,
+    sides: stage.stroke === 'plait' ? here : [],
+    number: Math.min(state.done + 1, stage.most),
+  };
 }
 
 function allowedIn(stage: Stage, state: CadenceState): readonly Stroke[] {

@@ -1,3 +1,4 @@
+import { because, type Reason } from '../reasons';
 import { JOIN_KIND_NAMES, JOIN_KINDS, type JoinKind } from './joinKinds';
 import { JOIN_WORK, joinBulkM } from './joinWork';
 import type { JoinedLine } from './prepFigures';
@@ -11,13 +12,13 @@ export interface RankedJoin {
   readonly bulkM: number;
   readonly minutes: number;
   readonly score: number;
-  /** What speaks for it and against it, in words. */
-  readonly reasons: readonly string[];
+  /** What speaks for it and against it. */
+  readonly reasons: readonly Reason[];
 }
 
 export interface ImpossibleJoin {
   readonly kind: JoinKind;
-  readonly reason: string;
+  readonly why: Reason;
 }
 
 const BRAIDS = ['braid', 'hollow braid'];
@@ -57,14 +58,14 @@ export function chooseJoin(
   for (const kind of JOIN_KIND_NAMES) {
     const against = whyNot(kind, inner, outer);
     if (against === null) ranked.push(rank(kind, inner, outer, tested[kind]));
-    else impossible.push({ kind, reason: against });
+    else impossible.push({ kind, why: against });
   }
   return { ranked: ranked.toSorted((a, b) => b.score - a.score), impossible };
 }
 
 /** Why a join cannot join these two, or null when it can. */
-function whyNot(kind: JoinKind, inner: JoinedLine | null, outer: JoinedLine): string | null {
-  if (inner === null) return kind === 'arbor-sliding-knot' ? null : 'it joins two lines; below is the arbor';
+function whyNot(kind: JoinKind, inner: JoinedLine | null, outer: JoinedLine): Reason | null {
+  if (inner === null) return kind === 'arbor-sliding-knot' ? null : because('not-at-the-arbor');
   const both = [inner, outer];
   const has = (materials: readonly string[]): boolean => both.some((line) => materials.includes(line.material));
   const leadLine = both.find((line) => line.material === 'lead core');
@@ -72,29 +73,27 @@ function whyNot(kind: JoinKind, inner: JoinedLine | null, outer: JoinedLine): st
   const ratio = Math.max(inner.diameterM, outer.diameterM) / Math.min(inner.diameterM, outer.diameterM);
   switch (kind) {
     case 'arbor-sliding-knot':
-      return 'it ties line to the arbor';
+      return because('only-at-the-arbor');
     case 'double-sliding-knot':
-      if (has(WIRES)) return 'wire does not draw down round a line';
-      return ratio > 3 ? 'one line is more than three times as thick as the other: the knot pulls over' : null;
+      if (has(WIRES)) return because('wire-does-not-draw-down');
+      return ratio > 3 ? because('knot-pulls-over') : null;
     case 'sheath-over-mono':
-      if (!leadLine) return 'it needs the sheath of lead core';
-      if (!MONO.includes(other.material)) return 'only nylon or fluorocarbon can be pushed into the sheath';
-      return other.diameterM > 0.62 * leadLine.diameterM ? 'that mono is too thick to enter the sheath' : null;
+      if (!leadLine) return because('needs-sheath');
+      if (!MONO.includes(other.material)) return because('sheath-takes-mono');
+      return other.diameterM > 0.62 * leadLine.diameterM ? because('mono-too-thick') : null;
     case 'plaited-braid-to-leader': {
       const braid = both.find((line) => BRAIDS.includes(line.material));
       const leader = both.find((line) => line !== braid);
-      if (!braid || !leader) return 'it needs braid to plait with';
-      if (has(WIRES) || leadLine) return 'braid plaited round that slides or cuts';
-      return leader.diameterM < 1.15 * braid.diameterM
-        ? 'the leader must be thicker than the braid, or the plait does not bite'
-        : null;
+      if (!braid || !leader) return because('needs-braid');
+      if (has(WIRES) || leadLine) return because('braid-slides-or-cuts');
+      return leader.diameterM < 1.15 * braid.diameterM ? because('leader-too-thin') : null;
     }
     case 'loop-splice':
-      return has(['hollow braid']) ? null : 'it needs hollow braid to bury in';
+      return has(['hollow braid']) ? null : because('needs-hollow-braid');
     case 'loop-to-loop':
-      return has(WIRES) ? 'wire cuts into a loop of line' : null;
+      return has(WIRES) ? because('wire-cuts-loop') : null;
     case 'long-loop-twist':
-      return 'it doubles one line into a long loop; what joins the two is then loop to loop';
+      return because('doubles-one-line');
     case 'small-swivel':
       return null;
   }
@@ -108,17 +107,17 @@ function rank(kind: JoinKind, inner: JoinedLine | null, outer: JoinedLine, teste
   const overM = bulkM - USUAL_OPENING_M;
   // A loop is ready in spliced braid and in a fly line; elsewhere it is a knot more, and weaker.
   const knotted = kind === 'loop-to-loop' && ![inner, outer].some((line) => line && LOOPED.includes(line.material));
-  const reasons = [
-    `${Math.round(100 * efficiency)} % of the weaker line, ${tested === undefined ? 'a default until pulls say otherwise' : 'tested on this boat'}`,
-    overM > 0 && inner ? 'thick: pull it through the level wind and the rings first' : 'slim enough for usual rings',
-    `about ${minutes} min${work.dryMinutes > 0 ? ' with the glue' : ''}`,
+  const reasons: readonly Reason[] = [
+    because(tested === undefined ? 'keeps-default' : 'keeps-tested', { efficiency }),
+    overM > 0 && inner ? because('join-thick') : because('join-slim'),
+    because(work.dryMinutes > 0 ? 'join-minutes-glue' : 'join-minutes', { minutes }),
     COLD_HANDS[kind] > 0.7
-      ? 'hardly with wet, cold hands'
+      ? because('cold-hands-hardly')
       : COLD_HANDS[kind] > 0.4
-        ? 'slow with cold hands'
-        : 'easy with cold hands',
-    ...(knotted ? ['each end needs a knotted loop first'] : []),
-    ...(work.needs.length > 0 ? [`needs ${work.needs.join(', ')}`] : []),
+        ? because('cold-hands-slow')
+        : because('cold-hands-easy'),
+    ...(knotted ? [because('needs-knotted-loops')] : []),
+    ...(work.needs.length > 0 ? [because('needs-things', { things: work.needs })] : []),
   ];
   // Strength first; a centimetre of handling counts a little, a join that will not pass counts much.
   const score =

@@ -23,8 +23,8 @@ describe('the seating pull by the scale', () => {
   });
 
   it('is refused when nothing was pulled, or only for a moment', () => {
-    expect(readSeatingPull(trace(() => 0))).toMatchObject({ ok: false, reason: 'no-pull' });
-    expect(readSeatingPull(trace((t) => t).slice(0, 40))).toMatchObject({ ok: false, reason: 'too-short' });
+    expect(readSeatingPull(trace(() => 0))).toMatchObject({ ok: false, reason: 'no-pull-on-scale' });
+    expect(readSeatingPull(trace((t) => t).slice(0, 40))).toMatchObject({ ok: false, reason: 'seating-too-short' });
   });
 });
 

@@ -1,5 +1,18 @@
 import type { JoinKind } from './joinKinds';
 
+/** Things that a bench needs, by their names. */
+export type KitThing =
+  | 'line clippers'
+  | 'thin glue'
+  | 'gloves or a bar for the seating pull'
+  | 'splicing needle'
+  | 'a small swivel'
+  | 'arbor tape'
+  | 'gloves or a folded cloth'
+  | 'water and soap'
+  | 'tape measure, stake and clip'
+  | 'caliper or depth rod';
+
 /** What tying a join takes: line, time, things (trade schools and memory; no source). */
 export interface JoinWork {
   /** Line used up on the inner and on the outer side, tag and overlap together (m). */
@@ -8,8 +21,7 @@ export interface JoinWork {
   readonly minutes: number;
   /** Waiting for glue (min). */
   readonly dryMinutes: number;
-  readonly needs: readonly string[];
-  readonly prep: string;
+  readonly needs: readonly KitThing[];
 }
 
 export const JOIN_WORK: Readonly<Record<JoinKind, JoinWork>> = {
@@ -19,7 +31,6 @@ export const JOIN_WORK: Readonly<Record<JoinKind, JoinWork>> = {
     minutes: 3,
     dryMinutes: 0,
     needs: ['line clippers'],
-    prep: 'Two turns round the arbor, then a sliding knot of 5 to 6 turns.',
   },
   'double-sliding-knot': {
     innerLossM: 0.15,
@@ -27,7 +38,6 @@ export const JOIN_WORK: Readonly<Record<JoinKind, JoinWork>> = {
     minutes: 4,
     dryMinutes: 5,
     needs: ['line clippers', 'thin glue'],
-    prep: '5 to 7 wraps on each side, wetted and drawn together; tags about 1.5 mm; a drop of glue.',
   },
   'sheath-over-mono': {
     innerLossM: 0.15,
@@ -35,7 +45,6 @@ export const JOIN_WORK: Readonly<Record<JoinKind, JoinWork>> = {
     minutes: 6,
     dryMinutes: 5,
     needs: ['line clippers', 'thin glue'],
-    prep: 'Tie the overhand loosely in the sheath first, bare 10 to 15 cm of lead and break it off, push the mono in until it meets the lead, tighten at the end of the sheath, glue the fringe.',
   },
   'plaited-braid-to-leader': {
     innerLossM: 0.3,
@@ -43,7 +52,6 @@ export const JOIN_WORK: Readonly<Record<JoinKind, JoinWork>> = {
     minutes: 8,
     dryMinutes: 0,
     needs: ['line clippers', 'gloves or a bar for the seating pull'],
-    prep: '20 to 25 plaits under steady tension, a locking hitch, a hard pull, then 6 to 10 hitches.',
   },
   'loop-splice': {
     innerLossM: 0.6,
@@ -51,7 +59,6 @@ export const JOIN_WORK: Readonly<Record<JoinKind, JoinWork>> = {
     minutes: 10,
     dryMinutes: 0,
     needs: ['splicing needle', 'line clippers'],
-    prep: '20 to 30 cm buried, the loop turned through itself, 15 cm of tag buried, milked smooth.',
   },
   'loop-to-loop': {
     innerLossM: 0,
@@ -59,7 +66,6 @@ export const JOIN_WORK: Readonly<Record<JoinKind, JoinWork>> = {
     minutes: 2,
     dryMinutes: 0,
     needs: [],
-    prep: 'Pass the leader through twice and draw the loops down side by side.',
   },
   'long-loop-twist': {
     innerLossM: 1,
@@ -67,7 +73,6 @@ export const JOIN_WORK: Readonly<Record<JoinKind, JoinWork>> = {
     minutes: 6,
     dryMinutes: 0,
     needs: ['line clippers'],
-    prep: 'Twenty twists, a half hitch on each leg, a locked finish.',
   },
   'small-swivel': {
     innerLossM: 0.15,
@@ -75,7 +80,6 @@ export const JOIN_WORK: Readonly<Record<JoinKind, JoinWork>> = {
     minutes: 4,
     dryMinutes: 0,
     needs: ['line clippers', 'a small swivel'],
-    prep: 'A knot on each eye; the swivel must pass the guides and the level wind.',
   },
 };
 

@@ -1,4 +1,5 @@
 import type { Known } from '../provenance/source';
+import { because, type Reason } from '../reasons';
 import { requirePositive } from '../result';
 import type { PrepFigureName } from './schools';
 
@@ -19,11 +20,11 @@ export interface JoinedLine {
 
 /** A figure that a step of a guide asks for, worked out for the very line. */
 export interface PrepFigure {
-  readonly name: string;
+  readonly name: PrepFigureName;
   readonly least: number;
   readonly most: number;
   readonly unit: 'm' | 'N' | 'count';
-  readonly why: string;
+  readonly why: Reason;
 }
 
 /** Share of the weaker line at which a join is seated: enough to close it, far from breaking it (from memory). */
@@ -54,58 +55,40 @@ export function prepFigure(name: PrepFigureName, lines: LinesToJoin): PrepFigure
   const hollow = [inner, outer].find((line) => line?.material === 'hollow braid') ?? null;
   switch (name) {
     case 'strip':
-      return range('lead to bare and break off', 0.1, 0.15, 'm', '10 to 15 cm; the sheath stays whole');
+      return range(name, 0.1, 0.15, 'm', because('figure-strip', { leastM: 0.1, mostM: 0.15 }));
     case 'overhang':
-      return range('overhang of each end', 0.15, 0.2, 'm', 'about 15 cm: enough to hold with tension on it');
+      return range(name, 0.15, 0.2, 'm', because('figure-overhang', { aboutM: 0.15 }));
     case 'tag':
-      return range(
-        'tag that stays',
-        0.001,
-        Math.max(0.0015, 3 * thinM),
-        'm',
-        'short enough for the rings, long enough not to slip',
-      );
+      return range(name, 0.001, Math.max(0.0015, 3 * thinM), 'm', because('figure-tag'));
     case 'wraps':
-      return range('wraps', thinM < 0.0003 ? 6 : 5, 7, 'count', 'thin line takes one more');
+      return range(name, thinM < 0.0003 ? 6 : 5, 7, 'count', because('figure-wraps'));
     case 'bury': {
       const needM = Math.max(0.2, BURY_DIAMETERS * (hollow?.diameterM ?? thickM));
-      return range(
-        'bury',
-        needM,
-        Math.max(0.3, 1.25 * needM),
-        'm',
-        '20 to 30 cm, or a hundred thicknesses where that is more',
-      );
+      return range(name, needM, Math.max(0.3, 1.25 * needM), 'm', because('figure-bury', { leastM: 0.2, mostM: 0.3 }));
     }
     case 'taper':
-      return range(
-        'taper of the tag',
-        0.03,
-        Math.max(0.05, 40 * thinM),
-        'm',
-        'so that the braid has no step to break at',
-      );
+      return range(name, 0.03, Math.max(0.05, 40 * thinM), 'm', because('figure-taper'));
     case 'needle':
       return range(
-        'needle, bore and outside',
+        name,
         thinM,
         Math.max(1.6 * (hollow?.diameterM ?? thickM), 1.3 * thinM),
         'm',
-        'the line must go into it, and it must go into the hollow braid',
+        because('figure-needle'),
       );
     case 'loop': {
       // Round the reel, frame and foot about a third over the spool's rim (from memory); half of it laid flat.
       const roundM = 1.35 * reel.fullDiameterM + 1.6 * reel.widthM;
-      return range('loop, laid flat', roundM, 1.3 * roundM, 'm', 'so that the whole reel passes through it');
+      return range(name, roundM, 1.3 * roundM, 'm', because('figure-loop'));
     }
     case 'arborTurns': {
       const slick = outer.material.includes('braid');
       return range(
-        'turns round the arbor',
+        name,
         slick ? 2 : 1,
         slick ? 3 : 2,
         'count',
-        slick ? 'braid needs the grip' : 'nylon grips by itself',
+        because(slick ? 'figure-arbor-turns-braid' : 'figure-arbor-turns-nylon'),
       );
     }
     case 'tension': {
@@ -114,28 +97,22 @@ export function prepFigure(name: PrepFigureName, lines: LinesToJoin): PrepFigure
       if (strengthN === undefined) return null;
       const leastN = Math.max(LEAST_TENSION_N, TENSION_SHARE.least * strengthN);
       return range(
-        'tension while plaiting',
+        name,
         leastN,
         Math.max(1.5 * leastN, TENSION_SHARE.most * strengthN),
         'N',
-        'a drag that just clicks: less and the plait sags, more and it will not lock',
+        because('figure-tension'),
       );
     }
     case 'seating': {
       const strengths = [inner?.strengthN, outer.strengthN].filter((each) => each != null);
       if (strengths.length === 0) return null;
       const weakerN = Math.min(...strengths.map((each) => each.value));
-      return range(
-        'seating pull',
-        SEATING_SHARE.least * weakerN,
-        SEATING_SHARE.most * weakerN,
-        'N',
-        'a quarter to two fifths of the weaker line, drawn up slowly',
-      );
+      return range(name, SEATING_SHARE.least * weakerN, SEATING_SHARE.most * weakerN, 'N', because('figure-seating'));
     }
   }
 }
 
-function range(name: string, least: number, most: number, unit: PrepFigure['unit'], why: string): PrepFigure {
+function range(name: PrepFigureName, least: number, most: number, unit: PrepFigure['unit'], why: Reason): PrepFigure {
   return { name, least, most, unit, why };
 }

@@ -19,19 +19,21 @@ const HOLD_S = 1.5;
  * Reads a seating pull from a trace: held force, and whether the join still creeps under it.
  *
  * @param samples trace of one pull in order of time (s, N), tared
- * @returns the pull, or 'too-short'/'no-pull'
+ * @returns the pull, or 'seating-too-short'/'no-pull-on-scale'
  */
-export function readSeatingPull(samples: readonly ForceSample[]): Outcome<SeatingPull, 'too-short' | 'no-pull'> {
+export function readSeatingPull(
+  samples: readonly ForceSample[],
+): Outcome<SeatingPull, 'seating-too-short' | 'no-pull-on-scale'> {
   const endS = samples.at(-1)?.timeS ?? 0;
   if (samples.length < 20 || endS < 2 * HOLD_S) {
-    return failure('too-short', 'Pull for three seconds at least: draw up slowly, then hold.');
+    return failure('seating-too-short');
   }
   const held = samples.filter((sample) => sample.timeS >= endS - HOLD_S);
   const third = (from: number, to: number): number =>
     median(held.slice(Math.floor(from * held.length), Math.ceil(to * held.length)).map((sample) => sample.forceN));
   const [firstN, lastN] = [third(0, 1 / 3), third(2 / 3, 1)];
   const heldN = third(0, 1);
-  if (!(heldN > 0)) return failure('no-pull', 'The scale shows no pull: is it hooked on, and was it tared slack?');
+  if (!(heldN > 0)) return failure('no-pull-on-scale');
   const lowestN = Math.min(...held.map((sample) => sample.forceN));
   return success({
     peakN: Math.max(...samples.map((sample) => sample.forceN)),

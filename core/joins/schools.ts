@@ -7,7 +7,8 @@ import type { JoinKind } from './joinKinds';
 export interface GuideStep {
   readonly id: string;
   readonly kind: 'prepare' | 'tie' | 'count' | 'seat' | 'trim' | 'check';
-  readonly text: string;
+  /** What to do, worded by the dictionary. */
+  readonly says: StepText;
   readonly times?: { readonly least: number; readonly most: number };
   readonly figure?: PrepFigureName;
   readonly caution?: CautionName;
@@ -18,31 +19,110 @@ export type PrepFigureName =
 
 export type CautionName = 'braid-cuts' | 'glue' | 'flame' | 'lead' | 'needle' | 'teeth';
 
-export const CAUTIONS: Readonly<Record<CautionName, string>> = {
-  'braid-cuts': 'Braid under tension cuts to the bone: gloves or a bar, never a bare hand, never a wrap round it.',
-  glue: 'Glue bonds skin and eyes. Acetone for skin, a doctor for eyes; keep it off the line beyond the knot.',
-  flame: 'A flame near line melts it, and near fuel it is worse: a blade does the same here.',
-  lead: 'Lead: wash hands before eating, keep scraps out of the water and from children.',
-  needle: 'The needle points at the hand that holds the line: push away from it.',
-  teeth: 'Teeth are for eating: tension comes from a drag or a weight.',
-};
+export type SchoolId =
+  | 'arbor-sliding'
+  | 'arbor-tape'
+  | 'arbor-underlay'
+  | 'arbor-crossed'
+  | 'double-sliding'
+  | 'sheath-single'
+  | 'sheath-double'
+  | 'plait-long'
+  | 'plait-counted'
+  | 'plait-short'
+  | 'splice-loop'
+  | 'loop-to-loop'
+  | 'long-loop'
+  | 'swivel';
 
-/** A way in which people tie a join: what it is called, and its steps in order. */
+/** What a step says, by a key of the dictionary. */
+export type StepText =
+  | 'arbor-clean-dry'
+  | 'arbor-clean-dry-nothing'
+  | 'arbor-clean-dry-nylon'
+  | 'bare-lead-break'
+  | 'bury-tag-too'
+  | 'draw-end-in'
+  | 'draw-them-down'
+  | 'draw-two-knots'
+  | 'drop-glue-fringe'
+  | 'drop-glue-let'
+  | 'half-hitches-one'
+  | 'hitches-left-right'
+  | 'hitches-round'
+  | 'keep-braid-taut'
+  | 'lay-braid-over'
+  | 'lay-two-ends'
+  | 'lead-first-twenty'
+  | 'leave-loop-passes'
+  | 'load-slowly-short'
+  | 'locking-hitch-with'
+  | 'make-loop-as'
+  | 'mark-spool-line'
+  | 'milk-smooth-from'
+  | 'more-overhands'
+  | 'needle-into-hollow'
+  | 'one-layer-cloth'
+  | 'overhands-round-lines'
+  | 'pass-line-round'
+  | 'pass-one-loop'
+  | 'pass-whole-leader'
+  | 'passes-eleven-over'
+  | 'passes-over-under'
+  | 'passes-over-under-in'
+  | 'pull-again'
+  | 'pull-hard-before'
+  | 'pull-hard-first'
+  | 'pull-hard-until'
+  | 'pull-mono-against'
+  | 'pull-one-line'
+  | 'pull-standing-line'
+  | 'pull-standing-lines'
+  | 'pull-tight-against'
+  | 'push-mono-into'
+  | 'second-one-about'
+  | 'slide-overhand-end'
+  | 'spread-legs-under'
+  | 'steady-pull-look'
+  | 'taper-tag-by'
+  | 'tie-overhand-loosely'
+  | 'tie-two-overhands'
+  | 'trim-close'
+  | 'trim-fringe'
+  | 'trim-leader-braid'
+  | 'trim-leader-partly'
+  | 'trim-tag'
+  | 'trim-tag-close'
+  | 'trim-tags'
+  | 'trim-tags-short'
+  | 'try-bare-swivel'
+  | 'turn-loop-through'
+  | 'turns-finish-tag'
+  | 'turns-knot-first'
+  | 'turns-knot-second'
+  | 'turns-locked-finish'
+  | 'turns-sliding-knot'
+  | 'twists'
+  | 'wet-draw-them'
+  | 'wet-draw-them-down'
+  | 'wet-slide-down'
+  | 'wind-one-or'
+  | 'wraps-first-knot'
+  | 'wraps-second-knot';
+
+/** A way in which people tie a join, with its steps in order. */
 export interface School {
-  readonly id: string;
+  readonly id: SchoolId;
   readonly join: JoinKind;
-  readonly name: string;
   readonly steps: readonly GuideStep[];
-  /** Where its numbers come from, in words. */
-  readonly source: string;
+  /** Where its numbers come from: common practice without a source, in one case with the seating pull added. */
+  readonly source: 'practice' | 'practice, seating pull added';
 }
 
-const PRACTICE = 'common practice, no source';
-
-const seat = (text: string): GuideStep => ({
+const seat = (says: StepText): GuideStep => ({
   id: 'seat',
   kind: 'seat',
-  text,
+  says,
   figure: 'seating',
   caution: 'braid-cuts',
 });
@@ -52,20 +132,18 @@ export const SCHOOLS: readonly School[] = [
   {
     id: 'arbor-sliding',
     join: 'arbor-sliding-knot',
-    name: 'two turns and a sliding knot',
-    source: PRACTICE,
-    steps: [{ id: 'clean', kind: 'prepare', text: 'Arbor clean and dry.' }, ...arborKnot()],
+    source: 'practice',
+    steps: [{ id: 'clean', kind: 'prepare', says: 'arbor-clean-dry' }, ...arborKnot()],
   },
   {
     id: 'arbor-tape',
     join: 'arbor-sliding-knot',
-    name: 'tape on the arbor',
-    source: PRACTICE,
+    source: 'practice',
     steps: [
       {
         id: 'tape',
         kind: 'prepare',
-        text: 'One layer of cloth or vinyl tape round the clean, dry arbor, its end lapped the way the line winds.',
+        says: 'one-layer-cloth',
       },
       ...arborKnot(),
     ],
@@ -73,196 +151,184 @@ export const SCHOOLS: readonly School[] = [
   {
     id: 'arbor-underlay',
     join: 'arbor-sliding-knot',
-    name: 'nylon underlay',
-    source: PRACTICE,
+    source: 'practice',
     steps: [
-      { id: 'clean', kind: 'prepare', text: 'Arbor clean and dry. The nylon is tied to it, the braid to the nylon.' },
+      { id: 'clean', kind: 'prepare', says: 'arbor-clean-dry-nylon' },
       ...arborKnot(),
       {
         id: 'underlay',
         kind: 'check',
-        text: 'Wind one or two close layers of nylon, enough that no braid reaches the arbor; then join the braid.',
+        says: 'wind-one-or',
       },
     ],
   },
   {
     id: 'arbor-crossed',
     join: 'arbor-sliding-knot',
-    name: 'no underlay: first wraps crossed, packed hard',
-    source: PRACTICE,
+    source: 'practice',
     steps: [
-      { id: 'clean', kind: 'prepare', text: 'Arbor clean and dry: nothing but the line will hold here.' },
+      { id: 'clean', kind: 'prepare', says: 'arbor-clean-dry-nothing' },
       ...arborKnot(),
       {
         id: 'cross',
         kind: 'check',
-        text: 'Lead the first twenty wraps steeply to one flange and back, so that they bite on each other; pack them hard.',
+        says: 'lead-first-twenty',
       },
     ],
   },
   {
     id: 'double-sliding',
     join: 'double-sliding-knot',
-    name: 'sliding knots on both sides',
-    source: PRACTICE,
+    source: 'practice',
     steps: [
-      { id: 'lay', kind: 'prepare', text: 'Lay the two ends past each other.', figure: 'overhang' },
+      { id: 'lay', kind: 'prepare', says: 'lay-two-ends', figure: 'overhang' },
       {
         id: 'first',
         kind: 'count',
-        text: 'Wraps of the first knot round the other line.',
+        says: 'wraps-first-knot',
         times: { least: 5, most: 7 },
       },
-      { id: 'second', kind: 'count', text: 'Wraps of the second knot, the other way.', times: { least: 5, most: 7 } },
+      { id: 'second', kind: 'count', says: 'wraps-second-knot', times: { least: 5, most: 7 } },
       {
         id: 'wet',
         kind: 'prepare',
-        text: 'Wet both and draw them down evenly: a soft sheath must not bunch against a stiff leader.',
+        says: 'wet-draw-them',
       },
-      { id: 'slide', kind: 'tie', text: 'Draw the two knots together.' },
-      seat('Pull both standing lines apart, steadily.'),
-      { id: 'trim', kind: 'trim', text: 'Trim both tags short.', figure: 'tag' },
-      { id: 'glue', kind: 'check', text: 'A drop of glue, and let it dry.', caution: 'glue' },
+      { id: 'slide', kind: 'tie', says: 'draw-two-knots' },
+      seat('pull-standing-lines'),
+      { id: 'trim', kind: 'trim', says: 'trim-tags-short', figure: 'tag' },
+      { id: 'glue', kind: 'check', says: 'drop-glue-let', caution: 'glue' },
     ],
   },
   {
     id: 'sheath-single',
     join: 'sheath-over-mono',
-    name: 'one overhand in the sheath',
-    source: PRACTICE,
+    source: 'practice',
     steps: sheathSteps(false),
   },
   {
     id: 'sheath-double',
     join: 'sheath-over-mono',
-    name: 'two overhands in the sheath',
-    source: PRACTICE,
+    source: 'practice',
     steps: sheathSteps(true),
   },
   {
     id: 'plait-long',
     join: 'plaited-braid-to-leader',
-    name: '20 to 25 plaits, one lock, hard pull, 6 to 10 hitches',
-    source: PRACTICE,
+    source: 'practice',
     steps: [
       ...plaitPreparation(),
       {
         id: 'plait',
         kind: 'count',
-        text: 'Passes, over and under in turn, each laid against the last.',
+        says: 'passes-over-under',
         times: { least: 20, most: 25 },
       },
-      { id: 'lock', kind: 'count', text: 'Locking hitch with the tag round both.', times: { least: 1, most: 1 } },
-      seat('Pull hard until the plait darkens and stops creeping.'),
-      { id: 'hitch', kind: 'count', text: 'Hitches, left and right in turn.', times: { least: 6, most: 10 } },
-      { id: 'trim', kind: 'trim', text: 'Trim leader and braid tags close.', figure: 'tag', caution: 'flame' },
+      { id: 'lock', kind: 'count', says: 'locking-hitch-with', times: { least: 1, most: 1 } },
+      seat('pull-hard-until'),
+      { id: 'hitch', kind: 'count', says: 'hitches-left-right', times: { least: 6, most: 10 } },
+      { id: 'trim', kind: 'trim', says: 'trim-leader-braid', figure: 'tag', caution: 'flame' },
     ],
   },
   {
     id: 'plait-counted',
     join: 'plaited-braid-to-leader',
-    name: '11 over and 11 under, two overhands, pull, trim, pull, two more',
-    source: PRACTICE,
+    source: 'practice',
     steps: [
       ...plaitPreparation(),
       {
         id: 'plait',
         kind: 'count',
-        text: 'Passes, eleven over and eleven under in turn.',
+        says: 'passes-eleven-over',
         times: { least: 22, most: 22 },
       },
-      { id: 'lock', kind: 'count', text: 'Overhands round both lines.', times: { least: 2, most: 2 } },
-      seat('Pull hard, the first time.'),
-      { id: 'trim', kind: 'trim', text: 'Trim the leader partly.', figure: 'tag', caution: 'flame' },
-      { ...seat('Pull again.'), id: 'seat-again' },
-      { id: 'hitch', kind: 'count', text: 'More overhands.', times: { least: 2, most: 2 } },
+      { id: 'lock', kind: 'count', says: 'overhands-round-lines', times: { least: 2, most: 2 } },
+      seat('pull-hard-first'),
+      { id: 'trim', kind: 'trim', says: 'trim-leader-partly', figure: 'tag', caution: 'flame' },
+      { ...seat('pull-again'), id: 'seat-again' },
+      { id: 'hitch', kind: 'count', says: 'more-overhands', times: { least: 2, most: 2 } },
     ],
   },
   {
     id: 'plait-short',
     join: 'plaited-braid-to-leader',
-    name: 'about 20 plaits, 3 or 4 hitches, a three-turn finish',
-    source: `${PRACTICE}; taught without a seating pull, which is added here`,
+    source: 'practice, seating pull added',
     steps: [
       ...plaitPreparation(),
-      { id: 'plait', kind: 'count', text: 'Passes, over and under in turn.', times: { least: 18, most: 22 } },
-      { id: 'lock', kind: 'count', text: 'Hitches round both.', times: { least: 3, most: 4 } },
+      { id: 'plait', kind: 'count', says: 'passes-over-under-in', times: { least: 18, most: 22 } },
+      { id: 'lock', kind: 'count', says: 'hitches-round', times: { least: 3, most: 4 } },
       {
         id: 'finish',
         kind: 'count',
-        text: 'Turns of the finish, the tag through all of them.',
+        says: 'turns-finish-tag',
         times: { least: 3, most: 3 },
       },
-      seat('Pull hard before anything is trimmed: a plait that was never seated slips when it matters.'),
-      { id: 'trim', kind: 'trim', text: 'Trim close.', figure: 'tag', caution: 'flame' },
+      seat('pull-hard-before'),
+      { id: 'trim', kind: 'trim', says: 'trim-close', figure: 'tag', caution: 'flame' },
     ],
   },
   {
     id: 'splice-loop',
     join: 'loop-splice',
-    name: 'loop turned through itself, tag buried',
-    source: PRACTICE,
+    source: 'practice',
     steps: [
       {
         id: 'needle-in',
         kind: 'tie',
-        text: 'Needle into the hollow braid, along its middle.',
+        says: 'needle-into-hollow',
         figure: 'needle',
         caution: 'needle',
       },
-      { id: 'bury', kind: 'tie', text: 'Draw the end in and bury it.', figure: 'bury' },
-      { id: 'loop', kind: 'check', text: 'Leave a loop that passes what it has to pass.', figure: 'loop' },
-      { id: 'through', kind: 'tie', text: 'Turn the loop through itself, so that it cannot walk.' },
-      { id: 'taper', kind: 'prepare', text: 'Taper the tag by thinning its end.', figure: 'taper' },
-      { id: 'tag', kind: 'tie', text: 'Bury the tag too, onwards in the standing part, until its end disappears.' },
-      { id: 'milk', kind: 'check', text: 'Milk it smooth from the loop outwards: no gap, no bunched braid.' },
-      seat('Load it slowly; a short bury shows now.'),
+      { id: 'bury', kind: 'tie', says: 'draw-end-in', figure: 'bury' },
+      { id: 'loop', kind: 'check', says: 'leave-loop-passes', figure: 'loop' },
+      { id: 'through', kind: 'tie', says: 'turn-loop-through' },
+      { id: 'taper', kind: 'prepare', says: 'taper-tag-by', figure: 'taper' },
+      { id: 'tag', kind: 'tie', says: 'bury-tag-too' },
+      { id: 'milk', kind: 'check', says: 'milk-smooth-from' },
+      seat('load-slowly-short'),
     ],
   },
   {
     id: 'loop-to-loop',
     join: 'loop-to-loop',
-    name: 'leader passed through twice',
-    source: PRACTICE,
+    source: 'practice',
     steps: [
-      { id: 'over', kind: 'tie', text: 'Pass one loop over the other.', figure: 'loop' },
-      { id: 'through', kind: 'count', text: 'Pass the whole leader through the loop.', times: { least: 2, most: 2 } },
-      { id: 'lie', kind: 'check', text: 'Draw them down so that they lie side by side, not one choking the other.' },
-      seat('A steady pull, and look at the loops again.'),
+      { id: 'over', kind: 'tie', says: 'pass-one-loop', figure: 'loop' },
+      { id: 'through', kind: 'count', says: 'pass-whole-leader', times: { least: 2, most: 2 } },
+      { id: 'lie', kind: 'check', says: 'draw-them-down' },
+      seat('steady-pull-look'),
     ],
   },
   {
     id: 'long-loop',
     join: 'long-loop-twist',
-    name: 'twenty twists, a half hitch on each leg',
-    source: PRACTICE,
+    source: 'practice',
     steps: [
-      { id: 'loop', kind: 'prepare', text: 'Make the loop as long as it has to be.', figure: 'loop' },
-      { id: 'twist', kind: 'count', text: 'Twists.', times: { least: 20, most: 20 } },
+      { id: 'loop', kind: 'prepare', says: 'make-loop-as', figure: 'loop' },
+      { id: 'twist', kind: 'count', says: 'twists', times: { least: 20, most: 20 } },
       {
         id: 'roll',
         kind: 'tie',
-        text: 'Spread the legs under tension until the tag rolls back over the twists.',
+        says: 'spread-legs-under',
         caution: 'braid-cuts',
       },
-      { id: 'legs', kind: 'count', text: 'Half hitches, one on each leg.', times: { least: 2, most: 2 } },
-      { id: 'lock', kind: 'count', text: 'Turns of the locked finish round both legs.', times: { least: 3, most: 4 } },
-      seat('Pull the standing line against the loop.'),
-      { id: 'trim', kind: 'trim', text: 'Trim the tag.', figure: 'tag' },
+      { id: 'legs', kind: 'count', says: 'half-hitches-one', times: { least: 2, most: 2 } },
+      { id: 'lock', kind: 'count', says: 'turns-locked-finish', times: { least: 3, most: 4 } },
+      seat('pull-standing-line'),
+      { id: 'trim', kind: 'trim', says: 'trim-tag', figure: 'tag' },
     ],
   },
   {
     id: 'swivel',
     join: 'small-swivel',
-    name: 'a knot on each eye',
-    source: PRACTICE,
+    source: 'practice',
     steps: [
-      { id: 'size', kind: 'check', text: 'Try the bare swivel through the level wind and the smallest ring.' },
-      { id: 'first', kind: 'count', text: 'Turns of the knot on the first eye.', times: { least: 5, most: 6 } },
-      { id: 'second', kind: 'count', text: 'Turns of the knot on the second eye.', times: { least: 5, most: 6 } },
-      { id: 'wet', kind: 'prepare', text: 'Wet both and draw them down.' },
-      seat('Pull one line against the other.'),
-      { id: 'trim', kind: 'trim', text: 'Trim both tags.', figure: 'tag' },
+      { id: 'size', kind: 'check', says: 'try-bare-swivel' },
+      { id: 'first', kind: 'count', says: 'turns-knot-first', times: { least: 5, most: 6 } },
+      { id: 'second', kind: 'count', says: 'turns-knot-second', times: { least: 5, most: 6 } },
+      { id: 'wet', kind: 'prepare', says: 'wet-draw-them-down' },
+      seat('pull-one-line'),
+      { id: 'trim', kind: 'trim', says: 'trim-tags', figure: 'tag' },
     ],
   },
 ];
@@ -272,19 +338,19 @@ function arborKnot(): readonly GuideStep[] {
     {
       id: 'turns',
       kind: 'tie',
-      text: 'Pass the line round the arbor, more than once where it is slick.',
+      says: 'pass-line-round',
       figure: 'arborTurns',
     },
     {
       id: 'knot',
       kind: 'count',
-      text: 'Turns of the sliding knot round the standing line.',
+      says: 'turns-sliding-knot',
       times: { least: 5, most: 6 },
     },
-    { id: 'wet', kind: 'prepare', text: 'Wet it and slide it down to the arbor.' },
-    seat('Pull it tight against the arbor until nothing slides.'),
-    { id: 'trim', kind: 'trim', text: 'Trim the tag close.', figure: 'tag' },
-    { id: 'mark', kind: 'check', text: 'Mark spool and line with one stroke of a pen: a shifted mark shows a slip.' },
+    { id: 'wet', kind: 'prepare', says: 'wet-slide-down' },
+    seat('pull-tight-against'),
+    { id: 'trim', kind: 'trim', says: 'trim-tag-close', figure: 'tag' },
+    { id: 'mark', kind: 'check', says: 'mark-spool-line' },
   ];
 }
 
@@ -293,23 +359,23 @@ function sheathSteps(second: boolean): readonly GuideStep[] {
     {
       id: 'overhand',
       kind: 'tie',
-      text: `Tie ${second ? 'two overhands' : 'the overhand'} loosely in the sheath first.`,
+      says: second ? 'tie-two-overhands' : 'tie-overhand-loosely',
     },
-    { id: 'strip', kind: 'prepare', text: 'Bare the lead and break it off.', figure: 'strip', caution: 'lead' },
-    { id: 'push', kind: 'tie', text: 'Push the mono into the sheath until it meets the lead.' },
-    { id: 'first', kind: 'tie', text: 'Slide the overhand to the end of the sheath and tighten it there.' },
+    { id: 'strip', kind: 'prepare', says: 'bare-lead-break', figure: 'strip', caution: 'lead' },
+    { id: 'push', kind: 'tie', says: 'push-mono-into' },
+    { id: 'first', kind: 'tie', says: 'slide-overhand-end' },
     ...(second
       ? [
           {
             id: 'second',
             kind: 'tie',
-            text: 'The second one about 12 mm behind it, or near the end of the mono.',
+            says: 'second-one-about',
           } as const,
         ]
       : []),
-    seat('Pull mono against sheath; a kinked sheath is tied anew.'),
-    { id: 'trim', kind: 'trim', text: 'Trim the fringe.', figure: 'tag' },
-    { id: 'glue', kind: 'check', text: 'A drop of glue on the fringe.', caution: 'glue' },
+    seat('pull-mono-against'),
+    { id: 'trim', kind: 'trim', says: 'trim-fringe', figure: 'tag' },
+    { id: 'glue', kind: 'check', says: 'drop-glue-fringe', caution: 'glue' },
   ];
 }
 
@@ -318,13 +384,13 @@ function plaitPreparation(): readonly GuideStep[] {
     {
       id: 'overhang',
       kind: 'prepare',
-      text: 'Lay the braid over the leader with enough of both to hold.',
+      says: 'lay-braid-over',
       figure: 'overhang',
     },
     {
       id: 'tension',
       kind: 'prepare',
-      text: 'Keep the braid taut: rod in a holder, a drag that just clicks. Too loose sags, too tight will not lock.',
+      says: 'keep-braid-taut',
       figure: 'tension',
       caution: 'teeth',
     },

@@ -1,7 +1,9 @@
+import { because, type Reason } from '../reasons';
+
 /** What a pen stroke across spool and line says after a pull. */
 export interface SlipVerdict {
   readonly verdict: 'holds' | 'bedding' | 'slips';
-  readonly words: string;
+  readonly why: Reason;
 }
 
 /** Shift that the eye cannot tell from none, and one that packing alone explains (common practice, no source). */
@@ -15,16 +17,9 @@ const BEDDING_M = 0.005;
  */
 export function readSlip(movedM: number): SlipVerdict {
   if (!(movedM >= 0)) throw new RangeError('readSlip: movedM must be at least 0');
-  if (movedM <= HELD_M) return { verdict: 'holds', words: 'The mark stands: the line holds the arbor.' };
+  if (movedM <= HELD_M) return { verdict: 'holds', why: because('slip-holds') };
   if (movedM <= BEDDING_M) {
-    return {
-      verdict: 'bedding',
-      words: 'It has bedded in by a few millimetres. Mark it anew and pull again: a second shift is a slip.',
-    };
+    return { verdict: 'bedding', why: because('slip-bedding', { uptoM: BEDDING_M }) };
   }
-  return {
-    verdict: 'slips',
-    words:
-      'The whole line turns on the arbor, which feels exactly like a broken drag. Take it off: tape or a nylon underlay, one more turn, and hard packing.',
-  };
+  return { verdict: 'slips', why: because('slip-slips') };
 }

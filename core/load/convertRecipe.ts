@@ -1,5 +1,6 @@
 import type { Figure } from '../provenance/figure';
 import type { Known } from '../provenance/source';
+import { because } from '../reasons';
 import { PLUS_MINUS_SDS, propagate, type UncertainInput } from '../numerics/propagate';
 import { requirePositive } from '../result';
 import { lengthWoundOnM } from '../spool/turns';
@@ -44,18 +45,18 @@ const RECIPE_COUNT_SD = 2;
 export function convertRecipe(reel: RecipeReel, rows: readonly RecipeRow[]): readonly ConvertedRow[] {
   requirePositive('convertRecipe', { unitM: reel.unitM });
   const inputs: UncertainInput[] = [
-    { name: "the other reel's arbor", ...reel.arborDiameterM },
-    { name: "the other reel's width", ...reel.widthM },
-    { name: "the other reel's counter", ...reel.lengthPerTurnM },
-    ...rows.map((row) => ({ name: `the bulk of ${row.name}`, value: 1, sd: bulkRelativeSd(row) })),
+    { from: because('error-other-arbor'), ...reel.arborDiameterM },
+    { from: because('error-other-width'), ...reel.widthM },
+    { from: because('error-other-counter'), ...reel.lengthPerTurnM },
+    ...rows.map((row) => ({ from: because('error-bulk', { of: row.name }), value: 1, sd: bulkRelativeSd(row) })),
     ...rows.map((row) =>
       row.amount.kind === 'counts'
         ? {
-            name: `the counts of ${row.name}`,
+            from: because('error-counts', { of: row.name }),
             value: row.amount.counts,
             sd: Math.min(RECIPE_COUNT_SD, row.amount.counts / 4),
           }
-        : { name: `the length of ${row.name}`, value: row.amount.lengthM, sd: 0 },
+        : { from: because('error-length', { of: row.name }), value: row.amount.lengthM, sd: 0 },
     ),
   ];
   const spread = propagate(inputs, ([arborDiameterM = NaN, widthM = NaN, lengthPerTurnM = NaN, ...rest]) => {

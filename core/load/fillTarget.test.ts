@@ -29,9 +29,9 @@ describe('levelOfTarget', () => {
 
   it('fills so that the counter is true over the working range', () => {
     const found = level({ kind: 'counter-true', fromM: 20, toM: 60 });
-    if (!found.ok) throw new Error(found.message);
+    if (!found.ok) throw new Error(found.reason);
     const solved = solveSegment(REEL, STACK, REEL.fullDiameterM - 2 * found.value);
-    if (!solved.ok) throw new Error(solved.message);
+    if (!solved.ok) throw new Error(solved.reason);
     expect(Math.abs(meanCounterError(solved.value.line, COUNTER, 20, 60))).toBeLessThan(1e-4);
   });
 
@@ -58,14 +58,14 @@ describe('levelOfTarget', () => {
       { kind: 'counter-true', fromM: 20, toM: 60 },
       { ...COUNTER, lengthPerTurnM: 0.5 },
       STACK,
-      'out-of-reach',
+      'reads-high-above-the-rim',
     ],
     [
       'a constant far too small',
       { kind: 'counter-true', fromM: 20, toM: 60 },
       { ...COUNTER, lengthPerTurnM: 0.05 },
       STACK,
-      'out-of-reach',
+      'reads-low-with-the-least-line',
     ],
     [
       'a range beyond the line',

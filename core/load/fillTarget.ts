@@ -24,7 +24,13 @@ export interface ReelToFill {
 }
 
 export type FillProblem =
-  'no-counter' | 'roller-driven' | 'out-of-reach' | 'below-the-arbor' | 'range-longer-than-line' | 'does-not-fit';
+  | 'no-counter'
+  | 'roller-driven'
+  | 'reads-high-above-the-rim'
+  | 'reads-low-with-the-least-line'
+  | 'below-the-arbor'
+  | 'range-longer-than-line'
+  | 'does-not-fit';
 
 /** Places of the working range at which the counter's error is looked at. */
 const RANGE_STATIONS = 9;
@@ -82,7 +88,7 @@ export function levelBeforeLoss(
 function aboveTheArbor(reel: ReelToFill, levelBelowRimM: number): Outcome<number, FillProblem> {
   const depthM = (reel.fullDiameterM - reel.arborDiameterM) / 2;
   if (levelBelowRimM < depthM) return success(levelBelowRimM);
-  return failure('below-the-arbor', 'That fill would end below the arbor: nothing would be on the spool.', { depthM });
+  return failure('below-the-arbor', { depthM });
 }
 
 /**
@@ -114,9 +120,9 @@ function counterTrueLevel(
   fromM: number,
   toM: number,
 ): Outcome<number, FillProblem> {
-  if (!counter) return failure('no-counter', 'This reel has no counter that could be made true.');
+  if (!counter) return failure('no-counter');
   if (counter.drive === 'roller') {
-    return failure('roller-driven', 'A roller counts the line itself: no fill makes it true.');
+    return failure('roller-driven');
   }
   const lineAt = (diameterM: number): LoadedLine | null => {
     const solved = solveSegment(reel, segments, diameterM);
@@ -126,9 +132,7 @@ function counterTrueLevel(
   const enough = (diameterM: number): boolean => (lineAt(diameterM)?.woundLengthM ?? 0) > toM;
   const widestM = reel.fullDiameterM * WIDEST;
   if (!enough(widestM)) {
-    return failure('range-longer-than-line', 'The working range is longer than the line that this reel holds.', {
-      toM,
-    });
+    return failure('range-longer-than-line', { toM });
   }
   const start = reel.arborDiameterM * 1.001;
   const leastM = enough(start)
@@ -143,12 +147,7 @@ function counterTrueLevel(
   };
   const root = bisect(error, leastM, widestM, 1e-6);
   if (!root.ok) {
-    return failure(
-      'out-of-reach',
-      (root.figures.atHigh ?? 0) > 0
-        ? 'Even far above the rim this counter would read high: its constant is too large for this reel.'
-        : 'Even with the least line this counter would read low: its constant is too small for this reel.',
-    );
+    return failure(root.figures.atHigh > 0 ? 'reads-high-above-the-rim' : 'reads-low-with-the-least-line');
   }
   return success((reel.fullDiameterM - root.value.root) / 2);
 }

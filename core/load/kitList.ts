@@ -1,5 +1,6 @@
 import type { JoinKind } from '../joins/joinKinds';
-import { JOIN_WORK } from '../joins/joinWork';
+import { JOIN_WORK, type KitThing } from '../joins/joinWork';
+import { because, type Reason } from '../reasons';
 import type { Material } from './defaults';
 
 /** What a kit list is made from: the planned segments in order from the arbor, each with the join at its inner end. */
@@ -25,8 +26,8 @@ export interface KitLine {
 
 export interface KitList {
   readonly lines: readonly KitLine[];
-  readonly things: readonly { readonly name: string; readonly why: string }[];
-  readonly helper: string | null;
+  readonly things: readonly { readonly thing: KitThing; readonly whys: readonly Reason[] }[];
+  readonly helper: Reason | null;
   readonly dryMinutes: number;
   /** Total time (min) by hand and on a winding machine. */
   readonly byHandMinutes: number;
@@ -65,9 +66,7 @@ export function kitList(segments: readonly KitSegment[], hasCounter: boolean): K
   return {
     lines,
     things: things(segments, joins, braid, hasCounter),
-    helper: braid
-      ? 'A helper, or a brake on the supply spool: braid has to go on so hard that a fingernail leaves no mark.'
-      : null,
+    helper: braid ? because('kit-helper') : null,
     dryMinutes,
     byHandMinutes: total(HAND_TURNS_PER_MINUTE),
     byMachineMinutes: total(MACHINE_TURNS_PER_MINUTE),
@@ -76,19 +75,19 @@ export function kitList(segments: readonly KitSegment[], hasCounter: boolean): K
 
 function things(
   segments: readonly KitSegment[],
-  joins: readonly { readonly segment: KitSegment; readonly work: { readonly needs: readonly string[] } }[],
+  joins: readonly { readonly segment: KitSegment; readonly work: { readonly needs: readonly KitThing[] } }[],
   braid: boolean,
   hasCounter: boolean,
 ): KitList['things'] {
-  const needed = new Map<string, string[]>();
-  const need = (name: string, why: string): void => void needed.set(name, [...(needed.get(name) ?? []), why]);
-  for (const { segment, work } of joins) for (const name of work.needs) need(name, `the join to ${segment.name}`);
+  const needed = new Map<KitThing, Reason[]>();
+  const need = (thing: KitThing, why: Reason): void => void needed.set(thing, [...(needed.get(thing) ?? []), why]);
+  for (const { segment, work } of joins)
+    for (const thing of work.needs) need(thing, because('kit-join', { segment: segment.name }));
   const [first] = segments;
-  if (first && BRAIDS.includes(first.material)) need('arbor tape', `${first.name} on a bare arbor slips`);
-  if (braid) need('gloves or a folded cloth', 'tension on braid while it is wound');
-  if (segments.some((segment) => segment.material === 'lead core'))
-    need('water and soap', 'wash hands after handling lead');
-  if (hasCounter) need('tape measure, stake and clip', 'the walk that tests the counter before the end is cut');
-  need('caliper or depth rod', 'the level under the rim, at three points');
-  return [...needed].map(([name, whys]) => ({ name, why: whys.join(', ') }));
+  if (first && BRAIDS.includes(first.material)) need('arbor tape', because('kit-arbor', { segment: first.name }));
+  if (braid) need('gloves or a folded cloth', because('kit-tension'));
+  if (segments.some((segment) => segment.material === 'lead core')) need('water and soap', because('kit-lead'));
+  if (hasCounter) need('tape measure, stake and clip', because('kit-walk'));
+  need('caliper or depth rod', because('kit-level'));
+  return [...needed].map(([thing, whys]) => ({ thing, whys }));
 }

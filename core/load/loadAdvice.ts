@@ -1,5 +1,6 @@
 import type { JoinKind } from '../joins/joinKinds';
 import { joinBulkM } from '../joins/joinWork';
+import { because, type Reason } from '../reasons';
 import type { Material } from './defaults';
 
 /** A planned segment as advice looks at it, in order from the arbor. */
@@ -29,7 +30,7 @@ export interface AdvisedLoad {
   readonly retailLengthsM: readonly (readonly number[])[];
 }
 
-/** A piece of advice: figures in SI for the screen to word, and the reason in plain words. */
+/** A piece of advice: figures in SI and the reason, for the screen to word. */
 export interface LoadAdvice {
   readonly kind:
     | 'thin-backing'
@@ -42,10 +43,10 @@ export interface LoadAdvice {
     | 'thick-join';
   readonly weight: 'caution' | 'note';
   readonly segment: string;
-  readonly reason: string;
+  readonly reason: Reason;
   readonly figures: Readonly<Record<string, number>>;
   /** Ways out, each with what it asks for. */
-  readonly ways: readonly string[];
+  readonly ways: readonly Reason[];
 }
 
 const BRAIDS: readonly Material[] = ['braid', 'hollow braid'];
@@ -89,10 +90,9 @@ function backingAdvice({ segments }: AdvisedLoad): readonly LoadAdvice[] {
         kind: 'thin-backing',
         weight: 'note',
         segment: backing.name,
-        reason:
-          'The backing is thinner than the line above it. That buys length, and asks for better line and a better knot, since only the largest fish ever pull on it.',
+        reason: because('thin-backing'),
         figures,
-        ways: ['take backing as thick as the line above, or up to a tenth thicker', 'keep it, and test its knot'],
+        ways: [because('thin-backing-thicker'), because('thin-backing-keep')],
       },
     ];
   }
@@ -102,8 +102,7 @@ function backingAdvice({ segments }: AdvisedLoad): readonly LoadAdvice[] {
       kind: 'thick-backing',
       weight: 'note',
       segment: backing.name,
-      reason:
-        'The backing is more than a tenth thicker than the line above it. It fills a big reel cheaply, and leaves less length behind a long run.',
+      reason: because('thick-backing'),
       figures,
       ways: [],
     },
@@ -118,13 +117,9 @@ function arborAdvice({ segments }: AdvisedLoad): readonly LoadAdvice[] {
       kind: 'bare-arbor',
       weight: 'caution',
       segment: first.name,
-      reason: 'Braid does not grip a smooth arbor: a slipping spool feels exactly like a broken drag.',
+      reason: because('bare-arbor'),
       figures: {},
-      ways: [
-        'a nylon underlay: asks for a few metres of nylon and one more join',
-        'tape on the arbor: asks for a clean, dry arbor and tape that salt does not loosen',
-        'criss-cross the first wraps and pack them hard: asks for a good arbor knot and real tension from the first turn',
-      ],
+      ways: [because('bare-arbor-underlay'), because('bare-arbor-tape'), because('bare-arbor-criss-cross')],
     },
   ];
 }
@@ -141,9 +136,9 @@ function retailAdvice({ segments, retailLengthsM }: AdvisedLoad): readonly LoadA
         kind: 'retail-length',
         weight: 'note',
         segment: segment.name,
-        reason: 'A top shot that is exactly one spool as it is sold is replaced without any arithmetic.',
+        reason: because('retail-length'),
         figures: { lengthM: segment.lengthM, retailM: near },
-        ways: ['make it the whole spool'],
+        ways: [because('retail-length-whole')],
       },
     ];
   });
@@ -164,13 +159,13 @@ function leadCoreAdvice({ segments, volumeM3 }: AdvisedLoad): readonly LoadAdvic
         kind: 'bulky-lead-core',
         weight: share > 0.85 ? 'caution' : 'note',
         segment: segment.name,
-        reason: 'Lead core fills most of this spool, and hardly any other line is left behind it.',
+        reason: because('bulky-lead-core'),
         figures: {
           share,
           coloursThatFit: Math.max(0, Math.floor((volumeM3 - fixedM3) / perColourM3)),
           coloursForHalf: Math.max(0, Math.floor((0.5 * volumeM3) / perColourM3)),
         },
-        ways: ['a segment of fewer colours between thinner lines', 'a larger reel'],
+        ways: [because('bulky-lead-core-fewer'), because('bulky-lead-core-larger')],
       },
     ];
   });
@@ -179,19 +174,14 @@ function leadCoreAdvice({ segments, volumeM3 }: AdvisedLoad): readonly LoadAdvic
 function levelAdvice({ reelKind, levelBelowRimM }: AdvisedLoad): readonly LoadAdvice[] {
   const leastM = LEAST_ROOM_M[reelKind];
   if (levelBelowRimM >= leastM) return [];
-  const reasons = {
-    'fixed-spool': 'An overfilled fixed spool throws loops: wind-knots come from there.',
-    conventional: 'An overfilled spool rubs the frame, and leaves no room for line that is rewound carelessly afloat.',
-    fly: 'A fly reel filled to the rim jams at the frame when line comes back in a hurry.',
-  };
   return [
     {
       kind: 'overfull',
       weight: 'caution',
       segment: '',
-      reason: reasons[reelKind],
+      reason: because(`overfull-${reelKind}`),
       figures: { levelBelowRimM, leastM },
-      ways: ['leave more room under the rim', 'or keep it on purpose, where leader knots will soon take metres'],
+      ways: [because('overfull-leave-room'), because('overfull-on-purpose')],
     },
   ];
 }
@@ -207,7 +197,7 @@ function loopAdvice({ segments, reelKind, fullDiameterM, widthM }: AdvisedLoad):
         kind: 'loop-over-reel',
         weight: 'note',
         segment: segment.name,
-        reason: 'Lines are changed loop to loop only if the backing’s loop passes over the whole reel.',
+        reason: because('loop-over-reel'),
         figures: { loopM },
         ways: [],
       },
@@ -226,8 +216,7 @@ function joinAdvice({ segments }: AdvisedLoad): readonly LoadAdvice[] {
         kind: 'thick-join',
         weight: 'note',
         segment: segment.name,
-        reason:
-          'This join is thick (a guess from its lines): pull it through the level wind and the smallest ring before it goes on.',
+        reason: because('thick-join'),
         figures: { bulkM },
         ways: [],
       },

@@ -35,7 +35,7 @@ describe('planLoad', () => {
 
   it('over-reads on an almost empty spool by 15 to 65 % (common practice, no source)', () => {
     const plan = planLoad(REEL, STACK, { ...COUNTER, lengthPerTurnM: known(Math.PI * 0.0595, 0) }, 0.002);
-    if (!plan.ok) throw new Error(plan.message);
+    if (!plan.ok) throw new Error(plan.reason);
     const [backing] = plan.value.segments;
     const over = (backing?.counts?.value ?? NaN) / (backing?.lengthM.value ?? NaN) - 1;
     expect(over).toBeGreaterThan(0.15);
@@ -44,7 +44,7 @@ describe('planLoad', () => {
 
   it('has a ± on the solved length that a Monte Carlo of the same errors confirms', () => {
     const plan = planLoad(REEL, STACK, COUNTER, 0.002);
-    if (!plan.ok) throw new Error(plan.message);
+    if (!plan.ok) throw new Error(plan.reason);
     const random = seededRandom(11);
     const jolt = (figure: Known): Known => known(figure.value + figure.sd * normalDeviate(random), 0);
     const lengths: number[] = [];
@@ -72,7 +72,7 @@ describe('planLoad', () => {
 
   it('gives turns and counts a ± for the length that the run sheet names, not for the solved one', () => {
     const plan = planLoad(REEL, STACK, COUNTER, 0.002);
-    if (!plan.ok) throw new Error(plan.message);
+    if (!plan.ok) throw new Error(plan.reason);
     const [backing] = plan.value.segments;
     const relative = (figure: { value: number; plusMinus: number } | null | undefined): number =>
       (figure?.plusMinus ?? NaN) / (figure?.value ?? NaN);
@@ -88,14 +88,14 @@ describe('planLoad', () => {
 
   it('leaves a hand-lined leader off the spool and out of the stop readings', () => {
     const plan = planLoad(REEL, [...STACK, segment('Leader', 6, 0.0006, false)], COUNTER, 0.002);
-    if (!plan.ok) throw new Error(plan.message);
+    if (!plan.ok) throw new Error(plan.reason);
     expect(plan.value.segments[3]).toMatchObject({ stopReading: null, naiveStopReading: null });
     expect(plan.value.finalDiameterM.value).toBeCloseTo(0.0578, 12);
   });
 
   it('gives the level a ± for the named lengths, which a Monte Carlo of the same errors confirms', () => {
     const plan = planLoad(REEL, STACK, null, 0.002);
-    if (!plan.ok) throw new Error(plan.message);
+    if (!plan.ok) throw new Error(plan.reason);
     const random = seededRandom(23);
     const jolt = (figure: Known): Known => known(figure.value + figure.sd * normalDeviate(random), 0);
     const levels: number[] = [];

@@ -1,4 +1,5 @@
 import { countsForLine, naiveStopReading, stopReading, type Counter } from '../counter/counter';
+import { because, type Reason } from '../reasons';
 import { PLUS_MINUS_SDS, propagate, type UncertainInput } from '../numerics/propagate';
 import type { Figure } from '../provenance/figure';
 import type { Known } from '../provenance/source';
@@ -73,22 +74,24 @@ function flatten(
 ) {
   const inputs: UncertainInput[] = [];
   const keys: string[] = [];
-  const add = (key: string, name: string, known: { value: number; sd: number }): number => {
+  const add = (key: string, from: Reason, known: { value: number; sd: number }): number => {
     const at = joint?.keys.indexOf(key) ?? -1;
     const sd = at < 0 ? known.sd : known.value * (joint?.relativeSds[at] ?? NaN);
     keys.push(key);
-    return inputs.push({ name, value: known.value, sd }) - 1;
+    return inputs.push({ from, value: known.value, sd }) - 1;
   };
-  const arbor = add('arborDiameterM', 'arbor diameter', reel.arborDiameterM);
-  const width = add('widthM', 'spool width', reel.widthM);
-  const full = add('fullDiameterM', 'full diameter', reel.fullDiameterM);
-  const constant = counter ? add('counter', "the counter's constant", counter.lengthPerTurnM) : null;
+  const arbor = add('arborDiameterM', because('error-arbor'), reel.arborDiameterM);
+  const width = add('widthM', because('error-width'), reel.widthM);
+  const full = add('fullDiameterM', because('error-full-diameter'), reel.fullDiameterM);
+  const constant = counter ? add('counter', because('error-counter-constant'), counter.lengthPerTurnM) : null;
   const bulks = new Map<string, number>();
   const rows = segments.map((segment) => {
     const key = segment.lineId ?? `segment ${segment.id}`;
-    const bulk = bulks.get(key) ?? add(key, bulkName(segment), { value: 1, sd: bulkRelativeSd(segment) });
+    const bulk = bulks.get(key) ?? add(key, bulkError(segment), { value: 1, sd: bulkRelativeSd(segment) });
     bulks.set(key, bulk);
-    const length = segment.lengthM ? add(`length ${segment.id}`, `length of ${segment.name}`, segment.lengthM) : null;
+    const length = segment.lengthM
+      ? add(`length ${segment.id}`, because('error-length', { of: segment.name }), segment.lengthM)
+      : null;
     return { segment, bulk, length };
   });
   const read = (values: readonly number[]) => {
@@ -117,10 +120,10 @@ export function bulkRelativeSd(line: { readonly lineDiameterM: Known; readonly p
 }
 
 /** A line's bulk, named by what leaves it most open. */
-function bulkName(segment: SegmentToPlan): string {
+function bulkError(segment: SegmentToPlan): Reason {
   const { lineDiameterM, packing } = segment;
   const thickness = (2 * lineDiameterM.sd) / lineDiameterM.value;
-  return `${thickness > packing.sd / packing.value ? 'thickness' : 'packing'} of ${segment.name}`;
+  return because(thickness > packing.sd / packing.value ? 'error-thickness' : 'error-packing', { of: segment.name });
 }
 
 /** Correlation of a plan's inputs: as learned where both are known together, else none. */

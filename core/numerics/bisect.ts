@@ -30,7 +30,7 @@ export function bisect(
   const atHigh = f(high);
   if (atHigh === 0) return success({ root: high, iterations: 0, errorEstimate: 0 });
   if (atLow > 0 === atHigh > 0) {
-    return failure('no-sign-change', 'The value sought is not reached between the two ends.', { atLow, atHigh });
+    return failure('no-sign-change', { atLow, atHigh });
   }
   let [a, b] = [low, high];
   let iterations = 0;

@@ -1,6 +1,9 @@
+import type { Reason } from '../reasons';
+
 /** A figure that is not exactly known: its best value and the standard deviation of its error. */
 export interface UncertainInput {
-  readonly name: string;
+  /** What the error comes from. */
+  readonly from: Reason;
   readonly value: number;
   readonly sd: number;
 }
@@ -9,7 +12,7 @@ export interface Propagated {
   readonly values: readonly number[];
   readonly sds: readonly number[];
   /** For each output, the input that contributes most to its variance, or null when nothing does. */
-  readonly largestContributors: readonly (string | null)[];
+  readonly largestContributors: readonly (Reason | null)[];
 }
 
 /** Half width of a 95 % interval in standard deviations: the meaning of every ± that is shown. */
@@ -36,7 +39,7 @@ export function propagate(
   if (values.some((value) => !Number.isFinite(value))) throw new RangeError('propagate: the result is not finite');
   const steps = inputs.map((input, index) => stepOf(inputs, index, f, values.length));
   const sds: number[] = [];
-  const largestContributors: (string | null)[] = [];
+  const largestContributors: (Reason | null)[] = [];
   values.forEach((_, output) => {
     const moved = steps.map((step) => step[output] ?? 0);
     const shares = moved.map((step, index) => step * withOthers(moved, index, correlation?.[index]));
@@ -49,7 +52,7 @@ export function propagate(
       ),
     );
     const largest = shares.reduce((best, share, index) => (share > (shares[best] ?? 0) ? index : best), 0);
-    largestContributors.push((shares[largest] ?? 0) > 0 ? (inputs[largest]?.name ?? null) : null);
+    largestContributors.push((shares[largest] ?? 0) > 0 ? (inputs[largest]?.from ?? null) : null);
   });
   return { values, sds, largestContributors };
 }
@@ -68,14 +71,15 @@ function stepOf(
   outputs: number,
 ): readonly number[] {
   const input = inputs[index];
-  if (!input || !(input.sd >= 0)) throw new RangeError(`propagate: the SD of ${input?.name} must not be negative`);
+  if (!input || !(input.sd >= 0))
+    throw new RangeError(`propagate: the SD of ${input?.from.reason} must not be negative`);
   if (input.sd === 0) return Array.from({ length: outputs }, () => 0);
   const centre = inputs.map((each) => each.value);
   const up = f(centre.with(index, input.value + input.sd));
   const down = f(centre.with(index, input.value - input.sd));
   return Array.from({ length: outputs }, (_, output) => {
     const step = ((up[output] ?? NaN) - (down[output] ?? NaN)) / 2;
-    if (!Number.isFinite(step)) throw new RangeError(`propagate: ${input.name} makes the result not finite`);
+    if (!Number.isFinite(step)) throw new RangeError(`propagate: ${input.from.reason} makes the result not finite`);
     return step;
   });
 }

@@ -7,7 +7,7 @@ import { counterOf } from './count/counterOf';
 
 const lineOf = (rig: ReturnType<typeof woundRig>) => {
   const current = currentLine(rig);
-  if (!current.ok) throw new Error(current.message);
+  if (!current.ok) throw new Error(current.reason);
   return current.value;
 };
 

@@ -19,7 +19,7 @@ export interface CurrentLine {
   readonly heldOutLevels: readonly LevelRecord[];
 }
 
-export type NoLine = 'no-segments' | 'does-not-fit' | 'nothing-left';
+export type NoLine = 'no-segments' | 'does-not-fit' | 'nothing-left' | 'nothing-on-the-spool';
 
 /**
  * The line that is on the reel now: as wound, with every later change; or, before that, as planned.
@@ -27,16 +27,16 @@ export type NoLine = 'no-segments' | 'does-not-fit' | 'nothing-left';
  * @param record the rig
  */
 export const currentLine = oncePer((record: RigRecord): Outcome<CurrentLine, NoLine> => {
-  if (record.segments.length === 0) return failure('no-segments', 'This rig has no line yet.');
+  if (record.segments.length === 0) return failure('no-segments');
   if (record.load?.status === 'wound') {
     const wound = lineAsWound(record, record.load);
     if (wound.line.woundLengthM > 0) return success(wound);
-    return failure('nothing-left', 'Nothing is left on this spool: load it anew, or take back what was noted as gone.');
+    return failure('nothing-left');
   }
   const plan = planForRig(record, DEFAULT_LEVEL_BELOW_RIM_M);
   if (!plan.ok) return plan;
   if (!(plan.value.line.woundLengthM > 0)) {
-    return failure('no-segments', 'No line of this rig goes on the spool: it is all let out by hand.');
+    return failure('nothing-on-the-spool');
   }
   return success({
     line: plan.value.line,

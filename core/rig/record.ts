@@ -1,3 +1,4 @@
+import type { LogKind, Reason } from '../reasons';
 import type { CounterDrive } from '../counter/counter';
 import type { LeverPoint } from '../drag/leverCurve';
 import type { CreepObservation, Current, Heading } from '../drag/planerBracket';
@@ -434,8 +435,9 @@ export interface PlanerLookRecord extends CreepObservation {
 
 export interface LogRecord {
   readonly id: string;
-  readonly kind: string;
-  readonly text: string;
+  readonly topic: string;
+  /** What happened; worded by the dictionary. */
+  readonly entry: Reason<LogKind>;
   readonly person: string | null;
   readonly at: string;
 }

@@ -112,7 +112,7 @@ describe('adviceForRig', () => {
       expect(Math.abs(reload.value.worstAfter)).toBeLessThan(Math.abs(adviceOf(low).worstNow));
       expect(reload.value.joins).toBe(2);
     } else {
-      expect(['past-the-rim', 'cannot-be-true', 'little-to-gain']).toContain(reload.reason);
+      expect(['true-past-the-rim', 'cannot-be-true', 'little-to-gain']).toContain(reload.reason);
     }
     const allFixed = { ...low, segments: low.segments.map((segment) => ({ ...segment, lengthM: 30 })) };
     expect(adviceOf(allFixed).reload).toMatchObject({ ok: false, reason: 'no-free-segment' });
@@ -145,10 +145,10 @@ describe('a fleet', () => {
     const bare = viewOf({ ...rig, reel: { ...rig.reel, counter: null } });
     const fleet = compareFleet([bare, viewOf(plannedRig()), viewOf(rig)], 5000, 'true');
     expect(fleet.rods).toEqual([]);
-    expect(fleet.left.map((each) => each.why)).toEqual([
-      'it has no counter',
-      'it is not loaded',
-      'it has not so much line',
+    expect(fleet.left.map((each) => each.why.reason)).toEqual([
+      'fleet-no-counter',
+      'fleet-not-loaded',
+      'fleet-too-short',
     ]);
     expect(fleet.spreadBefore).toBe(0);
   });
@@ -173,6 +173,6 @@ describe('strength and drag bases', () => {
     expect(tested).toMatchObject({ basis: 'tested', of: 'Lead core' });
     expect(label).toMatchObject({ of: 'Top shot', strengthN: { value: 58 } });
     const untested = dragBases(woundRig(), viewOf(woundRig()).current.line);
-    expect(untested[1]).toMatchObject({ strengthN: null, reason: expect.stringContaining('not every line') });
+    expect(untested[1]).toMatchObject({ strengthN: null, why: { reason: 'basis-not-tested' } });
   });
 });

@@ -1,3 +1,5 @@
+import type { Reason } from '../reasons';
+
 /**
  * - done: the result stands, and everything it rests on is as it was
  * - stale: something that it rests on has changed; `why` names what
@@ -6,5 +8,5 @@
  */
 export interface StationState {
   readonly state: 'done' | 'stale' | 'due' | 'not needed';
-  readonly why: string;
+  readonly why: Reason;
 }

@@ -7,7 +7,7 @@ import { strengthOfRig } from './strength/strengthOfRig';
 
 function lineOf(rig: RigRecord) {
   const current = currentLine(rig);
-  if (!current.ok) throw new Error(current.message);
+  if (!current.ok) throw new Error(current.reason);
   return current.value.line;
 }
 
@@ -66,16 +66,19 @@ describe('stationStates', () => {
   it('has everything due on a planned rig, and a reason for each', () => {
     const states = stationStates(plannedRig());
     expect(Object.values(states).map((state) => state.state)).toEqual(['due', 'due', 'due', 'due', 'due']);
-    expect(states.joins.why).toBe('3 of 3 not noted as tied');
-    expect(states.load.why).toBe('planned, not wound yet');
-    expect(states.count.why).toBe('load the reel first');
-    expect(states.strength.why).toContain('0 of 3');
+    expect(states.joins.why).toEqual({ reason: 'joins-not-tied', figures: { missing: 3, joins: 3 } });
+    expect(states.load.why.reason).toBe('planned-not-wound');
+    expect(states.count.why.reason).toBe('load-first');
+    expect(states.strength.why.figures).toMatchObject({ tested: 0, lines: 3 });
   });
 
   it('counts the segments that are on while winding', () => {
     const wound = woundRig();
     const winding = woundRig({ status: 'winding', winding: wound.load?.winding.slice(0, 1) ?? [] });
-    expect(stationStates(winding).load).toEqual({ state: 'due', why: 'winding: 1 of 3 segments on' });
+    expect(stationStates(winding).load).toEqual({
+      state: 'due',
+      why: { reason: 'winding-so-far', figures: { noted: 1, wound: 3 } },
+    });
   });
 
   it('has everything done when everything is', () => {
@@ -94,7 +97,7 @@ describe('stationStates', () => {
     expect(state('2026-03-16T10:00:00.000Z').state).toBe('done');
     expect(state('2026-03-30T10:00:00.000Z')).toMatchObject({
       state: 'due',
-      why: expect.stringMatching(/^set \d+ days ago/) as string,
+      why: { reason: 'set-days-ago' },
     });
   });
 
@@ -116,7 +119,10 @@ describe('stationStates', () => {
       },
     };
     const states = stationStates(lost);
-    expect(states.count).toEqual({ state: 'stale', why: 'changed since: length of Top shot' });
+    expect(states.count).toEqual({
+      state: 'stale',
+      why: { reason: 'changed-since', figures: { what: ['length of Top shot'] } },
+    });
     expect(states.drag.state).toBe('stale');
     expect(states.load.state).toBe('done');
     expect(states.strength.state).toBe('done');
@@ -127,14 +133,19 @@ describe('stationStates', () => {
     const retested = { ...rig, strengthTests: [...rig.strengthTests, pulls('top', [70, 71, 69])] };
     const states = stationStates(retested);
     expect(states.drag.state).toBe('stale');
-    expect(states.drag.why).toContain('strength of Top shot');
+    expect(states.drag.why.figures).toMatchObject({
+      what: expect.arrayContaining(['strength of Top shot']) as string[],
+    });
     expect(states.count.state).toBe('done');
   });
 
   it('makes the load stale when the plan changes after winding', () => {
     const rig = complete();
     const changed = { ...rig, segments: rig.segments.map((s) => (s.id === 's2' ? { ...s, lengthM: 45 } : s)) };
-    expect(stationStates(changed).load).toEqual({ state: 'stale', why: 'changed since: length of Top shot' });
+    expect(stationStates(changed).load).toEqual({
+      state: 'stale',
+      why: { reason: 'changed-since', figures: { what: ['length of Top shot'] } },
+    });
   });
 
   it('does not go stale by a better constant: nothing has moved', () => {
@@ -150,7 +161,10 @@ describe('stationStates', () => {
   it('is done only with three pulls of every line', () => {
     const rig = complete();
     const two = { ...rig, strengthTests: [pulls('nylon', [140, 142]), ...rig.strengthTests.slice(1)] };
-    expect(stationStates(two).strength).toEqual({ state: 'due', why: '2 of 3 lines pulled 3 times' });
+    expect(stationStates(two).strength).toEqual({
+      state: 'due',
+      why: { reason: 'lines-pulled', figures: { tested: 2, lines: 3, times: 3 } },
+    });
   });
 });
 

@@ -1,4 +1,5 @@
 import { changedSince } from '../provenance/basis';
+import { because } from '../reasons';
 import { countBasis, dragBasis, loadBasis } from './bases';
 import { currentLine } from './currentLine';
 import { joinsState } from './joins/joinsOfRig';
@@ -12,7 +13,7 @@ const DAY_MS = 86_400_000;
 const GOOD_FOR_DAYS = 14;
 
 function stale(what: readonly string[]): StationState {
-  return { state: 'stale', why: `changed since: ${what.join('; ')}` };
+  return { state: 'stale', why: because('changed-since', { what }) };
 }
 
 /**
@@ -42,52 +43,51 @@ export function stationStates(record: RigRecord): Readonly<Record<Station, Stati
 function loadState(record: RigRecord): StationState {
   const { load } = record;
   if (!load)
-    return { state: 'due', why: record.segments.length === 0 ? 'no line planned yet' : 'planned, not wound yet' };
+    return { state: 'due', why: because(record.segments.length === 0 ? 'no-line-planned' : 'planned-not-wound') };
   if (load.status === 'winding') {
     const noted = new Set(load.winding.map((entry) => entry.segmentId)).size;
     const wound = load.segments.filter((segment) => segment.wound).length;
-    return { state: 'due', why: `winding: ${noted} of ${wound} segments on` };
+    return { state: 'due', why: because('winding-so-far', { noted, wound }) };
   }
   const changed = changedSince(load.basis, loadBasis(record));
-  return changed.length > 0 ? stale(changed) : { state: 'done', why: 'wound as planned' };
+  return changed.length > 0 ? stale(changed) : { state: 'done', why: because('wound-as-planned') };
 }
 
 function countState(record: RigRecord): StationState {
-  if (!record.reel.counter) return { state: 'not needed', why: 'this reel has no counter' };
-  if (record.load?.status !== 'wound') return { state: 'due', why: 'load the reel first' };
+  if (!record.reel.counter) return { state: 'not needed', why: because('reel-without-counter') };
+  if (record.load?.status !== 'wound') return { state: 'due', why: because('load-first') };
   const { calibration } = record;
-  if (calibration?.loadId !== record.load.id) return { state: 'due', why: 'no test of this load accepted yet' };
+  if (calibration?.loadId !== record.load.id) return { state: 'due', why: because('no-test-accepted') };
   const line = currentLine(record);
-  if (!line.ok) return { state: 'stale', why: line.message };
+  if (!line.ok) return { state: 'stale', why: line };
   const changed = changedSince(calibration.basis, countBasis(record, line.value.line));
   if (changed.length > 0) return stale(changed);
   return {
     state: 'done',
-    why: calibration.method === 'true' ? 'made true and accepted' : 'left as it is, with a card',
+    why: because(calibration.method === 'true' ? 'made-true' : 'left-with-card'),
   };
 }
 
 function strengthState(record: RigRecord): StationState {
   const ids = [...new Set(record.segments.map((segment) => segment.productId))];
-  if (ids.length === 0) return { state: 'due', why: 'no line planned yet' };
+  if (ids.length === 0) return { state: 'due', why: because('no-line-planned') };
   const tested = ids.filter((id) => (productStrength(record, id).summary?.n ?? 0) >= PULLS_FOR_A_MEAN).length;
   if (tested < ids.length)
-    return { state: 'due', why: `${tested} of ${ids.length} lines pulled ${PULLS_FOR_A_MEAN} times` };
-  return { state: 'done', why: `all ${ids.length} lines pulled ${PULLS_FOR_A_MEAN} times or more` };
+    return { state: 'due', why: because('lines-pulled', { tested, lines: ids.length, times: PULLS_FOR_A_MEAN }) };
+  return { state: 'done', why: because('all-lines-pulled', { lines: ids.length, times: PULLS_FOR_A_MEAN }) };
 }
 
 function dragState(record: RigRecord): StationState {
   const setting = record.dragSetting;
-  if (!setting?.acceptedAt)
-    return { state: 'due', why: setting ? 'scale session not finished' : 'not set with a scale yet' };
+  if (!setting?.acceptedAt) return { state: 'due', why: because(setting ? 'scale-not-finished' : 'scale-not-used') };
   const line = currentLine(record);
-  if (!line.ok) return { state: 'stale', why: line.message };
+  if (!line.ok) return { state: 'stale', why: line };
   const strength = strengthOfRig(record, line.value.line);
-  if (!strength) return { state: 'stale', why: 'the strength of the rig is no longer known' };
+  if (!strength) return { state: 'stale', why: because('strength-unknown') };
   const changed = changedSince(setting.basis, dragBasis(record, line.value.line, strength));
   if (changed.length > 0) return stale(changed);
   const days = Math.floor((Date.parse(record.readAt) - Date.parse(setting.acceptedAt)) / DAY_MS);
   return days > GOOD_FOR_DAYS
-    ? { state: 'due', why: `set ${days} days ago: pull it with a scale before the next trip` }
-    : { state: 'done', why: 'set with a scale' };
+    ? { state: 'due', why: because('set-days-ago', { days }) }
+    : { state: 'done', why: because('set-with-scale') };
 }

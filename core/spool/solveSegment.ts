@@ -44,13 +44,13 @@ export function solveSegment(
   if (excessVolumeM3 >= 0) {
     const last = known.at(-1);
     const excessLastLengthM = last ? excessVolumeM3 / woundAreaM2(last.lineDiameterM, last.packing) : 0;
-    return failure(
-      'does-not-fit',
-      `The other segments alone take ${(takenVolumeM3 * 1e6).toFixed(1)} cm³ and the spool holds ` +
-        `${(Math.max(availableVolumeM3, 0) * 1e6).toFixed(1)} cm³ up to the fill asked for, so nothing is left for ` +
-        `${solved.name}. ${last ? `It would fit with ${excessLastLengthM.toFixed(1)} m less of ${last.name}, and no ${solved.name}.` : 'The full diameter must be above the arbor.'}`,
-      { availableVolumeM3, takenVolumeM3, excessVolumeM3, excessLastLengthM },
-    );
+    return failure('does-not-fit', {
+      availableVolumeM3,
+      takenVolumeM3,
+      excessLastLengthM,
+      solved: solved.name,
+      last: last?.name ?? '',
+    });
   }
   const solvedLengthM = -excessVolumeM3 / woundAreaM2(solved.lineDiameterM, solved.packing);
   const line = buildLoadedLine(

@@ -19,7 +19,7 @@ function pull(change: (forceN: number, timeS: number) => number = (forceN) => fo
 describe('a force–stretch trace', () => {
   it('gives peak, break, loading rate, stretch at a load and stiffness', () => {
     const read = analyseTrace(pull(), 0.5);
-    if (!read.ok) throw new Error(read.message);
+    if (!read.ok) throw new Error(read.reason);
     expect(read.value.peakN).toBeCloseTo(120, 9);
     expect(read.value.peakAtS).toBeCloseTo(2.5, 9);
     expect(read.value.brokeAtS).toBeCloseTo(2.505, 9);
@@ -55,15 +55,15 @@ describe('a force–stretch trace', () => {
         pull((forceN) => -forceN),
         0.5,
       ),
-    ).toMatchObject({ ok: false, reason: 'negative' });
+    ).toMatchObject({ ok: false, reason: 'negative-sign' });
     expect(
       analyseTrace(
         pull((forceN, at) => (at > 2.7 ? -40 : forceN)),
         0.5,
       ),
-    ).toMatchObject({ reason: 'negative' });
+    ).toMatchObject({ reason: 'negative-tare' });
     const short = { timeS: new Float64Array(3), forceN: new Float64Array(3), stretchM: null };
-    expect(analyseTrace(short, 0.5)).toMatchObject({ ok: false, reason: 'too-short' });
+    expect(analyseTrace(short, 0.5)).toMatchObject({ ok: false, reason: 'trace-too-short' });
     expect(() => analyseTrace(pull(), 0)).toThrow(/gaugeLengthM/);
   });
 

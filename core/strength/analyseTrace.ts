@@ -21,7 +21,7 @@ export interface TraceReading {
   readonly slips: number;
 }
 
-export type TraceProblem = 'too-short' | 'no-pull' | 'no-break' | 'negative';
+export type TraceProblem = 'trace-too-short' | 'no-pull' | 'no-break' | 'negative-sign' | 'negative-tare';
 
 /** The force must fall to this share of its peak for the line to count as broken. */
 const BROKEN_SHARE = 0.5;
@@ -42,15 +42,14 @@ const LEAST_SAMPLES = 8;
  *
  * @param trace as recorded
  * @param gaugeLengthM length between the grips (m)
- * @returns the reading; or why there is none: 'too-short', 'no-pull', 'no-break' (still holding when the trace ended),
+ * @returns the reading; or why there is none: 'trace-too-short', 'no-pull', 'no-break' (still holding when the trace ended),
  *   'negative' (recorded with the sign turned)
  */
 export function analyseTrace(trace: ForceTrace, gaugeLengthM: number): Outcome<TraceReading, TraceProblem> {
   requirePositive('analyseTrace', { gaugeLengthM });
   const { timeS, forceN, stretchM } = trace;
   const n = forceN.length;
-  if (n < LEAST_SAMPLES)
-    return failure('too-short', `A trace of ${n} samples says nothing: ${LEAST_SAMPLES} at least.`);
+  if (n < LEAST_SAMPLES) return failure('trace-too-short', { samples: n, least: LEAST_SAMPLES });
   const tareN = tareOf(trace);
   const at = (index: number): number => (forceN[index] ?? NaN) - tareN;
   let [peak, lowest] = [0, 0];
@@ -60,19 +59,15 @@ export function analyseTrace(trace: ForceTrace, gaugeLengthM: number): Outcome<T
   }
   const peakN = at(peak);
   if (-at(lowest) > Math.max(peakN, 0) && -at(lowest) > 0) {
-    return failure('negative', 'The pull is recorded as a negative force: turn its sign round.');
+    return failure('negative-sign');
   }
   if (-at(lowest) > NEGATIVE_SHARE * peakN) {
-    return failure('negative', 'The force goes far below zero: was the gauge tared under load?', {
-      lowestN: at(lowest),
-    });
+    return failure('negative-tare', { lowestN: at(lowest) });
   }
-  if (!(peakN > 0)) return failure('no-pull', 'The gauge shows no force: is the line in both grips?');
+  if (!(peakN > 0)) return failure('no-pull');
   const broke = breakIndex(at, peak, n);
   if (broke === null) {
-    return failure('no-break', 'The line had not broken when the trace ended: its peak is a pull, not a strength.', {
-      peakN,
-    });
+    return failure('no-break', { peakN });
   }
   const rise = riseOf(at, peak);
   const rate = linearFitOf(timeS, forceN, rise(0.2), rise(0.8) + 1);

@@ -8,7 +8,7 @@ const lb = (value: number): number => toSi('force', value, 'lb');
 const size = (labelLb: number, ratio: number, n = 5) => ({ labelN: lb(labelLb), meanN: ratio * lb(labelLb), n });
 const patternOf = (sizes: Parameters<typeof labelPattern>[0]) => {
   const pattern = labelPattern(sizes);
-  if (!pattern.ok) throw new Error(pattern.message);
+  if (!pattern.ok) throw new Error(pattern.reason);
   return pattern.value;
 };
 
@@ -30,7 +30,7 @@ describe('label against true over the sizes of a product', () => {
   });
 
   it('wants two sizes', () => {
-    expect(labelPattern([size(20, 1.5), size(20, 1.4)])).toMatchObject({ ok: false, reason: 'too-few' });
+    expect(labelPattern([size(20, 1.5), size(20, 1.4)])).toMatchObject({ ok: false, reason: 'one-size' });
     expect(() => labelPattern([{ labelN: 0, meanN: 1, n: 1 }])).toThrow(/labelN/);
   });
 
@@ -50,7 +50,7 @@ describe('label against true over the sizes of a product', () => {
 describe('scatter lent and length reckoned', () => {
   const summary = (pulls: readonly number[]) => {
     const made = summarisePulls(pulls, null);
-    if (!made.ok) throw new Error(made.message);
+    if (!made.ok) throw new Error(made.reason);
     return made.value;
   };
 

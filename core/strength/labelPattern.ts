@@ -26,13 +26,13 @@ const BEYOND_SD = 0.1;
  * label more), by pooling neighbours that do not keep to it.
  *
  * @param sizes tested ones, in any order
- * @returns 'too-few' below two sizes
+ * @returns 'one-size' below two sizes
  */
-export function labelPattern(sizes: readonly TestedSize[]): Outcome<LabelPattern, 'too-few'> {
+export function labelPattern(sizes: readonly TestedSize[]): Outcome<LabelPattern, 'one-size'> {
   for (const { labelN, meanN } of sizes) requirePositive('labelPattern', { labelN, meanN });
   const sorted = sizes.toSorted((a, b) => a.labelN - b.labelN);
   if (new Set(sorted.map((size) => size.labelN)).size < 2) {
-    return failure('too-few', 'Two sizes of a product show a pattern; so far there is one.');
+    return failure('one-size');
   }
   const pools: { ratio: number; weight: number; count: number }[] = [];
   for (const { labelN, meanN, n } of sorted) {

@@ -45,16 +45,10 @@ export function lowerBound(
       const factor = normalQuantile(content, 0, 1) + normalQuantile(confidence, 0, 1) / Math.sqrt(n);
       return aboveZero(meanN - factor * pooledCv * meanN, factor, 'pooled', n);
     }
-    return failure(
-      'too-few',
-      `Not enough yet: ${LEAST_PULLS - n} more pull${LEAST_PULLS - n === 1 ? '' : 's'} at least.`,
-      {
-        more: LEAST_PULLS - n,
-      },
-    );
+    return failure('too-few', { more: LEAST_PULLS - n });
   }
   if (sdN === 0) {
-    return failure('no-spread', 'All pulls are the same, which no line does: was the gauge read to fine enough steps?');
+    return failure('no-spread');
   }
   const factor = toleranceFactor(n, content, confidence);
   return aboveZero(meanN - factor * sdN, factor, 'own', n);
@@ -67,7 +61,7 @@ function aboveZero(
   n: number,
 ): Outcome<LowerBound, NoBound> {
   if (boundN > 0) return success({ boundN, factor, spread });
-  return failure('not-above-zero', 'Not enough yet: the pulls scatter so much that nothing can be promised.', { n });
+  return failure('not-above-zero', { n });
 }
 
 /**

@@ -96,7 +96,7 @@ describe('readBreak', () => {
   });
 
   it('does not take an unbroken pull for a strength', () => {
-    expect(readBreak(ramp)).toMatchObject({ ok: false, reason: 'no-break' });
+    expect(readBreak(ramp)).toMatchObject({ ok: false, reason: 'not-broken-yet' });
     expect(readBreak([{ timeS: 0, forceN: 0 }])).toMatchObject({ ok: false, reason: 'no-pull' });
     expect(readBreak([])).toMatchObject({ ok: false, reason: 'no-pull' });
   });

@@ -24,14 +24,14 @@ const POWER = 0.85;
  *
  * @param firstN pulls of the one (N), at least two
  * @param secondN pulls of the other (N)
- * @returns ratio and verdict; or 'too-few'
+ * @returns ratio and verdict; or 'too-few-of-each'
  */
-export function sameLine(firstN: readonly number[], secondN: readonly number[]): Outcome<SameLine, 'too-few'> {
+export function sameLine(firstN: readonly number[], secondN: readonly number[]): Outcome<SameLine, 'too-few-of-each'> {
   for (const [name, pulls] of Object.entries({ firstN, secondN })) {
     requirePositive('sameLine', Object.fromEntries(pulls.map((pull, index) => [`${name}[${index}]`, pull])));
   }
   if (firstN.length < 2 || secondN.length < 2) {
-    return failure('too-few', 'Two pulls of each at least: one says nothing of its scatter.');
+    return failure('too-few-of-each');
   }
   const [a, b] = [logStats(firstN), logStats(secondN)];
   const [va, vb] = [a.variance / a.n, b.variance / b.n];

@@ -17,7 +17,7 @@ describe('against NIST StRD', () => {
     ['NumAcc4', alternating(10000000.2, 10000000.1, 10000000.3, 500), 10000000.2, 0.1],
   ] as const)('%s', (_, data, mean, sd) => {
     const summary = summarisePulls(data, null);
-    if (!summary.ok) throw new Error(summary.message);
+    if (!summary.ok) throw new Error(summary.reason);
     expect(Math.abs(summary.value.meanN / mean - 1)).toBeLessThan(1e-12);
     // NumAcc4 leaves about eight digits to any method in doubles: the data themselves carry no more.
     expect(Math.abs((summary.value.sdN ?? NaN) / sd - 1)).toBeLessThan(1e-7);
@@ -27,7 +27,7 @@ describe('against NIST StRD', () => {
 describe('summarisePulls', () => {
   it('gives a worked example: mean 119.15, SD 2.3756, t(0.975; 3) = 3.182', () => {
     const summary = summarisePulls([118.2, 121.9, 116.4, 120.1], 88.3);
-    if (!summary.ok) throw new Error(summary.message);
+    if (!summary.ok) throw new Error(summary.reason);
     expect(summary.value).toMatchObject({ n: 4, minN: 116.4, maxN: 121.9 });
     expect(summary.value.meanN).toBeCloseTo(119.15, 10);
     expect(summary.value.sdN).toBeCloseTo(2.3756, 4);

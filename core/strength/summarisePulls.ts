@@ -26,7 +26,7 @@ export interface PullSummary {
  */
 export function summarisePulls(pullsN: readonly number[], labelN: number | null): Outcome<PullSummary, 'no-pulls'> {
   const n = pullsN.length;
-  if (n === 0) return failure('no-pulls', 'Nothing has been pulled yet.');
+  if (n === 0) return failure('no-pulls');
   requirePositive('summarisePulls', Object.fromEntries(pullsN.map((pull, i) => [`pullsN[${i}]`, pull])));
   if (labelN !== null) requirePositive('summarisePulls', { labelN });
   const meanN = pullsN.reduce((sum, pull) => sum + pull, 0) / n;

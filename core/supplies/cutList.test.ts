@@ -11,7 +11,7 @@ function listed(
   options = OPTIONS as { usefulM: number; newSpoolM: number | null },
 ): CutList {
   const list = cutList(spools, pieces, options);
-  if (!list.ok) throw new Error(list.message);
+  if (!list.ok) throw new Error(list.reason);
   return list.value;
 }
 

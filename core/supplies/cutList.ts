@@ -64,7 +64,7 @@ export function cutList(
   const onShelfM = spools.reduce((sum, spool) => sum + spool.lengthM, 0);
   const missingM = wantedM - onShelfM;
   if (missingM > SLACK_M && options.newSpoolM === null) {
-    return failure('not-enough', `${missingM.toFixed(1)} m are missing on the shelf.`, { missingM });
+    return failure('not-enough', { missingM });
   }
   const toBuy = missingM > SLACK_M ? Math.ceil(missingM / (options.newSpoolM ?? NaN) - SLACK_M) : 0;
   const bought = Array.from({ length: toBuy }, (_, index) => ({

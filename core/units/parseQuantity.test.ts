@@ -26,13 +26,13 @@ describe('parseQuantity', () => {
   });
 
   it.each([
-    ['', 'empty'],
-    ['twelve', 'not-a-number'],
-    ['12 m 3', 'not-a-number'],
-    ['1.2.3', 'not-a-number'],
-    ['NaN', 'not-a-number'],
-    ['Infinity', 'not-a-number'],
-    ['1e5', 'not-a-number'],
+    ['', 'nothing-typed'],
+    ['twelve', 'not-a-quantity'],
+    ['12 m 3', 'not-a-quantity'],
+    ['1.2.3', 'not-a-quantity'],
+    ['NaN', 'not-a-quantity'],
+    ['Infinity', 'not-a-quantity'],
+    ['1e5', 'not-a-quantity'],
     ['12 kg', 'unknown-unit'],
     ['-4', 'too-small'],
     ['0', 'too-small'],
@@ -41,11 +41,13 @@ describe('parseQuantity', () => {
   ])('refuses %p: %s', (text, reason) => {
     const read = parseQuantity(text, 'length', 'm', LENGTHS);
     expect(read).toMatchObject({ ok: false, reason });
-    expect(!read.ok && read.message).toMatch(/[.]$/);
   });
 
   it('names the units that can be used', () => {
     const read = parseQuantity('12 kg', 'length', 'm', LENGTHS);
-    expect(!read.ok && read.message).toContain('m, ft, yd');
+    expect(!read.ok && read.figures).toMatchObject({
+      typed: 'kg',
+      units: expect.arrayContaining(['m', 'ft', 'yd']) as string[],
+    });
   });
 });

@@ -1,7 +1,7 @@
 import { failure, success, type Outcome } from '../result';
 import { siPerUnit, unitsOf, type Quantity } from './units';
 
-export type QuantityProblem = 'empty' | 'not-a-number' | 'unknown-unit' | 'too-small' | 'too-large';
+export type QuantityProblem = 'nothing-typed' | 'not-a-quantity' | 'unknown-unit' | 'too-small' | 'too-large';
 
 const UNIT_SYNONYMS: Readonly<Record<string, string>> = {
   metre: 'm',
@@ -34,7 +34,7 @@ const UNIT_SYNONYMS: Readonly<Record<string, string>> = {
  * @param quantity what is being measured
  * @param defaultUnit the unit meant when none is typed
  * @param limits smallest and largest acceptable SI value, both included
- * @returns the SI value, or the reason with a sentence; figures carry the limits in SI
+ * @returns the SI value, or the reason
  * @example parseQuantity('100 ft', 'length', 'm', { min: 0, max: 5000 }) // 30.48
  */
 export function parseQuantity(
@@ -44,17 +44,17 @@ export function parseQuantity(
   limits: { readonly min: number; readonly max: number },
 ): Outcome<number, QuantityProblem> {
   const trimmed = text.trim();
-  if (trimmed === '') return failure('empty', 'Nothing is typed here yet.');
+  if (trimmed === '') return failure('nothing-typed');
   const match = /^([+-]?(?:\d+(?:[.,]\d*)?|[.,]\d+))\s*([a-z'"]*)\.?$/i.exec(trimmed);
-  if (!match) return failure('not-a-number', `"${trimmed}" is not a number with a unit, such as 45 ${defaultUnit}.`);
+  if (!match) return failure('not-a-quantity', { typed: trimmed, unit: defaultUnit });
   const typedUnit = match[2] ?? '';
   const unit = typedUnit === '' ? defaultUnit : (UNIT_SYNONYMS[typedUnit.toLowerCase()] ?? typedUnit);
   const factor = siPerUnit(quantity, unit) ?? siPerUnit(quantity, unit.toLowerCase());
   if (factor === undefined) {
-    return failure('unknown-unit', `"${typedUnit}" is not a unit for this: use ${unitsOf(quantity).join(', ')}.`);
+    return failure('unknown-unit', { typed: typedUnit, units: unitsOf(quantity) });
   }
   const value = Number((match[1] ?? '').replace(',', '.')) * factor;
-  if (value < limits.min) return failure('too-small', 'That is less than anything that can be meant here.', limits);
-  if (value > limits.max) return failure('too-large', 'That is more than anything that can be meant here.', limits);
+  if (value < limits.min) return failure('too-small');
+  if (value > limits.max) return failure('too-large');
   return success(value);
 }

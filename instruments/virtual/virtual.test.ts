@@ -69,7 +69,7 @@ describe('the virtual counter reel', () => {
 
   it('reads about what it should along a tape, and nothing at zero', () => {
     const walked = loaded().walk(30);
-    if (!walked.ok) throw new Error(walked.message);
+    if (!walked.ok) throw new Error(walked.reason);
     const turns = turnsOff(layReel(TRUTH, walked.value.state.wound), 30);
     expect(Math.abs(walked.value.read() - turns * TRUTH.lengthPerTurnM)).toBeLessThan(1);
     expect(walked.value.rewind().read()).toBe(0);
@@ -78,11 +78,11 @@ describe('the virtual counter reel', () => {
 
   it('loses what is stripped, and says when there is not enough', () => {
     const stripped = loaded().strip(10);
-    if (!stripped.ok) throw new Error(stripped.message);
+    if (!stripped.ok) throw new Error(stripped.reason);
     expect(stripped.value.state.wound[1]?.lengthM).toBeCloseTo(35, 9);
     expect(stripped.value.levelBelowRimM()).toBeGreaterThan(loaded().levelBelowRimM());
-    expect(loaded().strip(60)).toMatchObject({ ok: false, reason: 'not-enough-line' });
-    expect(loaded().walk(500)).toMatchObject({ ok: false, reason: 'not-enough-line' });
+    expect(loaded().strip(60)).toMatchObject({ ok: false, reason: 'strip-longer-than-line' });
+    expect(loaded().walk(500)).toMatchObject({ ok: false, reason: 'walk-longer-than-line' });
   });
 
   it('says that it is simulated', () => {
@@ -96,7 +96,7 @@ describe('the virtual scale and force gauge', () => {
   it('pull harder through a bent rod and on a smaller spool', () => {
     const moving = (diameterM: number, angleRad: number): number => {
       const read = readDragPull(new VirtualScale(drag, 30, diameterM, angleRad, 5).readPull());
-      if (!read.ok) throw new Error(read.message);
+      if (!read.ok) throw new Error(read.reason);
       return read.value.movingN;
     };
     expect(moving(0.06, 0)).toBeCloseTo(20, -0.5);

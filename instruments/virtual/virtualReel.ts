@@ -78,12 +78,12 @@ export class VirtualReel implements CounterInstrument {
   }
 
   /** Zeroes the counter with all line on, and walks the line's end to a mark on a tape. */
-  walk(lengthM: number): Outcome<VirtualReel, 'not-enough-line'> {
+  walk(lengthM: number): Outcome<VirtualReel, 'walk-longer-than-line'> {
     const reel = layReel(this.truth, this.state.wound);
     const onReelM = reel.lengthsPerLineM.reduce((sum, length) => sum + length, 0);
     const walkedM = lengthM + WALK_SD_M * normalDeviate(chance(this.truth, this.state));
     if (walkedM > onReelM) {
-      return failure('not-enough-line', 'There is less line on the reel than the walk is long.', { lengthM });
+      return failure('walk-longer-than-line');
     }
     return success(this.next({ zeroTurns: 0, turnsOut: turnsOff(reel, Math.max(walkedM, 0)) }));
   }
@@ -104,10 +104,10 @@ export class VirtualReel implements CounterInstrument {
   }
 
   /** Takes line off the outermost end for good (negative adds more of the same line). */
-  strip(lengthM: number): Outcome<VirtualReel, 'not-enough-line'> {
+  strip(lengthM: number): Outcome<VirtualReel, 'strip-longer-than-line'> {
     const top = this.state.wound.at(-1);
     if (!top || top.lengthM <= lengthM) {
-      return failure('not-enough-line', 'The outermost line is shorter than what is to come off.', { lengthM });
+      return failure('strip-longer-than-line');
     }
     const wound = [...this.state.wound.slice(0, -1), { ...top, lengthM: top.lengthM - lengthM }];
     return success(this.next({ wound, turnsOut: 0, zeroTurns: 0 }));

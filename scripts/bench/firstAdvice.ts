@@ -31,7 +31,7 @@ interface Rod {
 function plain(arborDiameterM: number, widthM: number, diameterM: number, lineDiameterM: number): LoadedLine {
   const segment = { id: 'plain', name: 'plain', lengthM: null, lineDiameterM, packing: 0.68, wound: true };
   const solved = solveSegment({ arborDiameterM, widthM }, [segment], diameterM);
-  if (!solved.ok) throw new Error(solved.message);
+  if (!solved.ok) throw new Error(solved.reason);
   return solved.value.line;
 }
 

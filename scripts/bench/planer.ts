@@ -36,7 +36,7 @@ export function benchPlaner(runs: number, scatter: number, untold: number): void
       scatter: scatter * LOOK_SD,
     };
     const bracket = planerBracket(looks(truth, random));
-    if (!bracket.ok) throw new Error(bracket.message);
+    if (!bracket.ok) throw new Error(bracket.reason);
     const { lowN, midN, highN } = bracket.value;
     if (truth.pullN >= lowN && truth.pullN <= highN) held += 1;
     widths.push((highN - lowN) / midN);

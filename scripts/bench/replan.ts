@@ -24,7 +24,7 @@ export function benchReplan(segments: number, strokes: number): void {
   for (let stroke = 0; stroke < strokes; stroke += 1) {
     const from = performance.now();
     const plan = planForRig(record, 0.001 + stroke * 1e-6);
-    if (!plan.ok) throw new Error(plan.message);
+    if (!plan.ok) throw new Error(plan.reason);
     adviceOnPlan(record, plan.value);
     times.push(performance.now() - from);
   }

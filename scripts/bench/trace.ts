@@ -23,9 +23,9 @@ export function benchTrace(samples: number): void {
   const plain = took(() => text.split('\n').map((line) => line.split(',')));
   const all = took(() => {
     const trace = readTraceFile(text, 'N');
-    if (!trace.ok) throw new Error(trace.message);
+    if (!trace.ok) throw new Error(trace.reason);
     const reading = analyseTrace(trace.value, 0.5);
-    if (!reading.ok) throw new Error(reading.message);
+    if (!reading.ok) throw new Error(reading.reason);
     thinTrace(trace.value, 600);
   });
   row(

@@ -106,7 +106,7 @@ describe('the demo boats', () => {
     // A drag that was set before somebody turned its preset is stale.
     expect(stationStates(sixty).drag).toMatchObject({
       state: 'stale',
-      why: expect.stringContaining('preset') as string,
+      why: { reason: 'changed-since', figures: { what: expect.arrayContaining(['the preset']) as string[] } },
     });
     expect(rig('Sixty').joins.every((join) => !join.pullTested)).toBe(true);
   });
@@ -117,7 +117,7 @@ describe('the demo boats', () => {
     expect(lever.curve).toMatchObject({ ok: true });
     expect(lever.curve.ok && lever.curve.value.forceAt(0)).toBeLessThan(3);
     const bracket = planerBracket(planer.planerLooks);
-    if (!bracket.ok) throw new Error(bracket.message);
+    if (!bracket.ok) throw new Error(bracket.reason);
     expect(bracket.value.highN / bracket.value.lowN).toBeLessThan(6);
   });
 

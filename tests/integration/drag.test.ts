@@ -63,7 +63,7 @@ describe('a drag set with a scale', () => {
     const later = { ...now, readAt: new Date(Date.parse(now.readAt) + 30 * 86_400_000).toISOString() };
     expect(stationStates(later).drag).toMatchObject({
       state: 'due',
-      why: expect.stringMatching(/30 days ago/) as string,
+      why: { reason: 'set-days-ago', figures: { days: 30 } },
     });
   });
 });
@@ -79,7 +79,7 @@ describe('a lever drag', () => {
     expect(leverOfRig(await record()).curve).toMatchObject({ ok: true });
     const last = (await record()).leverPoints.at(-1);
     must(await withdraw(b.boatId, { kind: 'leverPoint', id: last?.id ?? '', rigId: b.rigId, reason: 'slipped' }));
-    expect(leverOfRig(await record()).curve).toMatchObject({ ok: false, reason: 'too-few' });
+    expect(leverOfRig(await record()).curve).toMatchObject({ ok: false, reason: 'too-few-places' });
     must(await pullAt(1, 45));
   });
 
@@ -87,23 +87,23 @@ describe('a lever drag', () => {
     must(await workPreset(b.boatId, b.rigId, { act: 'into-gear' }));
     expect(await workPreset(b.boatId, b.rigId, { act: 'turn', turns: 1 })).toMatchObject({
       status: 409,
-      message: expect.stringMatching(/Never turn the preset in gear/) as string,
+      why: { reason: 'in-gear' },
     });
     must(await workPreset(b.boatId, b.rigId, { act: 'was-turned-in-gear', turns: 1 }));
     expect(await pullAt(0.5, 36)).toMatchObject({
       status: 409,
-      message: expect.stringMatching(/1 turn looser/) as string,
+      why: { reason: 'undo-first', figures: { wrongTurns: 1 } },
     });
     expect(stationStates(await record()).drag).toMatchObject({
       state: 'stale',
-      why: expect.stringMatching(/preset/) as string,
+      why: { reason: 'changed-since', figures: { what: ['the preset'] } },
     });
     must(await workPreset(b.boatId, b.rigId, { act: 'to-free' }));
     must(await workPreset(b.boatId, b.rigId, { act: 'turn', turns: -1 }));
     const now = await record();
     expect(presetOf(now.presetActs)).toEqual({ lever: 'free', turns: 0, wrongTurns: 0 });
     expect(stationStates(now).drag.state).toBe('done');
-    expect(now.log.filter((entry) => /in gear/.test(entry.text))).toHaveLength(1);
+    expect(now.log.filter((entry) => entry.entry.reason === 'preset-turned-in-gear')).toHaveLength(1);
   });
 
   it('learns newtons for a turn of the preset', async () => {

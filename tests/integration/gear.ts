@@ -6,7 +6,7 @@ import type { UseCaseOutcome } from '../../usecases/outcome';
 
 /** The value of an outcome that must be good. */
 export function must<T>(outcome: UseCaseOutcome<T>): T {
-  if (!outcome.ok) throw new Error(`${outcome.status}: ${outcome.message}`);
+  if (!outcome.ok) throw new Error(`${outcome.status}: ${JSON.stringify(outcome.why)}`);
   return outcome.value;
 }
 

@@ -52,7 +52,7 @@ describe('a join', () => {
     const noSeat = steps.filter((step) => step !== 'seat');
     expect(await tie({ stepsDone: noSeat })).toMatchObject({
       status: 422,
-      message: expect.stringMatching(/left out: Pull one line/) as string,
+      why: { reason: 'step-left-out', figures: { step: 'pull-one-line' } },
     });
     expect(await tie({ school: 'plait-long' })).toMatchObject({ status: 422 });
     expect(

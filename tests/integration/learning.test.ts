@@ -143,12 +143,16 @@ describe('the shelf', () => {
       { segmentId: idOf(0), supplySpoolId: enough },
       { segmentId: idOf(1), supplySpoolId: short },
     ]);
-    expect(refused).toMatchObject({ ok: false, status: 409, message: expect.stringMatching(/20\.0 m left/) as string });
+    expect(refused).toMatchObject({
+      ok: false,
+      status: 409,
+      why: { reason: 'spool-has-less', figures: { remainingM: 20 } },
+    });
     const { load, supplySpools } = await record();
     expect(load?.status).toBe('winding');
     expect(supplySpools.find((spool) => spool.id === enough)?.remainingLengthM).toBe(500);
     const other = await finish(loadId, 0.002, [{ segmentId: idOf(1), supplySpoolId: enough }]);
-    expect(other).toMatchObject({ status: 422, message: expect.stringMatching(/another line/) as string });
+    expect(other).toMatchObject({ status: 422, why: { reason: 'spool-of-another-line' } });
   });
 });
 
@@ -212,6 +216,9 @@ describe('a worn top shot', () => {
     const after = await record();
     expect(after.load?.replacements[0]).toMatchObject({ lengthM: 40, segmentId: idOf(2) });
     expect(after.supplySpools.find((spool) => spool.id === spoolId)?.remainingLengthM).toBeCloseTo(110, 6);
-    expect(after.log[0]?.text ?? '').toMatch(/Top shot replaced: 40\.0 m of Nylon 0\.40/);
+    expect(after.log[0]?.entry).toMatchObject({
+      reason: 'line-replaced',
+      figures: { segment: 'Top shot', lengthM: 40, product: expect.stringContaining('Nylon 0.40') as string },
+    });
   });
 });

@@ -176,8 +176,7 @@ describe('many hands at once', () => {
           { segmentId: b.stack.segments[1]?.id, changeM: 4000, reason: 'added' },
         ),
       );
-      for (const each of added)
-        expect(each).toMatchObject({ status: 422, message: expect.stringContaining('does not fit') });
+      for (const each of added) expect(each).toMatchObject({ status: 422, why: { reason: 'added-over-the-rim' } });
     }
   });
 

@@ -150,7 +150,7 @@ describe('withBoat', () => {
     const note = async (personId: string): Promise<string | null> => {
       const entry = await withBoat({ personId }, mine.boatId, 'write', (db) =>
         db.query<{ noted_by: string | null }>(
-          "INSERT INTO log_entries (boat_id, rig_id, kind, entry) VALUES ($1, $2, 'note', 'seen') RETURNING noted_by",
+          "INSERT INTO log_entries (boat_id, rig_id, topic, reason, figures) VALUES ($1, $2, 'note', 'noted', '{}') RETURNING noted_by",
           [mine.boatId, mine.rigId],
         ),
       );

@@ -80,7 +80,7 @@ describe('a stack', () => {
     expect(refused).toMatchObject({
       ok: false,
       status: 422,
-      fields: [{ path: 'segments', message: expect.stringContaining('would fit with') }],
+      fields: [{ path: 'segments', why: { reason: 'does-not-fit' } }],
     });
     expect({ ...(await record()), readAt: '' }).toEqual({ ...before, readAt: '' });
   });
@@ -88,7 +88,7 @@ describe('a stack', () => {
   it('is refused when all lengths are given and stand above the rim', async () => {
     const all = b.stack.segments.map((s) => ({ ...s, lengthM: s.lengthM ?? 400 }));
     const refused = await saveStack(b.boatId, b.rigId, { ...b.stack, version: 2, segments: all });
-    expect(refused).toMatchObject({ ok: false, status: 422, message: expect.stringContaining('above the rim') });
+    expect(refused).toMatchObject({ ok: false, status: 422, why: { reason: 'stack-over-rim-top' } });
   });
 
   it('notices a concurrent edit instead of losing it', async () => {
@@ -127,7 +127,7 @@ describe('winding', () => {
     expect(await note(loadId, 1, 950)).toMatchObject({
       ok: false,
       status: 409,
-      message: expect.stringContaining('Backing goes on first'),
+      why: { reason: 'goes-on-first', figures: { segment: 'Backing' } },
     });
     must(await note(loadId, 0, 870));
     must(await note(loadId, 0, 868));
@@ -143,18 +143,21 @@ describe('winding', () => {
     );
     rig = await record();
     expect(rig.load?.winding).toEqual([]);
-    expect(rig.log[0]?.text).toContain('wrong reel');
+    expect(rig.log[0]?.entry).toEqual({
+      reason: 'withdrawn',
+      figures: { what: 'winding', why: expect.stringContaining('wrong reel') as string },
+    });
   });
 
   it.each([
-    [null, 'Type what the counter shows'],
-    [1000, '3 digits'],
-  ])('refuses a reading of %p', async (reading, words) => {
+    [null, 'reading-wanted'],
+    [1000, 'beyond-digits'],
+  ])('refuses a reading of %p', async (reading, reason) => {
     const loadId = await begin();
     expect(await note(loadId, 0, reading)).toMatchObject({
       ok: false,
       status: 422,
-      message: expect.stringContaining(words),
+      why: { reason },
     });
   });
 
@@ -173,7 +176,7 @@ describe('winding', () => {
       await finishWinding(b.boatId, b.rigId, loadId, finishInput.parse({ version: 1, levelBelowRimM: 0.025 })),
     ).toMatchObject({
       status: 422,
-      message: expect.stringContaining('deeper than this spool'),
+      why: { reason: 'deeper-than-spool' },
     });
     must(await finishWinding(b.boatId, b.rigId, loadId, finishInput.parse({ version: 1, levelBelowRimM: 0.0023 })));
     expect(stationStates(await record()).load.state).toBe('done');
@@ -185,7 +188,7 @@ describe('winding', () => {
     const segmentId = b.stack.segments[0]?.id ?? '';
     const level = (levelBelowRimM: number) =>
       noteLevel(b.boatId, b.rigId, loadId, { segmentId, levelBelowRimM, instrument: 'caliper' });
-    expect(await level(0.008)).toMatchObject({ status: 409, message: expect.stringContaining('just gone on') });
+    expect(await level(0.008)).toMatchObject({ status: 409, why: { reason: 'level-of-last-segment' } });
     must(await note(loadId, 0, (await record()).load?.segments[0]?.stopReading ?? 0));
     const before = windingOutlook(await record());
     const onM = before?.line.segments[0]?.outerDiameterM ?? NaN;
@@ -196,7 +199,7 @@ describe('winding', () => {
     expect(odd?.line).toEqual(before?.line);
     expect(await level(0.19)).toMatchObject({
       status: 422,
-      message: expect.stringContaining('deeper than this spool'),
+      why: { reason: 'deeper-than-spool' },
     });
     must(await level((0.0618 - onM) / 2 + 0.0004));
     const after = windingOutlook(await record());
@@ -237,7 +240,7 @@ describe('winding', () => {
     const { version } = await record();
     expect(await saveStack(b.boatId, b.rigId, { ...b.stack, version })).toMatchObject({
       status: 409,
-      message: expect.stringContaining('being wound'),
+      why: { reason: 'rig-being-wound' },
     });
     expect(await beginWinding(b.boatId, b.rigId, { version, levelBelowRimM: 0.002 })).toMatchObject({ status: 409 });
   });
@@ -251,11 +254,11 @@ describe('counting', () => {
     const loadId = await windAll();
     expect(await walk(loadId, 31, 900)).toMatchObject({
       status: 422,
-      message: expect.stringContaining('on the spool'),
+      why: { reason: 'longer-than-wound' },
     });
     expect(await walk(loadId, 1200)).toMatchObject({ status: 422 });
-    expect(await walk(loadId, 9)).toMatchObject({ status: 422, message: expect.stringContaining('zeroed') });
-    expect(await walk(b.boatId, 31)).toMatchObject({ status: 409, message: expect.stringContaining('wound again') });
+    expect(await walk(loadId, 9)).toMatchObject({ status: 422, why: { reason: 'off-by-a-factor' } });
+    expect(await walk(b.boatId, 31)).toMatchObject({ status: 409, why: { reason: 'wound-again-test' } });
   });
 
   it('takes spool turns and unwraps what the display started again for', async () => {
@@ -280,7 +283,7 @@ describe('counting', () => {
     const noColours = { kind: 'colour', loadId, segmentId: b.stack.segments[0]?.id ?? '', coloursOut: 1 } as const;
     expect(
       await recordTrial(b.boatId, b.rigId, { ...noColours, reading: 30, instrument: 'read by eye' }),
-    ).toMatchObject({ status: 422, message: expect.stringContaining('no colours') });
+    ).toMatchObject({ status: 422, why: { reason: 'no-colours' } });
   });
 
   it('knows how the display rounds and what hangs from the tip', async () => {
@@ -301,7 +304,7 @@ describe('counting', () => {
     must(await changeLength(b.boatId, b.rigId, loadId, { segmentId: top, changeM: 6, reason: 'lost', note: '' }));
     expect(stationStates(await record()).count).toMatchObject({
       state: 'stale',
-      why: expect.stringContaining('Top shot'),
+      why: { reason: 'changed-since', figures: { what: ['length of Top shot'] } },
     });
     expect(await acceptCalibration(b.boatId, b.rigId, { loadId, method: 'card' })).toMatchObject({ status: 409 });
     must(await walk(loadId, 32));
@@ -317,7 +320,7 @@ describe('counting', () => {
       reason: 'lost',
       note: '',
     });
-    expect(refused).toMatchObject({ status: 422, message: expect.stringContaining('left to lose') });
+    expect(refused).toMatchObject({ status: 422, why: { reason: 'less-left-than-lost' } });
   });
 });
 

@@ -1,4 +1,5 @@
 import 'server-only';
+import { because } from '../../core/reasons';
 import { countsForLine } from '../../core/counter/counter';
 import type { Creep } from '../../core/drag/planerBracket';
 import type { ForceSample } from '../../core/force/forceSample';
@@ -20,7 +21,7 @@ import { VirtualHand } from '../../instruments/virtual/virtualHand';
 import { VirtualForceGauge } from '../../instruments/virtual/virtualForceGauge';
 import { towVirtualPlaner, virtualPlaner } from '../../instruments/virtual/virtualPlaner';
 import { leverShare, STRIKE, VirtualScale } from '../../instruments/virtual/virtualScale';
-import { CHANGED_ELSEWHERE, conflict, done, invalid, notFound, type UseCaseOutcome } from '../outcome';
+import { conflict, done, invalid, notFound, type UseCaseOutcome } from '../outcome';
 import { rigToWrite } from '../rigs/readRigs';
 import type { BenchInput, DragPullBenchInput, StreamInput } from './benchInput';
 
@@ -65,7 +66,9 @@ export async function workVirtualReel(
       reelState: after.state,
       dragClicks,
     });
-    return written ? done({ ...NOTHING, instrument: reel.label.name, ...shown }) : conflict(CHANGED_ELSEWHERE);
+    return written
+      ? done({ ...NOTHING, instrument: reel.label.name, ...shown })
+      : conflict(because('changed-elsewhere'));
   };
   switch (input.act) {
     case 'wind':
@@ -73,11 +76,11 @@ export async function workVirtualReel(
     case 'wind-to-colour':
       return windToColour(db, record, reel, input.segmentId, input.coloursOn);
     case 'measure-level':
-      if (reel.state.wound.length === 0) return conflict('Nothing is wound on the virtual reel yet.');
+      if (reel.state.wound.length === 0) return conflict(because('virtual-nothing-wound'));
       return keep(reel.rewind(), { levelBelowRimM: reel.levelBelowRimM(), instrument: 'virtual caliper' });
     case 'walk': {
       const walked = reel.walk(input.lengthM);
-      if (!walked.ok) return invalid('trueLengthM', walked.message);
+      if (!walked.ok) return invalid('trueLengthM', walked);
       return keep(walked.value, { reading: walked.value.read() });
     }
     case 'seat-join':
@@ -97,7 +100,7 @@ export async function workVirtualReel(
     case 'turn-drag':
       return keep(reel, {}, Math.min(MOST_CLICKS, Math.max(0, virtual.dragClicks + input.clicks)));
     case 'pull-drag': {
-      if (reel.state.wound.length === 0) return conflict('Nothing is wound on the virtual reel yet.');
+      if (reel.state.wound.length === 0) return conflict(because('virtual-nothing-wound'));
       const seed = virtual.truth.seed * 104729 + virtual.reelState.handlings;
       const clicks = virtual.dragClicks * leverShare(input.leverPosition ?? STRIKE);
       const scale = new VirtualScale(virtual.dragTruth, clicks, reel.diameterM(), input.rodAngleRad, seed);
@@ -119,7 +122,7 @@ async function windOn(
   keep: (after: VirtualReel, shown: Partial<BenchReading>) => Promise<UseCaseOutcome<BenchReading>>,
 ): Promise<UseCaseOutcome<BenchReading>> {
   const { load } = record;
-  if (load?.status !== 'winding') return conflict('Take a plan to the bench first.');
+  if (load?.status !== 'winding') return conflict(because('virtual-no-plan'));
   const order = load.segments.filter((segment) => segment.wound);
   const index = order.findIndex((segment) => segment.segmentId === segmentId);
   const segment = order[index];
@@ -127,12 +130,12 @@ async function windOn(
   const onReel = reel.state.wound.length;
   const showReading = record.reel.counter !== null;
   if (onReel === index + 1) return keep(reel, { reading: showReading ? reel.read() : null });
-  if (onReel !== index) return conflict('The segments go on in order, from the arbor outwards.');
+  if (onReel !== index) return conflict(because('virtual-order'));
   const line = await findVirtualLine(db, record.boat.id, segment.productId);
-  if (!line) return conflict(`The virtual bench has no spool of the line for ${segment.name}.`);
+  if (!line) return conflict(because('virtual-no-spool', { segment: segment.name }));
   const { counter } = record.reel;
   const now = windingOutlook(record)?.remaining.find((candidate) => candidate.segmentId === segmentId);
-  if (!now) return conflict('The levels noted so far cannot be: take the last one back.');
+  if (!now) return conflict(because('virtual-levels-impossible'));
   const byReading = counter && now.stopReading !== null && !segment.lengthKnown;
   const after = byReading
     ? reel.windOnToReading(
@@ -172,7 +175,7 @@ async function weakerTruthN(db: Queryable, record: RigRecord, joinId: string): P
   const ids = [join.innerSegmentId, join.outerSegmentId].filter((id) => id !== null);
   const lines = await Promise.all(ids.map((id) => findVirtualLine(db, record.boat.id, productIdNow(record, id))));
   const strengths = lines.filter((line) => line !== null).map((line) => line.strengthTruth.meanStrengthN);
-  if (strengths.length < ids.length) return conflict('The virtual bench has no spool of one of these lines.');
+  if (strengths.length < ids.length) return conflict(because('virtual-no-spool-of-one'));
   return done(Math.min(...strengths));
 }
 
@@ -205,9 +208,9 @@ async function windToColour(
   const index = wound.findIndex((segment) => segment.segmentId === segmentId);
   const segment = wound[index];
   if (!segment || coloursOn >= segment.colours.length) return notFound('colour change');
-  if (reel.state.wound.length !== index) return conflict('That segment is not the one that goes on now.');
+  if (reel.state.wound.length !== index) return conflict(because('virtual-not-that-segment'));
   const line = await findVirtualLine(db, record.boat.id, segment.productId);
-  if (!line) return conflict(`The virtual bench has no spool of the line for ${segment.name}.`);
+  if (!line) return conflict(because('virtual-no-spool', { segment: segment.name }));
   const lengthM = (segment.plannedLengthM * coloursOn) / segment.colours.length;
   const reading = reel.windOnLength(line.windingTruth, lengthM).read();
   return done({ ...NOTHING, instrument: reel.label.name, reading });

@@ -1,4 +1,5 @@
 import 'server-only';
+import { because } from '../../core/reasons';
 import { withdrawMeasurement } from '../../db/queries/corrections';
 import { insertLogEntry } from '../../db/queries/log';
 import { lockRig } from '../../db/queries/rigs';
@@ -6,19 +7,20 @@ import type { BoatDb } from '../../db/withBoat';
 import { done, notFound, type UseCaseOutcome } from '../outcome';
 import type { WithdrawInput } from './withdrawInput';
 
-const WORDS = {
-  winding: ['load', 'A noted winding reading'],
-  level: ['load', 'A measured level'],
-  colour: ['load', 'A noted colour change'],
-  reverseFill: ['load', 'A reverse fill'],
-  tie: ['join', 'A tied join'],
-  joinPull: ['join', 'A join pulled to the break'],
-  lineMark: ['count', 'A mark on the line'],
-  trial: ['count', 'A walk along the tape'],
-  strengthPull: ['strength', 'A strength pull'],
-  leverPoint: ['drag', 'A pull at the lever'],
-  planerLook: ['drag', 'A look at the planer'],
-  dragPull: ['drag', 'A drag pull'],
+/** The page of the log on which each stands. */
+const TOPICS = {
+  winding: 'load',
+  level: 'load',
+  colour: 'load',
+  reverseFill: 'load',
+  tie: 'join',
+  joinPull: 'join',
+  lineMark: 'count',
+  trial: 'count',
+  strengthPull: 'strength',
+  leverPoint: 'drag',
+  planerLook: 'drag',
+  dragPull: 'drag',
 } as const;
 
 /** Takes a measurement back: the row stays, a new row withdraws it, and the log says why. */
@@ -27,7 +29,7 @@ export async function withdraw(db: BoatDb, input: WithdrawInput): Promise<UseCas
   if (!(await lockRig(db, boatId, input.rigId))) return notFound('rig');
   if (!(await withdrawMeasurement(db, boatId, input.kind, input.id, input.rigId, input.reason)))
     return notFound('measurement');
-  const [kind, what] = WORDS[input.kind];
-  await insertLogEntry(db, boatId, input.rigId, kind, `${what} was withdrawn: ${input.reason}.`);
+  const entry = because('withdrawn', { what: input.kind, why: input.reason });
+  await insertLogEntry(db, boatId, input.rigId, TOPICS[input.kind], entry);
   return done({ done: true });
 }

@@ -1,4 +1,5 @@
 import 'server-only';
+import { because } from '../../core/reasons';
 import { countsForLine, type Counter } from '../../core/counter/counter';
 import { unwrapReading } from '../../core/counter/unwrapReading';
 import { countBasis } from '../../core/rig/bases';
@@ -29,15 +30,14 @@ export async function recordTrial(
   // Without a counter the spool's turns are counted.
   const known = rulerOf(record);
   const counter = { ...known, lengthPerTurnM: known.lengthPerTurnM.value };
-  if (load?.id !== input.loadId)
-    return conflict('The line was wound again since this test: it says nothing about the new load.');
-  if (load.status !== 'wound') return conflict('Finish winding first.');
+  if (load?.id !== input.loadId) return conflict(because('wound-again-test'));
+  if (load.status !== 'wound') return conflict(because('finish-winding-first'));
   const line = currentLine(record);
-  if (!line.ok) return conflict(line.message);
+  if (!line.ok) return conflict(line);
   const measured = measureOf(record, input, counter, line.value.line);
   if ('refusal' in measured) return measured.refusal;
   const reading = unwrapReading(input.reading, measured.expectedCounts, counter);
-  if (!reading.ok) return invalid('reading', reading.message);
+  if (!reading.ok) return invalid('reading', reading);
   const lastTrialAt = record.trials.at(-1)?.at ?? '';
   const strippedBeforeM = -load.changes
     .filter((change) => change.at > lastTrialAt)
@@ -66,18 +66,18 @@ function measureOf(
 ): { trueLengthM: number | null; expectedCounts: number } | { refusal: Refusal } {
   if (input.kind === 'turns') {
     if (!record.reel.counter || counter.drive === 'roller') {
-      return { refusal: conflict('Only a counter that the spool drives can be tested by turns of the spool.') };
+      return { refusal: conflict(because('turns-need-spool-drive')) };
     }
     const line = { turns: input.turns, lengthM: NaN };
     return { trueLengthM: null, expectedCounts: countsForLine(line, counter) };
   }
   if (input.kind === 'colour') {
     const place = colourPlace(record, line, input.segmentId, input.coloursOut);
-    if (!place.ok) return { refusal: invalid('coloursOut', place.message) };
+    if (!place.ok) return { refusal: invalid('coloursOut', place) };
     return { trueLengthM: place.value, expectedCounts: expectedAt(record, line, place.value, counter) };
   }
   if (input.trueLengthM > line.woundLengthM) {
-    return { refusal: invalid('trueLengthM', `There are only about ${line.woundLengthM.toFixed(0)} m on the spool.`) };
+    return { refusal: invalid('trueLengthM', because('longer-than-wound', { lengthM: line.woundLengthM })) };
   }
   const { trueLengthM } = input;
   return { trueLengthM, expectedCounts: expectedAt(record, line, trueLengthM, counter) };
@@ -97,15 +97,13 @@ export async function acceptCalibration(
   const { boatId } = db;
   const record = await rigToWrite(db, rigId);
   if (!record) return notFound('rig');
-  if (record.load?.id !== input.loadId) return conflict('The line was wound again since: test the new load first.');
+  if (record.load?.id !== input.loadId) return conflict(because('wound-again-first'));
   const line = currentLine(record);
-  if (!line.ok) return conflict(line.message);
-  if (!record.reel.counter) return conflict('This reel has no counter to accept.');
+  if (!line.ok) return conflict(line);
+  if (!record.reel.counter) return conflict(because('no-counter-to-accept'));
   const fused = fusedCounter(record, line.value);
   if (!validTrial(record) && !wasLogged(record)) {
-    return conflict(
-      'There is no walk of the line as it is now, and its winding was not logged: walk the tape once, then accept.',
-    );
+    return conflict(because('neither-walk-nor-log'));
   }
   await insertCalibration(db, boatId, rigId, {
     loadId: input.loadId,
@@ -113,7 +111,7 @@ export async function acceptCalibration(
     lengthPerTurnM: fused.constantM,
     basis: countBasis(record, line.value.line),
   });
-  const words = input.method === 'true' ? 'Counter accepted as true.' : 'Counter left as it is; corrected by card.';
-  await insertLogEntry(db, boatId, rigId, 'count', words);
+  const accepted = because(input.method === 'true' ? 'counter-accepted' : 'counter-left');
+  await insertLogEntry(db, boatId, rigId, 'count', accepted);
   return done({ done: true });
 }

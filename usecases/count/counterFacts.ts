@@ -1,4 +1,5 @@
 import 'server-only';
+import { because } from '../../core/reasons';
 import { currentLine } from '../../core/rig/currentLine';
 import { markPlace } from '../../core/rig/count/lineMarks';
 import type { CounterRecord } from '../../core/rig/record';
@@ -35,14 +36,14 @@ export async function markLine(
   const record = await rigToWrite(db, rigId);
   if (!record) return notFound('rig');
   if (record.load?.id !== input.loadId || record.load.status !== 'wound') {
-    return conflict('The line was wound again since: mark the line that is on now.');
+    return conflict(because('wound-again-mark'));
   }
   const current = currentLine(record);
-  if (!current.ok) return conflict(current.message);
+  if (!current.ok) return conflict(current);
   const place = markPlace(current.value.line, input.lengthOutM);
-  if (!place.ok) return invalid('lengthOutM', place.message);
+  if (!place.ok) return invalid('lengthOutM', place);
   const { kind, looks } = input;
   await insertLineMark(db, boatId, input.loadId, { kind, looks, ...place.value });
-  await insertLogEntry(db, boatId, rigId, 'count', `Mark ${kind} on the line: ${looks}.`);
+  await insertLogEntry(db, boatId, rigId, 'count', because('line-marked', { mark: kind, looks }));
   return done({ done: true });
 }

@@ -1,4 +1,5 @@
 import 'server-only';
+import { because } from '../../core/reasons';
 import { fuseCounter, type FusedCounter } from '../../core/calibration/fuseCounter';
 import { TAPE_SD_M, type LengthObservation } from '../../core/calibration/observations';
 import { topAdjustment } from '../../core/calibration/topAdjustment';
@@ -127,7 +128,7 @@ function play(game: Game, moveOf: (fused: FusedCounter, walk: number) => number 
   let walks: readonly LengthObservation[] = [];
   for (;;) {
     const walked = reel.walk(WALK_M);
-    if (!walked.ok) return invalid('strippedM', 'There would be less line left than the walk is long.');
+    if (!walked.ok) return invalid('strippedM', because('practice-too-little-left'));
     reel = walked.value;
     const walk = { kind: 'tape', name: 'walk', trueLengthM: WALK_M, lengthSdM: TAPE_SD_M } as const;
     walks = [...walks, { ...walk, reading: Math.max(reel.read(), 1), goneSinceM: [0] }];
@@ -135,7 +136,7 @@ function play(game: Game, moveOf: (fused: FusedCounter, walk: number) => number 
     const move = moveOf(fused, walks.length);
     if (move === null) return done({ reel, readings: walks.map((each) => each.reading), fused });
     const stripped = reel.strip(move);
-    if (!stripped.ok) return invalid('strippedM', stripped.message);
+    if (!stripped.ok) return invalid('strippedM', stripped);
     reel = stripped.value;
     strippedM += move;
     walks = walks.map((each) => ({ ...each, goneSinceM: [(each.goneSinceM[0] ?? 0) + move] }));

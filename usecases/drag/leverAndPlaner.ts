@@ -1,5 +1,6 @@
 import 'server-only';
-import { stepPreset, undoWords, type PresetAct } from '../../core/drag/presetState';
+import { because, type LogKind, type Reason } from '../../core/reasons';
+import { stepPreset, type PresetAct } from '../../core/drag/presetState';
 import { presetOf } from '../../core/rig/drag/leverOfRig';
 import { insertLeverPoint, insertPlanerLook, insertPresetAct } from '../../db/queries/lever';
 import { insertLogEntry } from '../../db/queries/log';
@@ -18,11 +19,11 @@ export async function recordLeverPoint(
   const record = await rigToWrite(db, rigId);
   if (!record) return notFound('rig');
   if (record.load?.id !== input.loadId || record.load.status !== 'wound') {
-    return conflict('The line was wound again since: pull at the load that is on now.');
+    return conflict(because('wound-again-lever'));
   }
-  if (record.reel.dragKind !== 'lever') return conflict('This reel has no lever.');
+  if (record.reel.dragKind !== 'lever') return conflict(because('no-lever'));
   const preset = presetOf(record.presetActs);
-  if (preset.wrongTurns !== 0) return conflict(undoWords(preset.wrongTurns));
+  if (preset.wrongTurns !== 0) return conflict(because('undo-first', { wrongTurns: preset.wrongTurns }));
   const { position, forceN, instrument } = input;
   await insertLeverPoint(db, boatId, input.loadId, { position, forceN, instrument, presetTurns: preset.turns });
   return done({ done: true });
@@ -33,24 +34,24 @@ export async function workPreset(db: BoatDb, rigId: string, act: PresetAct): Pro
   const { boatId } = db;
   const record = await rigToWrite(db, rigId);
   if (!record) return notFound('rig');
-  if (record.reel.dragKind !== 'lever') return conflict('This reel has no preset.');
+  if (record.reel.dragKind !== 'lever') return conflict(because('no-preset'));
   const next = stepPreset(presetOf(record.presetActs), act);
-  if (!next.ok) return conflict(next.message);
+  if (!next.ok) return conflict(next);
   await insertPresetAct(db, boatId, rigId, act);
-  await insertLogEntry(db, boatId, rigId, 'drag', wordsOf(act));
+  await insertLogEntry(db, boatId, rigId, 'drag', logged(act));
   return done({ done: true });
 }
 
-function wordsOf(act: PresetAct): string {
+function logged(act: PresetAct): Reason<LogKind> {
   switch (act.act) {
     case 'to-free':
-      return 'Lever back to free spool.';
+      return because('lever-to-free');
     case 'into-gear':
-      return 'Lever into gear.';
+      return because('lever-into-gear');
     case 'turn':
-      return `Preset turned ${Math.abs(act.turns)} ${act.turns > 0 ? 'tighter' : 'looser'} in free spool.`;
+      return because('preset-turned', { turns: act.turns });
     case 'was-turned-in-gear':
-      return `Preset was turned ${Math.abs(act.turns)} ${act.turns > 0 ? 'tighter' : 'looser'} in gear: to be undone.`;
+      return because('preset-turned-in-gear', { turns: act.turns });
   }
 }
 

@@ -1,4 +1,5 @@
 import 'server-only';
+import { because } from '../../core/reasons';
 import { dragTarget } from '../../core/drag/dragTarget';
 import { judgeScaleSession } from '../../core/drag/scaleSession';
 import { dragBasis } from '../../core/rig/bases';
@@ -23,17 +24,20 @@ export async function startDragSetting(
   const record = await rigToWrite(db, rigId);
   if (!record) return notFound('rig');
   if (record.load?.id !== input.loadId || record.load.status !== 'wound') {
-    return conflict('Load the reel first: drag depends on how full the spool is.');
+    return conflict(because('load-before-drag'));
   }
   const line = currentLine(record);
-  if (!line.ok) return conflict(line.message);
+  if (!line.ok) return conflict(line);
   const strength = strengthOfRig(record, line.value.line);
   const basis = dragBases(record, line.value.line).find((choice) => choice.basis === input.strengthBasis);
   if (!strength || !basis?.strengthN)
-    return invalid('strengthBasis', `That basis is not known yet: ${basis?.reason ?? 'no strength'}.`);
+    return invalid(
+      'strengthBasis',
+      because('basis-not-known', { because: basis?.why ?? because('basis-weakest-unknown') }),
+    );
   const weakestN = strength.weakest.strengthN.value;
   const target = dragTarget(basis.strengthN, input.fraction, record.reel.dragLimitN, weakestN);
-  if (!target.ok) return invalid('fraction', target.message);
+  if (!target.ok) return invalid('fraction', target);
   const id = await insertDragSetting(db, boatId, rigId, {
     ...input,
     targetN: target.value.targetN.value,
@@ -52,7 +56,7 @@ export async function recordDragPull(
   const record = await rigToWrite(db, rigId);
   const setting = record?.dragSetting;
   if (setting?.id !== settingId) return notFound('scale session');
-  if (setting.acceptedAt) return conflict('This setting is accepted: start a new session to pull again.');
+  if (setting.acceptedAt) return conflict(because('setting-accepted-pull'));
   await insertDragPull(db, boatId, settingId, { ...input, correctsId: null, withdrawn: false });
   return done({ done: true });
 }
@@ -68,14 +72,8 @@ export async function acceptSetting(
   const setting = record?.dragSetting;
   if (!record || setting?.id !== settingId) return notFound('scale session');
   const session = judgeScaleSession(sessionPulls(setting), setting.targetN);
-  if (session?.verdict !== 'set') return conflict('The last three pulls do not agree with the target yet.');
-  if (!(await acceptDragSetting(db, boatId, settingId))) return conflict('This setting is accepted already.');
-  await insertLogEntry(
-    db,
-    boatId,
-    rigId,
-    'drag',
-    `Drag set with a scale to ${session.medianN.toFixed(1)} N at the tip.`,
-  );
+  if (session?.verdict !== 'set') return conflict(because('pulls-do-not-agree'));
+  if (!(await acceptDragSetting(db, boatId, settingId))) return conflict(because('setting-accepted-already'));
+  await insertLogEntry(db, boatId, rigId, 'drag', because('drag-set', { forceN: session.medianN }));
   return done({ done: true });
 }

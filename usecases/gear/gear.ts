@@ -1,4 +1,5 @@
 import 'server-only';
+import { because } from '../../core/reasons';
 import { GUESSED_DIAMETER_RELATIVE_SD } from '../../core/gear/lineDiameter';
 import {
   CALIPER_SD_M,
@@ -21,7 +22,7 @@ import {
 import { insertRig, listRigs } from '../../db/queries/rigs';
 import { insertSupplySpool, listSupplySpools } from '../../db/queries/supplies';
 import type { BoatDb } from '../../db/withBoat';
-import { CHANGED_ELSEWHERE, conflict, done, notFound, type UseCaseOutcome } from '../outcome';
+import { conflict, done, notFound, type UseCaseOutcome } from '../outcome';
 import { readRigs } from '../rigs/readRigs';
 import type { LineFormInput, ReelFormInput, RigFormInput, SupplyInput } from './gearInput';
 
@@ -123,7 +124,7 @@ export async function changeReel(
 ): Promise<UseCaseOutcome<{ id: string }>> {
   const { boatId } = db;
   if (!(await findReel(db, boatId, reelId))) return notFound('reel');
-  if (!(await updateReel(db, boatId, reelId, version, toReel(input)))) return conflict(CHANGED_ELSEWHERE);
+  if (!(await updateReel(db, boatId, reelId, version, toReel(input)))) return conflict(because('changed-elsewhere'));
   await replaceRatings(db, boatId, reelId, input.ratings);
   return done({ id: reelId });
 }
@@ -143,7 +144,7 @@ export async function changeLine(
   const lines = await listLines(db, boatId);
   if (!lines.some((line) => line.id === lineId)) return notFound('line');
   const written = await updateLine(db, boatId, lineId, version, toLine(input));
-  return written ? done({ id: lineId }) : conflict(CHANGED_ELSEWHERE);
+  return written ? done({ id: lineId }) : conflict(because('changed-elsewhere'));
 }
 
 export async function createRig(db: BoatDb, input: RigFormInput): Promise<UseCaseOutcome<{ id: string }>> {
@@ -151,7 +152,7 @@ export async function createRig(db: BoatDb, input: RigFormInput): Promise<UseCas
   if (!(await lockReel(db, boatId, input.reelId))) return notFound('reel');
   const rigs = await listRigs(db, boatId);
   const taken = rigs.some((rig) => rig.reelId === input.reelId);
-  if (taken) return conflict('That reel carries another rig already: one reel holds one line at a time.');
+  if (taken) return conflict(because('reel-carries-another-rig'));
   return done({ id: await insertRig(db, boatId, { ...input, lockerOrder: rigs.length }) });
 }
 

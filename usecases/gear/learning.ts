@@ -1,4 +1,5 @@
 import 'server-only';
+import { because } from '../../core/reasons';
 import { insertReelReset, insertReverseFill } from '../../db/queries/learning';
 import { listLines } from '../../db/queries/lines';
 import { findReel } from '../../db/queries/reels';
@@ -24,6 +25,6 @@ export async function recordReverseFill(
   if (!(await findReel(db, boatId, reelId))) return notFound('reel');
   const lines = await listLines(db, boatId);
   const strange = input.segments.findIndex((segment) => !lines.some((line) => line.id === segment.productId));
-  if (strange >= 0) return invalid(`segments.${strange}.productId`, 'Choose a line of this boat.');
+  if (strange >= 0) return invalid(`segments.${strange}.productId`, because('not-a-line-of-this-boat'));
   return done({ id: await insertReverseFill(db, boatId, { reelId, ...input }) });
 }

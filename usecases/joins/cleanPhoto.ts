@@ -1,4 +1,5 @@
 import 'server-only';
+import { because } from '../../core/reasons';
 import { done, invalid, type UseCaseOutcome } from '../outcome';
 import { runInWorker } from '../workers/pool';
 import type { PhotoInput } from './joinInput';
@@ -6,7 +7,5 @@ import type { PhotoInput } from './joinInput';
 /** A photo read and written anew, so that nothing but its pixels is kept; refused where it is no small JPEG. */
 export async function cleanPhoto(input: PhotoInput): Promise<UseCaseOutcome<PhotoInput>> {
   const jpegBase64 = await runInWorker<string | null>('photo', input.jpegBase64);
-  return jpegBase64 === null
-    ? invalid('jpegBase64', 'That is not a JPEG picture of up to two million pixels.')
-    : done({ jpegBase64 });
+  return jpegBase64 === null ? invalid('jpegBase64', because('not-a-jpeg')) : done({ jpegBase64 });
 }

@@ -1,4 +1,5 @@
 import 'server-only';
+import { because } from '../../core/reasons';
 import { readSlip } from '../../core/joins/slipCheck';
 import { weakerLineN } from '../../core/rig/joins/joinsOfRig';
 import { insertJoinBreak, insertSlipCheck, insertTiePhoto, photoBytes } from '../../db/queries/joinChecks';
@@ -21,9 +22,9 @@ export async function checkSlip(
   if (!(await lockRig(db, boatId, rigId))) return notFound('rig');
   const join = await findJoinPlace(db, boatId, rigId, joinId);
   if (!join) return notFound('join');
-  if (join.innerSegmentId !== null) return conflict('Only the arbor is marked: this join is between two lines.');
+  if (join.innerSegmentId !== null) return conflict(because('only-arbor-is-marked'));
   await insertSlipCheck(db, boatId, joinId, input);
-  await insertLogEntry(db, boatId, rigId, 'join', `Mark at the arbor looked at: ${readSlip(input.movedM).words}`);
+  await insertLogEntry(db, boatId, rigId, 'join', because('slip-looked-at', { found: readSlip(input.movedM).why }));
   return done({ done: true });
 }
 
@@ -40,17 +41,13 @@ export async function recordJoinBreak(
   if (!record || !join) return notFound('join');
   const weakerN = weakerLineN(record, join);
   if (weakerN === null) {
-    return conflict('Neither line of this join has been pulled or has a label: there is nothing to hold it against.');
+    return conflict(because('join-has-no-strength'));
   }
   if (input.peakN > MOST_OF_LINE * weakerN) {
-    return invalid(
-      'peakN',
-      'That is far more than the weaker line holds. Was the right line in the grips, in the right unit?',
-    );
+    return invalid('peakN', because('join-far-too-strong'));
   }
   await insertJoinBreak(db, boatId, joinId, { ...input, weakerN });
-  const share = Math.round((100 * input.peakN) / weakerN);
-  await insertLogEntry(db, boatId, rigId, 'join', `Join pulled to the break: ${share} % of the weaker line.`);
+  await insertLogEntry(db, boatId, rigId, 'join', because('join-broken', { share: input.peakN / weakerN }));
   return done({ done: true });
 }
 
@@ -68,7 +65,7 @@ export async function keepTiePhoto(
 ): Promise<UseCaseOutcome<{ done: true }>> {
   const jpeg = Buffer.from(input.jpegBase64, 'base64');
   if ((await photoBytes(db)) + jpeg.length > MOST_PHOTOS_BYTES) {
-    return invalid('jpegBase64', 'The photos of this boat take all the room there is for them: no more can be kept.');
+    return invalid('jpegBase64', because('photos-full'));
   }
   return (await insertTiePhoto(db, db.boatId, tieId, jpeg)) ? done({ done: true }) : notFound('tied join');
 }

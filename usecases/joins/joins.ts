@@ -1,4 +1,5 @@
 import 'server-only';
+import { because } from '../../core/reasons';
 import type { JoinKind } from '../../core/joins/joinKinds';
 import { schoolById } from '../../core/joins/schools';
 import { insertPerson, listPeople, type PersonRow } from '../../db/queries/boats';
@@ -49,17 +50,17 @@ export async function tieJoin(
   const join = await findJoinPlace(db, boatId, rigId, joinId);
   if (!join) return notFound('join');
   const school = schoolById(input.school);
-  if (school?.join !== join.kind) return invalid('school', 'That school ties another join.');
+  if (school?.join !== join.kind) return invalid('school', because('school-of-another-join'));
   const missing = school.steps.find((step) => !input.stepsDone.includes(step.id));
-  if (missing) return invalid('stepsDone', `A step was left out: ${missing.text}`);
+  if (missing) return invalid('stepsDone', because('step-left-out', { step: missing.says }));
   const people = await listPeople(db, boatId);
   if (input.personId !== null && !people.some((person) => person.id === input.personId)) {
-    return invalid('personId', 'Choose one of the crew.');
+    return invalid('personId', because('not-of-the-crew'));
   }
   await insertTie(db, boatId, joinId, input);
   const segments = await listSegments(db, boatId, [rigId]);
   const outer = segments.find((segment) => segment.id === join.outerSegmentId)?.name ?? '';
-  await insertLogEntry(db, boatId, rigId, 'join', `Tied below ${outer}: ${school.name}.`);
+  await insertLogEntry(db, boatId, rigId, 'join', because('tied', { outer, school: school.id }));
   return done({ done: true });
 }
 
@@ -74,7 +75,7 @@ export async function changeJoinKind(
   if (!(await lockRig(db, boatId, rigId))) return notFound('rig');
   const join = await findJoinPlace(db, boatId, rigId, joinId);
   if (!join) return notFound('join');
-  if (join.kind === kind) return conflict('That is the join it has.');
+  if (join.kind === kind) return conflict(because('same-join'));
   await removeJoin(db, boatId, joinId);
   await placeJoin(db, boatId, rigId, { ...join, kind });
   return done({ done: true });

@@ -1,4 +1,5 @@
 import 'server-only';
+import { because } from '../../core/reasons';
 import { currentLine } from '../../core/rig/currentLine';
 import type { RigRecord } from '../../core/rig/record';
 import { listPeople } from '../../db/queries/boats';
@@ -18,13 +19,14 @@ export async function readWindOns(db: BoatDb): Promise<readonly WindOnRow[]> {
 export async function makeWindOn(db: BoatDb, input: WindOnInput): Promise<UseCaseOutcome<{ id: string }>> {
   const { boatId } = db;
   const lines = await listLines(db, boatId);
-  if (!lines.some((line) => line.id === input.productId)) return invalid('productId', 'Choose a line of this boat.');
+  if (!lines.some((line) => line.id === input.productId))
+    return invalid('productId', because('not-a-line-of-this-boat'));
   const people = await listPeople(db, boatId);
   if (input.personId !== null && !people.some((person) => person.id === input.personId)) {
-    return invalid('personId', 'Choose one of the crew.');
+    return invalid('personId', because('not-of-the-crew'));
   }
   const all = await listWindOns(db, boatId);
-  if (all.some((each) => each.name === input.name)) return invalid('name', 'There is one of that name already.');
+  if (all.some((each) => each.name === input.name)) return invalid('name', because('wind-on-name-taken'));
   return done({ id: await insertWindOn(db, boatId, input) });
 }
 
@@ -33,7 +35,7 @@ export async function retireWindOnOf(db: BoatDb, windOnId: string): Promise<UseC
   const { boatId } = db;
   const windOn = (await listWindOns(db, boatId)).find((each) => each.id === windOnId);
   if (!windOn) return notFound('ready leader');
-  if (windOn.onRig) return conflict(`It is on ${windOn.onRig.name}: swap it off first.`);
+  if (windOn.onRig) return conflict(because('wind-on-in-use', { rig: windOn.onRig.name }));
   await retireWindOn(db, boatId, windOnId);
   return done({ done: true });
 }
@@ -44,25 +46,21 @@ export async function swapWindOn(db: BoatDb, rigId: string, input: SwapInput): P
   const record = await rigToWrite(db, rigId);
   if (!record) return notFound('rig');
   const { load } = record;
-  if (load?.status !== 'wound') return conflict('Finish winding first: a ready leader goes on a loaded reel.');
+  if (load?.status !== 'wound') return conflict(because('wind-on-needs-load'));
   const top = load.segments.findLast((segment) => segment.wound);
   const join = record.joins.find((candidate) => candidate.outerSegmentId === top?.segmentId);
   if (!top || join?.kind !== 'loop-to-loop') {
-    return conflict('The outermost line of this rig is not joined loop to loop.');
+    return conflict(because('top-not-looped'));
   }
   const all = await listWindOns(db, boatId);
   const windOn = all.find((each) => each.id === input.windOnId);
-  if (!windOn) return invalid('windOnId', 'Choose one of the ready leaders.');
-  if (windOn.onRig?.id === rigId) return conflict('That is the one that is on.');
-  if (windOn.onRig) return conflict(`${windOn.name} is on ${windOn.onRig.name}.`);
+  if (!windOn) return invalid('windOnId', because('not-a-wind-on'));
+  if (windOn.onRig?.id === rigId) return conflict(because('wind-on-is-on'));
+  if (windOn.onRig) return conflict(because('wind-on-elsewhere', { name: windOn.name, rig: windOn.onRig.name }));
   await keepLengthOfOld(db, record, top.segmentId);
-  await putOn(db, record, load, {
-    segmentId: top.segmentId,
-    productId: windOn.productId,
-    lengthM: windOn.lengthM,
-    windOnId: windOn.id,
-    note: `Ready leader ${windOn.name}.`,
-  });
+  const { productId, lengthM } = windOn;
+  const line = { segmentId: top.segmentId, productId, lengthM, windOnId: windOn.id, note: '' };
+  await putOn(db, record, load, line, windOn.name);
   return done({ done: true });
 }
 

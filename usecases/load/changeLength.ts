@@ -1,4 +1,5 @@
 import 'server-only';
+import { because } from '../../core/reasons';
 import { currentLine, woundLine } from '../../core/rig/currentLine';
 import { isMoreThanFits } from '../../core/rig/load/fitsOnReel';
 import { insertLineChange } from '../../db/queries/lineChanges';
@@ -21,21 +22,18 @@ export async function changeLength(
   const record = await rigToWrite(db, rigId);
   const load = record?.load;
   if (!record || load?.id !== loadId) return notFound('load');
-  if (load.status !== 'wound') return conflict('Finish winding first.');
+  if (load.status !== 'wound') return conflict(because('finish-winding-first'));
   const changeM = input.reason === 'added' ? Math.abs(input.changeM) : -Math.abs(input.changeM);
   const line = currentLine(record);
-  if (!line.ok) return invalid('changeM', line.message);
+  if (!line.ok) return invalid('changeM', line);
   const segment = line.value.line.segments.find((candidate) => candidate.id === input.segmentId);
   if (!segment) return notFound('segment on this spool');
   if (segment.lengthM + changeM < 0) {
-    return invalid('changeM', `Only ${segment.lengthM.toFixed(1)} m of ${segment.name} is left to lose.`);
+    return invalid('changeM', because('less-left-than-lost', { leftM: segment.lengthM, segment: segment.name }));
   }
   const changes = [...load.changes, { ...input, changeM, id: 'noted', at: record.readAt }];
   if (changeM > 0 && segment.wound && isMoreThanFits(record, woundLine(record, { ...load, changes }))) {
-    return invalid(
-      'changeM',
-      'So much line does not fit: it would stand over the rim. What was added, and in which unit?',
-    );
+    return invalid('changeM', because('added-over-the-rim'));
   }
   await insertLineChange(db, boatId, loadId, { ...input, changeM });
   await insertLogEntry(
@@ -43,7 +41,7 @@ export async function changeLength(
     boatId,
     rigId,
     'load',
-    `${segment.name}: ${Math.abs(changeM).toFixed(1)} m ${input.reason}. ${input.note}`.trim(),
+    because(`line-${input.reason}`, { segment: segment.name, lengthM: Math.abs(changeM), note: input.note }),
   );
   if (segment.wound) await followOnVirtualReel(db, boatId, rigId, -changeM);
   return done({ done: true });

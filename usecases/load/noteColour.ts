@@ -1,4 +1,5 @@
 import 'server-only';
+import { because } from '../../core/reasons';
 import { insertColourReading } from '../../db/queries/windingLog';
 import type { BoatDb } from '../../db/withBoat';
 import { conflict, done, invalid, notFound, type UseCaseOutcome } from '../outcome';
@@ -17,17 +18,17 @@ export async function noteColour(
   const record = await rigToWrite(db, rigId, 'winding');
   const load = record?.load;
   if (!record || load?.id !== loadId) return notFound('load');
-  if (load.status !== 'winding') return conflict('This load is finished: its winding log is closed.');
+  if (load.status !== 'winding') return conflict(because('log-closed'));
   const segment = load.segments.find((candidate) => candidate.segmentId === input.segmentId);
   if (!segment || segment.colours.length === 0) return notFound('lead core on this spool');
   if (input.coloursOn >= segment.colours.length) {
     return invalid(
       'coloursOn',
-      `${segment.name} has ${segment.colours.length} colours: the last one ends at its join.`,
+      because('last-colour-at-join', { segment: segment.name, colours: segment.colours.length }),
     );
   }
   if (load.winding.some((entry) => entry.segmentId === segment.segmentId)) {
-    return conflict(`${segment.name} is all on already.`);
+    return conflict(because('segment-all-on', { segment: segment.name }));
   }
   const tooLarge = refuseReading(record, input.reading);
   if (tooLarge) return tooLarge;

@@ -1,4 +1,5 @@
 import 'server-only';
+import { because } from '../../core/reasons';
 import type { LoadRecord, RigRecord } from '../../core/rig/record';
 import { insertReplacement } from '../../db/queries/lineChanges';
 import { insertLogEntry } from '../../db/queries/log';
@@ -8,15 +9,25 @@ import type { Queryable } from '../../db/withBoat';
 /** A line that goes on in place of the outermost wound one. */
 export type PutOn = Omit<LoadRecord['replacements'][number], 'id' | 'at'>;
 
-/** Keeps what went on in place of the outermost wound segment; the virtual reel follows. */
-export async function putOn(db: Queryable, record: RigRecord, load: LoadRecord, line: PutOn): Promise<void> {
+/** Keeps what went on in place of the outermost wound segment, a ready leader by its name; the virtual reel follows. */
+export async function putOn(
+  db: Queryable,
+  record: RigRecord,
+  load: LoadRecord,
+  line: PutOn,
+  leader: string | null = null,
+): Promise<void> {
   const boatId = record.boat.id;
   await insertReplacement(db, boatId, load.id, line);
   await followOnVirtualReel(db, boatId, record.id, line);
   const name = load.segments.find((segment) => segment.segmentId === line.segmentId)?.name ?? '';
   const product = record.products.find((candidate) => candidate.id === line.productId)?.name ?? '';
-  const words = `${name} replaced: ${line.lengthM.toFixed(1)} m of ${product}. ${line.note}`.trim();
-  await insertLogEntry(db, boatId, record.id, 'load', words);
+  const figures = { segment: name, lengthM: line.lengthM, product };
+  const entry =
+    leader === null
+      ? because('line-replaced', { ...figures, note: line.note })
+      : because('ready-leader-on', { ...figures, leader });
+  await insertLogEntry(db, boatId, record.id, 'load', entry);
 }
 
 /** The virtual reel carries the new line too, where its bench has one. */

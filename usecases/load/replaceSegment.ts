@@ -1,4 +1,5 @@
 import 'server-only';
+import { because } from '../../core/reasons';
 import type { BoatDb } from '../../db/withBoat';
 import { conflict, done, invalid, notFound, type UseCaseOutcome } from '../outcome';
 import { rigToWrite } from '../rigs/readRigs';
@@ -16,11 +17,11 @@ export async function replaceSegment(
   const record = await rigToWrite(db, rigId);
   const load = record?.load;
   if (!record || load?.id !== loadId) return notFound('load');
-  if (load.status !== 'wound') return conflict('Finish winding first.');
+  if (load.status !== 'wound') return conflict(because('finish-winding-first'));
   const top = load.segments.findLast((segment) => segment.wound);
-  if (top?.segmentId !== input.segmentId) return conflict('Only the outermost wound segment can be replaced.');
+  if (top?.segmentId !== input.segmentId) return conflict(because('only-outermost-replaced'));
   if (!record.products.some((candidate) => candidate.id === input.productId)) {
-    return invalid('productId', 'Choose a line of this boat.');
+    return invalid('productId', because('not-a-line-of-this-boat'));
   }
   const { supplySpoolId, ...line } = input;
   await putOn(db, record, load, { ...line, windOnId: null });

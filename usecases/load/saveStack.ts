@@ -1,4 +1,5 @@
 import 'server-only';
+import { because } from '../../core/reasons';
 import { IMPOSSIBLE_ABOVE_RIM_M } from '../../core/rig/load/fitsOnReel';
 import { planForRig } from '../../core/rig/load/planForRig';
 import { DEFAULT_LEVEL_BELOW_RIM_M } from '../../core/load/defaults';
@@ -7,30 +8,26 @@ import { placeJoin } from '../../db/queries/joins';
 import { advanceRigVersion, clearStack, placeSegment } from '../../db/queries/rigs';
 import type { BoatDb } from '../../db/withBoat';
 import { LIMITS } from '../limits';
-import { CHANGED_ELSEWHERE, conflict, done, invalid, notFound, type Refusal, type UseCaseOutcome } from '../outcome';
+import { conflict, done, invalid, notFound, type Refusal, type UseCaseOutcome } from '../outcome';
 import { rigToWrite } from '../rigs/readRigs';
 import type { StackInput } from './stackInput';
 
 /** Why a stack cannot be right on this reel, or null. */
 function refuseStack(record: RigRecord, stack: StackInput): Refusal | null {
   const strange = stack.segments.findIndex((segment) => !record.products.some((line) => line.id === segment.productId));
-  if (strange >= 0) return invalid(`segments.${strange}.productId`, 'Choose a line of this boat.');
+  if (strange >= 0) return invalid(`segments.${strange}.productId`, because('not-a-line-of-this-boat'));
   const plan = planForRig({ ...record, segments: stack.segments }, DEFAULT_LEVEL_BELOW_RIM_M);
-  if (!plan.ok) return invalid('segments', plan.message);
+  if (!plan.ok) return invalid('segments', plan);
   const solved = plan.value.line.segments.find((segment) => segment.id === plan.value.solvedSegmentId);
   if (solved && solved.lengthM > LIMITS.segmentLengthM.max) {
-    return invalid(
-      'segments',
-      `It would take ${solved.lengthM.toFixed(0)} m of ${solved.name}: check the line's diameter and the reel's size.`,
-    );
+    return invalid('segments', because('solved-too-long', { lengthM: solved.lengthM, segment: solved.name }));
   }
   const aboveRimM = (plan.value.line.fullDiameterM - record.reel.fullDiameterM.value) / 2;
   if (aboveRimM > IMPOSSIBLE_ABOVE_RIM_M) {
     const top = plan.value.line.segments.findLast((segment) => segment.wound);
     return invalid(
       'segments',
-      `This stack would stand ${(aboveRimM * 1000).toFixed(1)} mm above the rim and cannot fit. ` +
-        `Leave the length of one segment to be worked out${top ? `, or take line off: ${top.name} is on top` : ''}.`,
+      top ? because('stack-over-rim-top', { aboveRimM, top: top.name }) : because('stack-over-rim', { aboveRimM }),
     );
   }
   return null;
@@ -48,13 +45,13 @@ export async function saveStack(
   const refusal = refuseStack(record, stack);
   if (refusal) return refusal;
   if (record.load?.status === 'winding') {
-    return conflict('This rig is being wound: finish or abandon the winding before the stack is changed.');
+    return conflict(because('rig-being-wound'));
   }
-  if (!(await advanceRigVersion(db, boatId, rigId, stack.version))) return conflict(CHANGED_ELSEWHERE);
+  if (!(await advanceRigVersion(db, boatId, rigId, stack.version))) return conflict(because('changed-elsewhere'));
   await clearStack(db, boatId, rigId);
   for (const [position, segment] of stack.segments.entries()) {
     if (!(await placeSegment(db, boatId, rigId, position, segment))) {
-      return invalid(`segments.${position}.id`, 'That segment belongs to another rig of this boat.');
+      return invalid(`segments.${position}.id`, because('segment-of-another-rig'));
     }
   }
   for (const join of stack.joins) await placeJoin(db, boatId, rigId, join);

@@ -1,4 +1,5 @@
 import 'server-only';
+import { because } from '../../core/reasons';
 import { countsPerWrap } from '../../core/counter/counter';
 import { planForRig, productOf } from '../../core/rig/load/planForRig';
 import { loadBasis } from '../../core/rig/bases';
@@ -14,13 +15,13 @@ import { findVirtualReel, updateVirtualReel } from '../../db/queries/virtualBenc
 import type { BoatDb } from '../../db/withBoat';
 import { EMPTY_REEL } from '../../instruments/virtual/virtualReel';
 import { takeFromShelf } from '../supplies/takeFromShelf';
-import { CHANGED_ELSEWHERE, conflict, done, invalid, notFound, type Refusal, type UseCaseOutcome } from '../outcome';
+import { conflict, done, invalid, notFound, type Refusal, type UseCaseOutcome } from '../outcome';
 import { rigToWrite } from '../rigs/readRigs';
 import type { BeginInput, FinishInput, LevelInput, WindingInput } from './loadInput';
 
 function plannedSegments(record: RigRecord, levelBelowRimM: number): UseCaseOutcome<readonly LoadSegmentRecord[]> {
   const plan = planForRig(record, levelBelowRimM);
-  if (!plan.ok) return invalid('segments', plan.message);
+  if (!plan.ok) return invalid('segments', plan);
   return done(
     record.segments.map((segment): LoadSegmentRecord => {
       const planned = plan.value.segments.find((candidate) => candidate.id === segment.id);
@@ -55,11 +56,11 @@ export async function beginWinding(
   const { boatId } = db;
   const record = await rigToWrite(db, rigId);
   if (!record) return notFound('rig');
-  if (record.segments.length === 0) return conflict('Plan the line first: this rig has no segment yet.');
-  if (record.load?.status === 'winding') return conflict('This rig is being wound already.');
+  if (record.segments.length === 0) return conflict(because('plan-first'));
+  if (record.load?.status === 'winding') return conflict(because('being-wound-already'));
   const segments = plannedSegments(record, input.levelBelowRimM);
   if (!segments.ok) return segments;
-  if (!(await advanceRigVersion(db, boatId, rigId, input.version))) return conflict(CHANGED_ELSEWHERE);
+  if (!(await advanceRigVersion(db, boatId, rigId, input.version))) return conflict(because('changed-elsewhere'));
   const loadId = await insertLoad(db, boatId, rigId, loadBasis(record));
   for (const [position, segment] of segments.value.entries())
     await insertLoadSegment(db, boatId, loadId, position, segment);
@@ -76,10 +77,7 @@ export async function beginWinding(
 export function refuseReading(record: RigRecord, reading: number | null): Refusal | null {
   const { counter } = record.reel;
   if (!counter || (reading ?? 0) < countsPerWrap(counter)) return null;
-  return invalid(
-    'reading',
-    `This counter has ${counter.digits} digits: it shows at most ${countsPerWrap(counter) - 1}.`,
-  );
+  return invalid('reading', because('beyond-digits', { digits: counter.digits, most: countsPerWrap(counter) - 1 }));
 }
 
 /** Notes the reading at the end of a segment; noting it again corrects the earlier row. */
@@ -93,22 +91,21 @@ export async function noteWinding(
   const record = await rigToWrite(db, rigId, 'winding');
   const load = record?.load;
   if (!record || load?.id !== loadId) return notFound('load');
-  if (load.status !== 'winding') return conflict('This load is finished: its winding log is closed.');
+  if (load.status !== 'winding') return conflict(because('log-closed'));
   const order = load.segments.filter((segment) => segment.wound);
   const index = order.findIndex((segment) => segment.segmentId === input.segmentId);
   if (index < 0) return notFound('wound segment');
   const before = order.slice(0, index).find((s) => !load.winding.some((entry) => entry.segmentId === s.segmentId));
-  if (before) return conflict(`${before.name} goes on first: note its end before this one.`);
+  if (before) return conflict(because('goes-on-first', { segment: before.name }));
   const { counter } = record.reel;
-  if (counter && input.reading === null)
-    return invalid('reading', 'Type what the counter shows at the end of this segment.');
+  if (counter && input.reading === null) return invalid('reading', because('reading-wanted'));
   const tooLarge = refuseReading(record, input.reading);
   if (tooLarge) return tooLarge;
   const noted = { ...input, reading: counter ? input.reading : null };
   if (isMoreThanAnyFill(record, asNoted(record, load, noted))) {
     return invalid(
       input.meteredLengthM !== null ? 'meteredLengthM' : input.turnsCounted !== null ? 'turnsCounted' : 'reading',
-      'That is more line than a spool of this size holds, however tightly it lies. Was a digit too many typed?',
+      because('more-than-any-spool'),
     );
   }
   await insertWindingEntry(db, boatId, loadId, {
@@ -147,10 +144,10 @@ export async function noteLevel(
   const outermost =
     load.status === 'winding' ? load.winding.at(-1) : load.segments.findLast((segment) => segment.wound);
   if (outermost?.segmentId !== input.segmentId) {
-    return conflict('A level belongs to the segment whose end has just gone on.');
+    return conflict(because('level-of-last-segment'));
   }
   if (load.changes.length > 0 || load.replacements.length > 0) {
-    return conflict('Line came off or went on since this load was wound: its level cannot be measured any more.');
+    return conflict(because('level-too-late'));
   }
   if (isBeyondSpool(record, input.levelBelowRimM)) return beyondSpool();
   await insertLevel(db, boatId, loadId, input);
@@ -158,10 +155,7 @@ export async function noteLevel(
 }
 
 function beyondSpool(): Refusal {
-  return invalid(
-    'levelBelowRimM',
-    'That is deeper than this spool is. Was it measured from the rim, in the right unit?',
-  );
+  return invalid('levelBelowRimM', because('deeper-than-spool'));
 }
 
 /** Closes a load: everything wound is noted, and the level, when measured, is one that this spool can have. */
@@ -175,9 +169,9 @@ export async function finishWinding(
   const record = await rigToWrite(db, rigId);
   const load = record?.load;
   if (!record || load?.id !== loadId) return notFound('load');
-  if (load.status !== 'winding') return conflict('This load is finished already.');
+  if (load.status !== 'winding') return conflict(because('load-finished'));
   const missing = load.segments.find((s) => s.wound && !load.winding.some((entry) => entry.segmentId === s.segmentId));
-  if (missing) return conflict(`${missing.name} is not on yet: note its end first.`);
+  if (missing) return conflict(because('segment-not-on', { segment: missing.name }));
   const { levelBelowRimM } = input;
   if (levelBelowRimM !== null && isBeyondSpool(record, levelBelowRimM)) return beyondSpool();
   const line = woundLine(record, { ...load, status: 'wound', levelBelowRimM });
@@ -185,7 +179,7 @@ export async function finishWinding(
   if (levelBelowRimM !== null && last) {
     await insertLevel(db, boatId, loadId, { segmentId: last.segmentId, levelBelowRimM, instrument: 'read by eye' });
   }
-  if (!(await finishLoad(db, boatId, loadId, input.version))) return conflict(CHANGED_ELSEWHERE);
+  if (!(await finishLoad(db, boatId, loadId, input.version))) return conflict(because('changed-elsewhere'));
   for (const { segmentId, supplySpoolId } of input.supplies) {
     const lengthM = line.segments.find((segment) => segment.id === segmentId)?.lengthM;
     const refusal = await takeFromShelf(db, record, { supplySpoolId, loadId, segmentId, lengthM });
@@ -197,7 +191,7 @@ export async function finishWinding(
     boatId,
     rigId,
     'load',
-    `Loaded: ${load.segments.map((segment) => segment.name).join(', ')}.`,
+    because('loaded', { segments: load.segments.map((segment) => segment.name) }),
   );
   return done({ done: true });
 }
@@ -210,7 +204,7 @@ export async function abandonWinding(
 ): Promise<UseCaseOutcome<{ done: true }>> {
   const { boatId } = db;
   if (!(await lockRig(db, boatId, rigId))) return notFound('rig');
-  if (!(await abandonLoad(db, boatId, rigId, loadId))) return conflict('This load is not being wound.');
-  await insertLogEntry(db, boatId, rigId, 'load', 'Winding abandoned; the spool was emptied.');
+  if (!(await abandonLoad(db, boatId, rigId, loadId))) return conflict(because('not-being-wound'));
+  await insertLogEntry(db, boatId, rigId, 'load', because('winding-abandoned'));
   return done({ done: true });
 }

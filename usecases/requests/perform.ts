@@ -1,4 +1,5 @@
 import 'server-only';
+import { because } from '../../core/reasons';
 import { createHash } from 'node:crypto';
 import { claimOnce, keepAnswer } from '../../db/queries/onceKeys';
 import { NO_BOAT, withBoat, type Principal } from '../../db/withBoat';
@@ -41,8 +42,7 @@ export async function perform<N extends RequestName>(
     async (db): Promise<UseCaseOutcome<unknown>> => {
       if (boatId !== null && db.boat === null) return notFound('boat');
       const kept = await claimOnce(db, key, request);
-      if (kept)
-        return kept.request === request ? done(kept.answer) : conflict('That key was used for another request.');
+      if (kept) return kept.request === request ? done(kept.answer) : conflict(because('key-used'));
       const outcome = await handler(db, params, prepared.value);
       if (outcome.ok) await keepAnswer(db, key, outcome.value);
       return outcome;

@@ -1,18 +1,19 @@
 import 'server-only';
+import { because, type Reason } from '../../core/reasons';
 import { codeOf } from '../../db/withBoat';
 
-/** PostgreSQL's codes for a constraint that a request has run into, each as a status and a sentence. */
-const CONSTRAINTS: Readonly<Record<string, readonly [409 | 422, string]>> = {
-  '23505': [409, 'That stands here already.'],
-  '23503': [409, 'Something that this belongs to is not there any more. Reload the page.'],
-  '23514': [422, 'One of the figures is outside what can be kept.'],
-  '22003': [422, 'One of the figures is outside what can be kept.'],
-  '22021': [422, 'There is a character in it that cannot be kept.'],
-  '22P05': [422, 'There is a character in it that cannot be kept.'],
+/** PostgreSQL's codes for a constraint that a request has run into, each as a status and a reason. */
+const CONSTRAINTS: Readonly<Record<string, readonly [409 | 422, Reason]>> = {
+  '23505': [409, because('stands-already')],
+  '23503': [409, because('not-there-any-more')],
+  '23514': [422, because('outside-what-is-kept')],
+  '22003': [422, because('outside-what-is-kept')],
+  '22021': [422, because('character-not-kept')],
+  '22P05': [422, because('character-not-kept')],
 };
 
 /** What a constraint that an error tells of means for the sender, or null. */
-export function constraintOf(error: unknown): readonly [409 | 422, string] | null {
+export function constraintOf(error: unknown): readonly [409 | 422, Reason] | null {
   const code = codeOf(error);
   return Object.hasOwn(CONSTRAINTS, code) ? (CONSTRAINTS[code] ?? null) : null;
 }

@@ -1,4 +1,5 @@
 import 'server-only';
+import { because } from '../../core/reasons';
 import { listLines } from '../../db/queries/lines';
 import { findJoinPlace } from '../../db/queries/joins';
 import { listSegments, lockRig, setMeantPlace } from '../../db/queries/rigs';
@@ -52,7 +53,7 @@ export async function movePull(db: BoatDb, testId: string, input: MoveInput): Pr
   const from = tests.find((test) => test.pulls.some((pull) => pull.id === input.pullId));
   const pull = from?.pulls.find((each) => each.id === input.pullId);
   if (!pull || !from || !tests.some((test) => test.id === testId)) return notFound('pull or test');
-  if (from.id === testId) return conflict('That pull is in this test already.');
+  if (from.id === testId) return conflict(because('pull-there-already'));
   const { peakN, breakPlace, instrument } = pull;
   await insertStrengthPull(db, boatId, testId, {
     peakN,

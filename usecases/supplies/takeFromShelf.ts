@@ -1,4 +1,5 @@
 import 'server-only';
+import { because } from '../../core/reasons';
 import type { RigRecord } from '../../core/rig/record';
 import { productIdNow } from '../../core/rig/load/woundSegments';
 import { debitSupplySpool } from '../../db/queries/supplies';
@@ -26,12 +27,11 @@ export async function takeFromShelf(
   const spool = record.supplySpools.find((candidate) => candidate.id === taken.supplySpoolId);
   if (!spool || taken.lengthM === undefined) return notFound('supply spool');
   if (spool.lineProductId !== (taken.productId ?? productIdNow(record, taken.segmentId))) {
-    return invalid('supplies', `${spool.label} holds another line than the one that was wound.`);
+    return invalid('supplies', because('spool-of-another-line', { spool: spool.label }));
   }
   const debited = await debitSupplySpool(db, record.boat.id, { ...taken, lengthM: taken.lengthM });
   if (debited) return null;
   return conflict(
-    `${spool.label} has ${spool.remainingLengthM.toFixed(1)} m left and cannot have given ${taken.lengthM.toFixed(1)} m. ` +
-      'Choose another spool, or none.',
+    because('spool-has-less', { spool: spool.label, remainingM: spool.remainingLengthM, takenM: taken.lengthM }),
   );
 }

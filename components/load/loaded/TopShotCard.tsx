@@ -22,15 +22,15 @@ const VERDICTS: Readonly<Record<TopShotCare['verdict'], string>> = {
 /** The outermost line: how much is left, what its loss does to counter and drag, and a new one in one act. */
 export function TopShotCard({ load }: { load: LoadRecord }) {
   const { record } = useRig();
-  const { format } = useUnits();
+  const { format, say } = useUnits();
   const care = topShotCare(record);
   if (!care) return null;
   const signed = (share: number): string => `${Math.abs(100 * share).toFixed(1)} % ${share >= 0 ? 'more' : 'less'}`;
   return (
     <Card title={`Care of the ${care.segment.name.toLowerCase()}`}>
       <p>
-        <b>{VERDICTS[care.verdict]}</b>: {care.why}. {format.length(care.leftM)} of {format.length(care.freshM)} are
-        left.
+        <b>{VERDICTS[care.verdict]}</b>: {say(care.why)}. {format.length(care.leftM)} of {format.length(care.freshM)}{' '}
+        are left.
       </p>
       {care.freshM - care.leftM > 0.05 && (
         <p className="mt-1 text-sm">

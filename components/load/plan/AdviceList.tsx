@@ -2,11 +2,11 @@
 
 import type { LoadAdvice } from '@/core/load/loadAdvice';
 import { useUnits } from '@/components/units/UnitsProvider';
-import type { Formatter } from '@/components/units/format';
+import type { Formatter } from '@/words/format';
 
 /** Advice on a plan: what, why, with its figures, and ways out. Nothing is shown when there is nothing to say. */
 export function AdviceList({ advice }: { advice: readonly LoadAdvice[] }) {
-  const { format } = useUnits();
+  const { format, say } = useUnits();
   if (advice.length === 0) return null;
   return (
     <ul className="flex flex-col gap-2" aria-label="Advice on this plan">
@@ -16,8 +16,8 @@ export function AdviceList({ advice }: { advice: readonly LoadAdvice[] }) {
           className={`border-l-4 px-3 py-2 text-sm ${each.weight === 'caution' ? 'border-warn bg-warn/10' : 'border-rule bg-paper/50'}`}
         >
           <b>{each.segment ? `${each.segment}: ` : ''}</b>
-          {figuresOf(each, format)} {each.reason}
-          {each.ways.length > 0 && <span className="block text-ink-soft">Ways: {each.ways.join('; ')}.</span>}
+          {figuresOf(each, format)} {say(each.reason)}
+          {each.ways.length > 0 && <span className="block text-ink-soft">Ways: {each.ways.map(say).join('; ')}.</span>}
         </li>
       ))}
     </ul>

@@ -85,7 +85,7 @@ function Compared({
   onTake: (draft: StackDraft) => void;
   onDrop: (id: string) => void;
 }) {
-  const { format } = useUnits();
+  const { format, say } = useUnits();
   const range = useMemo(() => rangeOf(draft.fill), [draft.fill]);
   const columns = useMemo(
     () =>
@@ -122,7 +122,7 @@ function Compared({
           />
         ) : (
           <p key={column.id} className="text-sm">
-            <b>{column.name}</b>: {column.plan.message}
+            <b>{column.name}</b>: {say(column.plan)}
           </p>
         ),
       )}

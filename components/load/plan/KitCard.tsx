@@ -13,7 +13,7 @@ const minutes = (value: number): string => `${Math.round(value)} min`;
 
 /** What to lay out before winding: lines with tags and overlaps, from which spool, things, waits and time. */
 export function KitCard({ record, plan }: { record: RigRecord; plan: LoadPlan }) {
-  const { format } = useUnits();
+  const { format, say } = useUnits();
   const kit = useMemo(() => kitOfRig(record, plan), [record, plan]);
   return (
     <Fold
@@ -47,12 +47,12 @@ export function KitCard({ record, plan }: { record: RigRecord; plan: LoadPlan })
         </table>
       </div>
       <ul className="mt-3 list-disc pl-5 text-sm">
-        {kit.things.map((thing) => (
-          <li key={thing.name}>
-            <b>{thing.name}</b>: {thing.why}
+        {kit.things.map(({ thing, whys }) => (
+          <li key={thing}>
+            <b>{thing}</b>: {whys.map(say).join(', ')}
           </li>
         ))}
-        <li>{kit.helper ?? 'No helper needed.'}</li>
+        <li>{kit.helper ? say(kit.helper) : 'No helper needed.'}</li>
         {kit.dryMinutes > 0 && <li>{minutes(kit.dryMinutes)} of waiting for glue in all.</li>}
       </ul>
       <p className="mt-2 text-xs text-ink-soft">

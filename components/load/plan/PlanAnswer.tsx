@@ -17,7 +17,7 @@ export function PlanAnswer({
   plan: Outcome<LoadPlan, 'does-not-fit'>;
   levelBelowRimM: number;
 }) {
-  const { format } = useUnits();
+  const { format, say } = useUnits();
   if (!plan.ok) return <DoesNotFit record={record} failure={plan} />;
   const solved = plan.value.segments.find((segment) => segment.id === plan.value.solvedSegmentId);
   const segment = record.segments.find((candidate) => candidate.id === solved?.id);
@@ -42,17 +42,17 @@ export function PlanAnswer({
         of true length, so that the level ends{' '}
         {format.small(Math.abs(levelBelowRimM), plan.value.levelBelowRimM.plusMinus)}{' '}
         {levelBelowRimM >= 0 ? 'under' : 'above'} the rim when exactly that and everything else is on.
-        {solved.lengthM.mainlyFrom && ` The ± (95 %) comes mostly from the ${solved.lengthM.mainlyFrom}.`} Do not cut
+        {solved.lengthM.mainlyFrom && ` The ± (95 %) comes mostly from ${say(solved.lengthM.mainlyFrom)}.`} Do not cut
         the supply line until the counter is accepted.
       </p>
     </div>
   );
 }
 
-function DoesNotFit({ record, failure }: { record: RigRecord; failure: Failure }) {
+function DoesNotFit({ record, failure }: { record: RigRecord; failure: Failure<'does-not-fit'> }) {
   const { format } = useUnits();
   const last = record.segments.findLast((segment) => segment.wound && segment.lengthM !== null);
-  const excessM = failure.figures.excessLastLengthM ?? 0;
+  const excessM = failure.figures.excessLastLengthM;
   return (
     <p role="alert" className="border-l-4 border-stop bg-stop/10 px-3 py-2">
       <b>This stack does not fit.</b> The segments with a length overfill the reel on their own.

@@ -13,6 +13,7 @@ import { useRig } from '@/components/rig/RigProvider';
 import { gearPath } from '@/components/shell/places';
 import { Button } from '@/components/ui/Button';
 import { Card } from '@/components/ui/Card';
+import { useUnits } from '@/components/units/UnitsProvider';
 import { FillConflict } from './FillConflict';
 import { FillField } from './FillField';
 import { AdviceList } from './AdviceList';
@@ -37,6 +38,7 @@ export function PlanPanel() {
   const { record, view, cursorM, setDraftRecord } = useRig();
   const [kept, keep] = useDraft<StackDraft>(`stack:${record.id}`, isStackDraft);
   const { state, sendNow, fieldError } = useSend();
+  const { say } = useUnits();
   const draft = useMemo(() => kept ?? draftOf(record), [kept, record]);
   const planned = useMemo(() => plannedRecord(record, draft), [draft, record]);
   const rimM = record.reel.fullDiameterM.value;
@@ -100,7 +102,7 @@ export function PlanPanel() {
           )}
           {fill && !fill.ok && (
             <p role="alert" className="border-l-4 border-stop bg-stop/10 px-3 py-2">
-              {fill.message}
+              {say(fill)}
             </p>
           )}
           {!plan && !fill && draft.rows.length > 0 && (

@@ -129,7 +129,7 @@ function Converted({
   converted: NonNullable<ReturnType<typeof convertedRecipe>>;
   onTake: (draft: StackDraft) => void;
 }) {
-  const { format } = useUnits();
+  const { format, say } = useUnits();
   const taken = withRecipe(draft, converted);
   const planned = plannedRecord(record, taken);
   const plan = planned && planForRig(planned, DEFAULT_LEVEL_BELOW_RIM_M);
@@ -155,7 +155,7 @@ function Converted({
                   <td className="figures py-1.5 pr-3">
                     {format.length(row.trueLengthM.value, row.trueLengthM.plusMinus)}
                     {row.trueLengthM.mainlyFrom && (
-                      <span className="block text-xs text-ink-soft">mostly from {row.trueLengthM.mainlyFrom}</span>
+                      <span className="block text-xs text-ink-soft">mostly from {say(row.trueLengthM.mainlyFrom)}</span>
                     )}
                   </td>
                   {counter && (

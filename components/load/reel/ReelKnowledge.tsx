@@ -11,7 +11,7 @@ import { useRig } from '@/components/rig/RigProvider';
 import { Button } from '@/components/ui/Button';
 import { Fold } from '@/components/ui/Fold';
 import { useUnits } from '@/components/units/UnitsProvider';
-import type { Formatter } from '@/components/units/format';
+import type { Formatter } from '@/words/format';
 import { ReverseFill } from './ReverseFill';
 
 const SOURCE_WORDS: Readonly<Record<Source, string>> = {

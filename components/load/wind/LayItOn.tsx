@@ -1,8 +1,9 @@
 'use client';
 
+import { useUnits } from '@/components/units/UnitsProvider';
+import { joinPreparation } from '@/words/guide';
 import { HAND_TURNS_PER_MINUTE, MACHINE_TURNS_PER_MINUTE } from '@/core/load/kitList';
 import type { RigRecord } from '@/core/rig/record';
-import { JOIN_WORK } from '@/core/joins/joinWork';
 import type { LoadSegmentRecord } from '@/core/rig/record';
 import type { RemainingSegment } from '@/core/rig/load/windingOutlook';
 import { Caution } from '@/components/ui/Card';
@@ -25,10 +26,11 @@ export function LayItOn({
   const braid = BRAIDS.includes(material);
   const join = record.joins.find((candidate) => candidate.outerSegmentId === segment.segmentId);
   const minutes = (perMinute: number): string => `${Math.max(1, Math.round(now.turns / perMinute))} min`;
+  const { format } = useUnits();
   return (
     <>
       <ul className="mb-3 list-disc space-y-1 pl-5 text-sm">
-        {join && <li>{JOIN_WORK[join.kind].prep}</li>}
+        {join && <li>{joinPreparation(join.kind, format)}</li>}
         <li>
           {braid
             ? 'Pack it so hard that a fingernail leaves no mark, the first two thirds at least: loose braid lets upper wraps bury themselves under load.'

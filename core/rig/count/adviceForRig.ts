@@ -52,14 +52,11 @@ export function adviceForRig(view: RigView): CounterAdvice | null {
 function adviceAtTop(record: RigRecord, counter: FusedCounter, line: LoadedLine, atM: number): CounterAdvice['top'] {
   const top = line.segments.findLast((segment) => segment.wound);
   const planned = record.load?.segments.find((segment) => segment.segmentId === top?.id);
-  if (!top || !planned) return failure('nothing-wound', 'Nothing is wound on this spool.');
+  if (!top || !planned) return failure('nothing-wound');
   const outcome = topAdjustment(counter, atM, record.reel.fullDiameterM.value);
   if (!outcome.ok && outcome.reason !== 'top-too-short' && outcome.reason !== 'past-the-rim') return outcome;
   if (planned.lengthKnown) {
-    return failure(
-      'top-is-fixed',
-      `${top.name} is a fixed length: stripping it would lose what it was cut for. Use the table, or plan the fill anew.`,
-    );
+    return failure('top-is-fixed', { top: top.name });
   }
   if (!outcome.ok) return outcome;
   const { best } = counter;

@@ -12,12 +12,12 @@ export function colourPlace(
   line: LoadedLine,
   segmentId: string,
   coloursOut: number,
-): Outcome<number, 'no-colours' | 'not-so-many'> {
+): Outcome<number, 'no-colours' | 'not-so-many-colours'> {
   const colours = record.load?.segments.find((segment) => segment.segmentId === segmentId)?.colours.length ?? 0;
   const at = line.segments.findIndex((segment) => segment.id === segmentId);
   const segment = line.segments[at];
-  if (!segment?.wound || colours === 0) return failure('no-colours', 'That segment has no colours to go by.');
-  if (coloursOut > colours) return failure('not-so-many', `It has ${colours} colours.`);
+  if (!segment?.wound || colours === 0) return failure('no-colours');
+  if (coloursOut > colours) return failure('not-so-many-colours', { colours });
   const outsideM = line.segments
     .slice(at + 1)
     .filter((each) => each.wound)

@@ -3,6 +3,7 @@ import { countsAt } from '../../calibration/observations';
 import { topAdjustment } from '../../calibration/topAdjustment';
 import { median } from '../../drag/readPull';
 import type { Figure } from '../../provenance/figure';
+import { because, type Reason } from '../../reasons';
 import { reloadAdvice } from './reloadAdvice';
 import type { RigView } from '../rigView';
 
@@ -26,14 +27,14 @@ export type FleetAction =
   | { readonly kind: 'none' }
   | { readonly kind: 'strip' | 'add'; readonly lengthM: Figure }
   | { readonly kind: 'reload'; readonly segmentName: string; readonly lengthM: Figure; readonly shareAfter: number }
-  | { readonly kind: 'card'; readonly why: string };
+  | { readonly kind: 'card'; readonly why: Reason };
 
 export interface Fleet {
   readonly atM: number;
   readonly wantedShare: number;
   readonly rods: readonly FleetRod[];
   /** Rods of which nothing can be said, with the reason. */
-  readonly left: readonly { readonly name: string; readonly why: string }[];
+  readonly left: readonly { readonly name: string; readonly why: Reason }[];
   /** Largest less smallest share. */
   readonly spreadBefore: number;
   readonly spreadAfter: number;
@@ -51,19 +52,19 @@ const GOOD_ENOUGH = 0.005;
  * @param goal what they are to agree on
  */
 export function compareFleet(views: readonly RigView[], lengthOutM: number, goal: FleetGoal): Fleet {
-  const left: { name: string; why: string }[] = [];
+  const left: { name: string; why: Reason }[] = [];
   const seen = views.flatMap((view) => {
     const { record, counter, current } = view;
     const paidOutM = lengthOutM - current.line.handLinedLengthM - (record.hangM ?? 0);
     const why = !counter
-      ? 'it has no counter'
+      ? because('fleet-no-counter')
       : current.state !== 'wound'
-        ? 'it is not loaded'
+        ? because('fleet-not-loaded')
         : paidOutM <= 0 || paidOutM > current.line.woundLengthM
-          ? 'it has not so much line'
+          ? because('fleet-too-short')
           : null;
     if (why !== null || !counter) {
-      left.push({ name: record.name, why: why ?? '' });
+      left.push({ name: record.name, why: why ?? because('fleet-no-counter') });
       return [];
     }
     const [reading] = correctionTable(counter, [paidOutM]);
@@ -115,7 +116,7 @@ function actionFor(
   }
   if (!outcome.ok && outcome.reason === 'already-true') return { kind: 'none' };
   if (!outcome.ok && outcome.reason === 'roller-driven') {
-    return { kind: 'card', why: 'a roller counts alike, however full the spool' };
+    return { kind: 'card', why: because('fleet-roller') };
   }
   // A reload makes a counter true, not anything that one may want.
   const reload = wantedShare === 1 ? reloadAdvice(record, counter, view.current.line) : null;
@@ -125,9 +126,9 @@ function actionFor(
     const lengthM = { value: thenM, plusMinus: plusMinusM, mainlyFrom: null };
     return { kind: 'reload', segmentName, lengthM, shareAfter: (countsAt(after, paidOutM, unitM) * unitM) / paidOutM };
   }
-  if (outcome.ok) return { kind: 'card', why: `its ${top?.name ?? 'top'} is a fixed length` };
+  if (outcome.ok) return { kind: 'card', why: because('fleet-top-fixed', { top: top?.name ?? '' }) };
   return {
     kind: 'card',
-    why: outcome.reason === 'past-the-rim' ? 'it would be overfull' : 'its top line is too short',
+    why: because(outcome.reason === 'past-the-rim' ? 'fleet-overfull' : 'fleet-top-short'),
   };
 }

@@ -12,7 +12,7 @@ const WHOLE = { replacements: [] };
 
 function markAt(lengthOutM: number): LineMarkRecord {
   const place = markPlace(LINE, lengthOutM);
-  if (!place.ok) throw new Error(place.message);
+  if (!place.ok) throw new Error(place.reason);
   return { id: 'm', kind: 'tied', looks: 'green thread', ...place.value, at: '2026-03-01' };
 }
 

@@ -28,7 +28,7 @@ export function markPlace(
     if (leftM <= segment.lengthM) return success({ segmentId: segment.id, fromInnerM: segment.lengthM - leftM });
     leftM -= segment.lengthM;
   }
-  return failure('beyond-the-line', `There are only about ${line.totalLengthM.toFixed(0)} m of line.`);
+  return failure('beyond-the-line', { lengthM: line.totalLengthM });
 }
 
 /**

@@ -23,7 +23,8 @@ export interface ReloadAdvice {
   readonly joins: number;
 }
 
-export type ReloadProblem = 'roller-driven' | 'no-free-segment' | 'past-the-rim' | 'cannot-be-true' | 'little-to-gain';
+export type ReloadProblem =
+  'roller-driven' | 'no-free-segment' | 'true-past-the-rim' | 'cannot-be-true' | 'little-to-gain';
 
 /** Error that a reload has to save to be worth taking everything off. */
 const WORTH_IT = 0.005;
@@ -42,11 +43,11 @@ export function reloadAdvice(
   line: LoadedLine,
 ): Outcome<ReloadAdvice, ReloadProblem> {
   if (fused.counter.drive === 'roller') {
-    return failure('roller-driven', 'A roller counts the line itself: another fill would read the same.');
+    return failure('roller-driven');
   }
   const free = record.segments.find((segment) => segment.lengthM === null);
   if (!free) {
-    return failure('no-free-segment', 'Every length of this stack is fixed: nothing can give way. Free the backing.');
+    return failure('no-free-segment');
   }
   const { reel } = record;
   const spool = {
@@ -63,14 +64,12 @@ export function reloadAdvice(
   const fromM = Math.min(WORKING_RANGE.fromM, 0.5 * toM);
   const counter = { ...fused.counter, digits: reel.counter?.digits ?? 3, lengthPerTurnM: fused.constantM.value };
   const level = levelOfTarget(spool, segments, counter, { kind: 'counter-true', fromM, toM });
-  if (!level.ok) return failure('cannot-be-true', level.message);
+  if (!level.ok) return failure('cannot-be-true', { because: level });
   if (level.value < 0) {
-    return failure('past-the-rim', 'It would be true only past the rim: the spool cannot be so full. Use the table.', {
-      aboveRimM: -level.value,
-    });
+    return failure('true-past-the-rim', { aboveRimM: -level.value });
   }
   const plan = planForRig(record, level.value);
-  if (!plan.ok) return failure('cannot-be-true', plan.message);
+  if (!plan.ok) return failure('cannot-be-true', { because: plan });
   const then = plan.value.segments.find((segment) => segment.id === free.id)?.lengthM;
   const after = {
     line: plan.value.line,
@@ -81,7 +80,7 @@ export function reloadAdvice(
   const worstAfter = worstError(fused, after);
   const worstNow = worstError(fused, fused.best);
   if (!then || Math.abs(worstNow) - Math.abs(worstAfter) < WORTH_IT) {
-    return failure('little-to-gain', 'Another fill would hardly be truer than this one over the working range.');
+    return failure('little-to-gain');
   }
   return success({
     segmentName: free.name,

@@ -1,5 +1,6 @@
 import type { DragBasis } from '../../drag/dragTarget';
 import type { Known } from '../../provenance/source';
+import { because, type Reason } from '../../reasons';
 import type { LoadedLine } from '../../spool/loadedLine';
 import type { StrengthPlace } from '../../strength/rigStrength';
 import type { RigRecord } from '../record';
@@ -9,8 +10,9 @@ export interface DragBasisChoice {
   readonly basis: DragBasis;
   /** Strength that a fraction would be taken of, or null with the reason. */
   readonly strengthN: Known | null;
-  readonly of: string;
-  readonly reason: string;
+  /** The place, or null where it is not known. */
+  readonly of: string | null;
+  readonly why: Reason;
 }
 
 /**
@@ -31,24 +33,20 @@ export function dragBases(record: RigRecord, line: LoadedLine): readonly DragBas
     {
       basis: 'weakest',
       strengthN: best?.weakest.strengthN ?? null,
-      of: best ? best.weakest.name : 'the weakest place',
-      reason: best
-        ? 'the weakest place of the whole rig, joins included'
-        : 'a line has neither pulls nor a label, so the weakest place is unknown',
+      of: best?.weakest.name ?? null,
+      why: because(best ? 'basis-weakest' : 'basis-weakest-unknown'),
     },
     {
       basis: 'tested',
       strengthN: allTested ? (testedPlace?.strengthN ?? null) : null,
-      of: testedPlace?.name ?? 'tested line',
-      reason: allTested
-        ? 'the weakest line as pulled, joins not counted'
-        : 'not every line of this rig has been pulled three times',
+      of: testedPlace?.name ?? null,
+      why: because(allTested ? 'basis-tested' : 'basis-not-tested'),
     },
     {
       basis: 'label',
       strengthN: labelPlace?.strengthN ?? null,
-      of: labelPlace?.name ?? 'label',
-      reason: labelPlace ? 'the weakest label on the rig, joins not counted' : 'a line has no label strength',
+      of: labelPlace?.name ?? null,
+      why: because(labelPlace ? 'basis-label' : 'basis-no-label'),
     },
   ];
 }

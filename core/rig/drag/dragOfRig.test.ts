@@ -107,7 +107,10 @@ describe('the lever of a rig', () => {
     const leverPoints = [at(0, 0), at(0.5, 30), at(1, 45)];
     expect(leverOfRig({ leverPoints, presetActs: [] }).curve.ok).toBe(true);
     const turned = [{ id: '1', act: { act: 'turn' as const, turns: 1 }, at: '' }];
-    expect(leverOfRig({ leverPoints, presetActs: turned }).curve).toMatchObject({ ok: false, reason: 'too-few' });
+    expect(leverOfRig({ leverPoints, presetActs: turned }).curve).toMatchObject({
+      ok: false,
+      reason: 'too-few-places',
+    });
   });
 
   it('learns a turn where the lever was pulled at several presets, not where it is nearly free', () => {

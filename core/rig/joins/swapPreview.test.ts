@@ -5,7 +5,7 @@ import { swapPreview } from './swapPreview';
 
 const line = (record: ReturnType<typeof woundRig>) => {
   const now = currentLine(record);
-  if (!now.ok) throw new Error(now.message);
+  if (!now.ok) throw new Error(now.reason);
   return now.value.line;
 };
 
@@ -52,10 +52,22 @@ describe('the joins of a rig', () => {
   };
 
   it('are due, never pulled, good or to be tied anew', () => {
-    expect(joinsState(plannedRig())).toEqual({ state: 'due', why: '3 of 3 not noted as tied' });
-    expect(tied('2026-04-01T10:00:00.000Z', true)).toEqual({ state: 'done', why: 'all tied and pulled' });
-    expect(tied('2026-04-01T10:00:00.000Z', false)).toMatchObject({ state: 'due', why: '3 of 3 never pull-tested' });
-    expect(tied('2025-04-01T10:00:00.000Z', true)).toMatchObject({ state: 'stale', why: '3 of 3 due for retying' });
+    expect(joinsState(plannedRig())).toEqual({
+      state: 'due',
+      why: { reason: 'joins-not-tied', figures: { missing: 3, joins: 3 } },
+    });
+    expect(tied('2026-04-01T10:00:00.000Z', true)).toEqual({
+      state: 'done',
+      why: { reason: 'joins-done', figures: {} },
+    });
+    expect(tied('2026-04-01T10:00:00.000Z', false)).toMatchObject({
+      state: 'due',
+      why: { reason: 'joins-not-pulled', figures: { missing: 3 } },
+    });
+    expect(tied('2025-04-01T10:00:00.000Z', true)).toMatchObject({
+      state: 'stale',
+      why: { reason: 'joins-due-again', figures: { due: 3 } },
+    });
     expect(joinsState({ ...plannedRig(), joins: [] }).state).toBe('due');
   });
 });

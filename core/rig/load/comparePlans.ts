@@ -41,7 +41,7 @@ export function comparedPlan(
   fill: FillTarget,
   range: { readonly fromM: number; readonly toM: number },
 ): Outcome<ComparedPlan> {
-  if (record.segments.length === 0) return failure('no-segments', 'This plan has no line yet.');
+  if (record.segments.length === 0) return failure('no-segments');
   const level = fillOfRig(record, fill);
   if (!level.ok) return level;
   const plan = planForRig(record, level.value);

@@ -1,3 +1,4 @@
+import { because, type Reason } from '../../reasons';
 import { spoolStateAt } from '../../spool/loadedLine';
 import { currentLine } from '../currentLine';
 import type { LoadSegmentRecord, RigRecord } from '../record';
@@ -19,7 +20,7 @@ export interface TopShotCare {
   /** Pull at that length ÷ pull at that length when it was fresh, the drag left alone. */
   readonly dragShift: number;
   readonly verdict: 'fresh' | 'worn' | 'replace';
-  readonly why: string;
+  readonly why: Reason;
 }
 
 /** Where the shifts are looked at (m): inside every usual working range. */
@@ -65,11 +66,10 @@ export function topShotCare(record: RigRecord): TopShotCare | null {
     // Set with everything on, the torque pulls by the full diameter; what counts is the diameter at that length.
     dragShift: lineNow.fullDiameterM / stateNow.diameterM / (lineFresh.fullDiameterM / stateFresh.diameterM),
   };
-  if (gone >= REPLACE_SHARE) return { ...care, verdict: 'replace', why: 'more than a third of it is gone' };
+  if (gone >= REPLACE_SHARE) return { ...care, verdict: 'replace', why: because('top-shot-third-gone') };
   if (counterShift >= REPLACE_COUNTER_SHIFT) {
-    return { ...care, verdict: 'replace', why: 'the counter has shifted by more than 3 %' };
+    return { ...care, verdict: 'replace', why: because('top-shot-counter-shifted', { share: REPLACE_COUNTER_SHIFT }) };
   }
-  if (gone >= WORN_SHARE)
-    return { ...care, verdict: 'worn', why: 'it is getting short; replace it before a third is gone' };
-  return { ...care, verdict: 'fresh', why: 'as good as new in length' };
+  if (gone >= WORN_SHARE) return { ...care, verdict: 'worn', why: because('top-shot-short') };
+  return { ...care, verdict: 'fresh', why: because('top-shot-fresh') };
 }

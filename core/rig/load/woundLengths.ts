@@ -1,3 +1,4 @@
+import { because, type Reason } from '../../reasons';
 import { LAYER_STEP_RELATIVE_SD, MEASURED_LENGTH_RELATIVE_SD } from '../../load/defaults';
 import { PLUS_MINUS_SDS } from '../../numerics/propagate';
 import type { Figure } from '../../provenance/figure';
@@ -31,21 +32,24 @@ export function woundLengths(
       const replaced = load.replacements.some((each) => each.segmentId === segment.id);
       const noted = entry?.turnsCounted != null || entry?.reading != null;
       if (!planned || replaced || !planned.wound || isLengthKnown(planned, entry)) {
-        return [segment.id, figure(segment.lengthM, MEASURED_LENGTH_RELATIVE_SD, 'the tape')];
+        return [segment.id, figure(segment.lengthM, MEASURED_LENGTH_RELATIVE_SD, because('error-tape'))];
       }
       if (!noted) {
         // Nobody measured it: it is what was planned, with the plan's own ±.
-        return [segment.id, { value: segment.lengthM, plusMinus: planned.plannedPlusMinusM, mainlyFrom: 'the plan' }];
+        return [
+          segment.id,
+          { value: segment.lengthM, plusMinus: planned.plannedPlusMinusM, mainlyFrom: because('error-plan') },
+        ];
       }
       const byTurns = entry.turnsCounted != null;
       const stopSd = STOP_SD / Math.max(segment.turns, 1);
       const relativeSd = Math.hypot(byTurns ? 0 : constantSd, diameterSd, stopSd, LAYER_STEP_RELATIVE_SD);
-      const from = !byTurns && constantSd > diameterSd ? "the counter's constant" : 'the diameter';
+      const from = !byTurns && constantSd > diameterSd ? because('error-counter-constant') : because('error-diameter');
       return [segment.id, figure(segment.lengthM, relativeSd, from)];
     }),
   );
 }
 
-function figure(value: number, relativeSd: number, mainlyFrom: string): Figure {
+function figure(value: number, relativeSd: number, mainlyFrom: Reason): Figure {
   return { value, plusMinus: PLUS_MINUS_SDS * value * relativeSd, mainlyFrom };
 }

@@ -1,4 +1,5 @@
 import type { Known } from '../../provenance/source';
+import { because, type Reason } from '../../reasons';
 import { commonNylonRatio, labelPattern, predictedBreak, type LabelPattern } from '../../strength/labelPattern';
 import type { LineProductRecord } from '../record';
 import { productStrength, PULLS_FOR_A_MEAN, type StrengthEvidence } from './strengthOfRig';
@@ -6,7 +7,7 @@ import { productStrength, PULLS_FOR_A_MEAN, type StrengthEvidence } from './stre
 /** What a line is expected to break at, before a pull, and why. */
 export interface ExpectedBreak {
   readonly valueN: Known;
-  readonly why: string;
+  readonly why: Reason;
 }
 
 /** Relative SD of the common pattern of nylon labels for one product (from memory). */
@@ -35,7 +36,7 @@ export function familyPattern(record: StrengthEvidence, family: string): LabelPa
 export function expectedBreak(record: StrengthEvidence, product: LineProductRecord): ExpectedBreak | null {
   const { summary, strengthN } = productStrength(record, product.id);
   if (summary && summary.n >= PULLS_FOR_A_MEAN && strengthN) {
-    return { valueN: strengthN, why: `the mean of its ${summary.n} earlier pulls` };
+    return { valueN: strengthN, why: because('expected-own-pulls', { n: summary.n }) };
   }
   const labelN = product.labelStrengthN;
   if (labelN === null) return null;
@@ -44,15 +45,15 @@ export function expectedBreak(record: StrengthEvidence, product: LineProductReco
     const { value, sd } = predictedBreak(pattern, labelN);
     return {
       valueN: { value, sd, source: 'learned' },
-      why: `the pattern of ${pattern.sizes.length} tested sizes of ${product.family}`,
+      why: because('expected-pattern', { sizes: pattern.sizes.length, family: product.family }),
     };
   }
   if (product.material === 'nylon') {
     const value = commonNylonRatio(labelN) * labelN;
     return {
       valueN: { value, sd: COMMON_RELATIVE_SD * value, source: 'default' },
-      why: 'what plain nylon of that label commonly holds: a default, no test of yours',
+      why: because('expected-common-nylon'),
     };
   }
-  return { valueN: { value: labelN, sd: LABEL_RELATIVE_SD * labelN, source: 'label' }, why: 'the label' };
+  return { valueN: { value: labelN, sd: LABEL_RELATIVE_SD * labelN, source: 'label' }, why: because('expected-label') };
 }

@@ -105,6 +105,6 @@ function marksOf(step: GuideStep, leaderEnd: number, tagEnd: Point3): readonly M
   if (step.kind !== 'trim') return [];
   return [
     { kind: 'cut', x: leaderEnd - 2, y: Y + 9 },
-    ...(step.text.includes('partly') ? [] : [{ kind: 'cut', x: tagEnd.x, y: tagEnd.y } as const]),
+    ...(step.says === 'trim-leader-partly' ? [] : [{ kind: 'cut', x: tagEnd.x, y: tagEnd.y } as const]),
   ];
 }

@@ -1,4 +1,4 @@
-import { fromSi, type Quantity, type UnitChoice } from '@/core/units/units';
+import { fromSi, toSi, type Quantity, type UnitChoice } from '../core/units/units';
 
 /** Formatting and rounding live here and nowhere below the interface. */
 
@@ -39,6 +39,10 @@ export interface Formatter {
   length(valueM: number, plusMinusM?: number): string;
   /** Diameters, levels and widths. */
   small(valueM: number, plusMinusM?: number): string;
+  /** What a hand measures off: whole millimetres or tenths of an inch where nobody cuts finer. */
+  hand(valueM: number): string;
+  /** Space on a spool. */
+  volume(valueM3: number): string;
   /** Diameters of line, which need one digit more. */
   thickness(valueM: number): string;
   force(valueN: number, plusMinusN?: number): string;
@@ -57,6 +61,19 @@ export function formatterFor(units: UnitChoice): Formatter {
     length: (valueM, plusMinusM) => quantity('length', units.length, valueM, plusMinusM),
     small: (valueM, plusMinusM) =>
       quantity('smallLength', units.smallLength, valueM, plusMinusM, units.smallLength === 'mm' ? 1 : 3),
+    hand: (valueM) => {
+      const fine = valueM < 0.02;
+      return formatQuantity(
+        valueM,
+        'smallLength',
+        units.smallLength,
+        (units.smallLength === 'mm' ? 0 : 1) + (fine ? 1 : 0),
+      );
+    },
+    volume: (valueM3) => {
+      const sideM = toSi('smallLength', units.smallLength === 'mm' ? 10 : 1, units.smallLength);
+      return `${formatNumber(valueM3 / sideM ** 3, 1)} ${units.smallLength === 'mm' ? 'cm³' : 'in³'}`;
+    },
     thickness: (valueM) => formatQuantity(valueM, 'smallLength', units.smallLength, units.smallLength === 'mm' ? 2 : 4),
     force: (valueN, plusMinusN) => quantity('force', units.force, valueN, plusMinusN),
     counts: (value, plusMinus) =>

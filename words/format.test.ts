@@ -1,5 +1,5 @@
 import { formatNumber, formatPlusMinus, formatQuantity, formatterFor } from './format';
-import { readUnitCookie, unitCookieText } from './unitCookie';
+import { readUnitCookie, unitCookieText } from '@/components/units/unitCookie';
 
 describe('formatting', () => {
   it('keeps three figures or so, and a true minus sign', () => {

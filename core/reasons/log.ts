@@ -1,0 +1,23 @@
+/** What a rig's log keeps: kinds with their parameters, never a sentence; `noted` is what a person wrote. */
+export const LOG_REASONS = {
+  noted: { text: 'name' },
+  'counter-accepted': {},
+  'counter-left': {},
+  'line-marked': { mark: 'name', looks: 'name' },
+  loaded: { segments: 'names' },
+  'winding-abandoned': {},
+  'line-stripped': { segment: 'name', lengthM: 'length', note: 'name' },
+  'line-lost': { segment: 'name', lengthM: 'length', note: 'name' },
+  'line-added': { segment: 'name', lengthM: 'length', note: 'name' },
+  'line-replaced': { segment: 'name', lengthM: 'length', product: 'name', note: 'name' },
+  'ready-leader-on': { segment: 'name', lengthM: 'length', product: 'name', leader: 'name' },
+  withdrawn: { what: 'name', why: 'name' },
+  'lever-to-free': {},
+  'lever-into-gear': {},
+  'preset-turned': { turns: 'number' },
+  'preset-turned-in-gear': { turns: 'number' },
+  'drag-set': { forceN: 'force' },
+  'slip-looked-at': { found: 'reason' },
+  'join-broken': { share: 'share' },
+  tied: { outer: 'name', school: 'name' },
+} as const;

@@ -1,0 +1,8 @@
+/** Why something typed cannot be read as a quantity. */
+export const TYPED_REASONS = {
+  'nothing-typed': {},
+  'not-a-quantity': { typed: 'name', unit: 'name' },
+  'unknown-unit': { typed: 'name', units: 'names' },
+  'too-small': {},
+  'too-large': {},
+} as const;

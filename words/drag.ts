@@ -1,0 +1,43 @@
+import type { DRAG_REASONS } from '../core/reasons/drag';
+import { many, type WordsFor } from './dictionary';
+
+export const DRAG_WORDS: WordsFor<typeof DRAG_REASONS> = {
+  'fraction-out-of-range': ({ min, max }, say) =>
+    `Drag is set between ${say.percent(min)} and ${say.percent(max)} of the strength.`,
+  'above-weakest': ({ wantedN, weakestN }, say) =>
+    `${say.force(wantedN)} is more than the weakest place of this rig holds (${say.force(weakestN)}): it would break first.`,
+  'too-few-places': ({ least }) => `A curve needs ${least} places of the lever: back, strike and forward at least.`,
+  'free-not-free': ({ forceN }, say) =>
+    `With the lever back it still holds ${say.force(forceN)}: free must be free. The preset is too tight.`,
+  'not-monotone': ({ position, before }, say) =>
+    `At ${say.percent(position)} of the sweep it pulls less than at ${say.percent(before)}: pull both again.`,
+  'no-sweep': 'The lever changes nothing: is it connected, and was it moved?',
+  'already-free': 'The lever is in free spool already.',
+  'already-in-gear': 'The lever is in gear already.',
+  'undo-first': ({ wrongTurns }) =>
+    `Lever back to free, then turn the preset ${many(Math.abs(wrongTurns), 'turn')} ${wrongTurns > 0 ? 'looser' : 'tighter'}: where it stood before. Then set it again in free spool, and measure.`,
+  'not-in-gear': 'The lever is in free spool: turn it and say so.',
+  'in-gear':
+    'Never turn the preset in gear: lever back to free first. If it was turned already, say so, and it is undone.',
+  'too-many-turns': ({ most }) => `Between a hair and ${most} turns at once.`,
+  'pull-too-short': 'The pull is too short to read: pull slowly for two seconds.',
+  'mixed-sense': 'The scale shows pull and push in one trace: was it turned round, or tared under load?',
+  'no-pull-on-scale': 'The scale shows no pull: is it hooked on, and was it tared slack?',
+  'nothing-counts': 'No observation of a planer that was set yet: first see that it dives and holds.',
+  'basis-weakest': 'the weakest place of the whole rig, joins included',
+  'basis-weakest-unknown': 'a line has neither pulls nor a label, so the weakest place is unknown',
+  'basis-tested': 'the weakest line as pulled, joins not counted',
+  'basis-not-tested': 'not every line of this rig has been pulled three times',
+  'basis-label': 'the weakest label on the rig, joins not counted',
+  'basis-no-label': 'a line has no label strength',
+  'creep-slow-down': 'Slow down.',
+  'creep-slow-down-why': 'The pull goes with the square of the speed: a tenth slower is a fifth less.',
+  'creep-thumb': 'A thumb on the spool, gloved, for the moment of the turn.',
+  'creep-thumb-why': 'It bridges a gust and nothing longer. Never round the line.',
+  'creep-preset': 'Lever back to free, let it run, one or two turns of the preset tighter, set it again.',
+  'creep-preset-why': 'The preset is turned in free spool only: under load its figure is wrong.',
+  'creep-smaller-planer': 'A smaller planer.',
+  'creep-smaller-planer-why': 'It pulls less at the same speed; it also swims less deep.',
+  'creep-heading': 'Another heading.',
+  'creep-heading-why': 'Into the waves with the current is easiest; a following sea or a head current pulls hardest.',
+};

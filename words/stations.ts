@@ -1,0 +1,26 @@
+import type { STATION_REASONS } from '../core/reasons/stations';
+import type { WordsFor } from './dictionary';
+
+export const STATION_WORDS: WordsFor<typeof STATION_REASONS> = {
+  'changed-since': ({ what }) => `changed since: ${what.join('; ')}`,
+  'no-line-planned': 'no line planned yet',
+  'planned-not-wound': 'planned, not wound yet',
+  'winding-so-far': ({ noted, wound }) => `winding: ${noted} of ${wound} segments on`,
+  'wound-as-planned': 'wound as planned',
+  'reel-without-counter': 'this reel has no counter',
+  'load-first': 'load the reel first',
+  'no-test-accepted': 'no test of this load accepted yet',
+  'made-true': 'made true and accepted',
+  'left-with-card': 'left as it is, with a card',
+  'lines-pulled': ({ tested, lines, times }) => `${tested} of ${lines} lines pulled ${times} times`,
+  'all-lines-pulled': ({ lines, times }) => `all ${lines} lines pulled ${times} times or more`,
+  'scale-not-finished': 'scale session not finished',
+  'scale-not-used': 'not set with a scale yet',
+  'strength-unknown': 'the strength of the rig is no longer known',
+  'set-days-ago': ({ days }) => `set ${days} days ago: pull it with a scale before the next trip`,
+  'set-with-scale': 'set with a scale',
+  'joins-due-again': ({ due, joins }) => `${due} of ${joins} due for retying`,
+  'joins-not-tied': ({ missing, joins }) => `${missing} of ${joins} not noted as tied`,
+  'joins-not-pulled': ({ missing, joins }) => `${missing} of ${joins} never pull-tested`,
+  'joins-done': 'all tied and pulled',
+};
