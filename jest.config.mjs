@@ -26,7 +26,10 @@ const config = {
       ...shared,
       displayName: 'unit',
       testEnvironment: 'node',
-      testMatch: ['<rootDir>/{app,core,compute,instruments,usecases,components,words}/**/*.test.ts', '<rootDir>/tests/*.test.ts'],
+      testMatch: [
+        '<rootDir>/{app,core,compute,db,instruments,usecases,components,words}/**/*.test.ts',
+        '<rootDir>/tests/*.test.ts',
+      ],
     },
     {
       ...shared,

@@ -2,7 +2,12 @@
 
 -- A pull with the lever at a place of its sweep belongs to a load, with or without a scale session.
 ALTER TABLE lever_points ALTER COLUMN drag_setting_id DROP NOT NULL;
-ALTER TABLE lever_points ADD COLUMN load_id uuid NOT NULL;
+ALTER TABLE lever_points ADD COLUMN load_id uuid;
+-- Points that are there were pulled in a scale session, and that belongs to a load.
+ALTER TABLE lever_points DISABLE TRIGGER append_only;
+UPDATE lever_points SET load_id = (SELECT load_id FROM drag_settings WHERE drag_settings.id = drag_setting_id);
+ALTER TABLE lever_points ENABLE TRIGGER append_only;
+ALTER TABLE lever_points ALTER COLUMN load_id SET NOT NULL;
 ALTER TABLE lever_points ADD COLUMN instrument text NOT NULL DEFAULT 'read by eye' CHECK (length(instrument) BETWEEN 1 AND 80);
 ALTER TABLE lever_points ADD FOREIGN KEY (boat_id, load_id) REFERENCES loads (boat_id, id);
 CREATE INDEX lever_points_of_load ON lever_points (load_id, noted_at);

@@ -1,3 +1,17 @@
+import {
+  COLOUR_READINGS,
+  COUNTER_TRIALS,
+  DRAG_PULLS,
+  JOIN_PULLS,
+  JOIN_TIES,
+  LEVEL_READINGS,
+  LEVER_POINTS,
+  LINE_MARKS,
+  PLANER_LOOKS,
+  REVERSE_FILLS,
+  STRENGTH_PULLS,
+  WINDING_ENTRIES,
+} from '../tables/measurements';
 import type { Queryable } from '../withBoat';
 
 /** To what a measurement belongs: it is withdrawn on the rig of that and on no other; a boat's own has no rig. */
@@ -9,99 +23,33 @@ const BELONGS = {
   boat: '',
 } as const;
 
-interface Withdrawable {
-  readonly table: string;
-  readonly of: keyof typeof BELONGS;
-  /** Every column that says what was measured: a withdrawal repeats them. A test holds this list against the table. */
-  readonly columns: string;
-  /** True where the reason has a column of its own to stand in. */
-  readonly keepsReason: boolean;
-}
-
-/** Measurements that can be taken back. A new column of one of them is a migration and a word here. */
+/** Measurements that can be taken back, each with the table that declares it. */
 export const WITHDRAWABLE = {
-  winding: {
-    table: 'winding_entries',
-    of: 'load',
-    columns: 'load_id, segment_id, reading, metered_length_m, turns_counted, instrument, length_by_counter',
-    keepsReason: true,
-  },
-  level: {
-    table: 'level_readings',
-    of: 'load',
-    columns: 'load_id, segment_id, level_below_rim_m, instrument',
-    keepsReason: false,
-  },
-  colour: {
-    table: 'colour_readings',
-    of: 'load',
-    columns: 'load_id, segment_id, colours_on, reading, instrument',
-    keepsReason: false,
-  },
-  trial: {
-    table: 'counter_trials',
-    of: 'load',
-    columns: 'load_id, kind, true_length_m, turns, between_flips, reading, stripped_before_m, instrument',
-    keepsReason: false,
-  },
-  lineMark: {
-    table: 'line_marks',
-    of: 'load',
-    columns: 'load_id, kind, looks, segment_id, from_inner_m',
-    keepsReason: false,
-  },
-  leverPoint: {
-    table: 'lever_points',
-    of: 'load',
-    columns: 'load_id, drag_setting_id, lever_position, preset_turns, force_n, instrument',
-    keepsReason: false,
-  },
-  tie: {
-    table: 'join_ties',
-    of: 'join',
-    columns: 'join_id, person_id, school, seated_n, pull_tested',
-    keepsReason: true,
-  },
-  joinPull: {
-    table: 'join_pulls',
-    of: 'join',
-    columns: 'join_id, school, peak_n, weaker_n, broke_at, instrument',
-    keepsReason: false,
-  },
-  dragPull: {
-    table: 'drag_pulls',
-    of: 'setting',
-    columns: 'drag_setting_id, kind, moving_n, breakaway_n, setting_step, instrument',
-    keepsReason: false,
-  },
-  planerLook: {
-    table: 'planer_looks',
-    of: 'rig',
-    columns: 'rig_id, planer, speed_m_s, holds_n, lever_position, heading, current, creep, is_set, instrument',
-    keepsReason: false,
-  },
-  strengthPull: {
-    table: 'strength_pulls',
-    of: 'boat',
-    columns: 'strength_test_id, peak_n, break_place, instrument',
-    keepsReason: true,
-  },
-  reverseFill: {
-    table: 'reverse_fills',
-    of: 'boat',
-    columns: 'reel_id, level_below_rim_m, even_tension',
-    keepsReason: true,
-  },
-} as const satisfies Record<string, Withdrawable>;
+  winding: { table: WINDING_ENTRIES, of: 'load' },
+  level: { table: LEVEL_READINGS, of: 'load' },
+  colour: { table: COLOUR_READINGS, of: 'load' },
+  trial: { table: COUNTER_TRIALS, of: 'load' },
+  lineMark: { table: LINE_MARKS, of: 'load' },
+  leverPoint: { table: LEVER_POINTS, of: 'load' },
+  tie: { table: JOIN_TIES, of: 'join' },
+  joinPull: { table: JOIN_PULLS, of: 'join' },
+  dragPull: { table: DRAG_PULLS, of: 'setting' },
+  planerLook: { table: PLANER_LOOKS, of: 'rig' },
+  strengthPull: { table: STRENGTH_PULLS, of: 'boat' },
+  reverseFill: { table: REVERSE_FILLS, of: 'boat' },
+} as const;
 
 export type MeasurementKind = keyof typeof WITHDRAWABLE;
 
+/** Where the reason for a withdrawal stands, in a table that has room for one. */
+const NOTE = 'note';
+
 /** The statement that withdraws a standing row: a copy that says so. $1 boat, $2 row, $3 reason, $4 rig. */
-function withdrawal({ table, of, columns, keepsReason }: Withdrawable): string {
-  const [note, reason] = keepsReason ? [', note', ', $3'] : ['', ''];
+function withdrawal({ table: { name, written }, of }: (typeof WITHDRAWABLE)[MeasurementKind]): string {
+  const repeated = written.map((column) => (column === NOTE ? '$3' : column));
   // Every statement takes the same four values, used or not.
-  return `INSERT INTO ${table} (boat_id, ${columns}${note}, corrects_id, withdrawn)
-    SELECT boat_id, ${columns}${reason}, id, true FROM ${table}
+  return `INSERT INTO ${name} (boat_id, ${written.join(', ')}, corrects_id, withdrawn)
+    SELECT boat_id, ${repeated.join(', ')}, id, true FROM ${name}
     WHERE boat_id = $1 AND id = $2 AND NOT withdrawn ${BELONGS[of]} AND $3::text IS NOT NULL AND $4::uuid IS NOT NULL`;
 }
 

@@ -1,68 +1,22 @@
-import type { Basis } from '../../core/provenance/basis';
 import type { Known } from '../../core/provenance/source';
 import type { AcceptedConstant } from '../../core/rig/load/learnFromLoads';
 import type { CalibrationRecord, TrialRecord } from '../../core/rig/record';
+import { CALIBRATIONS, COUNTER_TRIALS } from '../tables/measurements';
+import { insertRow, type NewRowOf } from '../tables/table';
 import type { Queryable } from '../withBoat';
-import { standing, type OfRig } from './standing';
+import { listStanding, type OfRig } from './standing';
 
 /** Tests of the counter on several loads, oldest first. */
-export async function listTrials(
-  db: Queryable,
-  boatId: string,
-  loadIds: readonly string[],
-): Promise<readonly TrialRecord[]> {
-  const result = await db.query<{
-    id: string;
-    load_id: string;
-    kind: TrialRecord['kind'];
-    true_length_m: number | null;
-    turns: number | null;
-    between_flips: boolean;
-    reading: number;
-    stripped_before_m: number;
-    instrument: string;
-    noted_at: string;
-  }>(
-    `SELECT id, load_id, kind, true_length_m, turns, between_flips, reading, stripped_before_m, instrument, noted_at FROM counter_trials
-     WHERE boat_id = $1 AND load_id = ANY($2) AND ${standing('counter_trials')} ORDER BY noted_at`,
-    [boatId, loadIds],
-  );
-  return result.rows.map((row) => ({
-    id: row.id,
-    loadId: row.load_id,
-    kind: row.kind,
-    trueLengthM: row.true_length_m,
-    turns: row.turns,
-    betweenFlips: row.between_flips,
-    reading: row.reading,
-    strippedBeforeM: row.stripped_before_m,
-    instrument: row.instrument,
-    at: row.noted_at,
-  }));
+export function listTrials(db: Queryable, boatId: string, loadIds: readonly string[]): Promise<readonly TrialRecord[]> {
+  return listStanding(db, boatId, COUNTER_TRIALS, 'load_id', loadIds);
 }
 
-export async function insertTrial(
+export function insertTrial(
   db: Queryable,
   boatId: string,
-  trial: Omit<TrialRecord, 'id' | 'at'> & { readonly correctsId: string | null; readonly withdrawn: boolean },
-): Promise<void> {
-  await db.query(
-    `INSERT INTO counter_trials (boat_id, load_id, true_length_m, reading, stripped_before_m, instrument, corrects_id, withdrawn, kind, turns, between_flips)
-     VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11)`,
-    [
-      boatId,
-      trial.loadId,
-      trial.trueLengthM,
-      trial.reading,
-      trial.strippedBeforeM,
-      trial.instrument,
-      trial.correctsId,
-      trial.withdrawn,
-      trial.kind,
-      trial.turns,
-      trial.betweenFlips,
-    ],
-  );
+  trial: NewRowOf<typeof COUNTER_TRIALS.columns>,
+): Promise<string> {
+  return insertRow(db, boatId, COUNTER_TRIALS, trial);
 }
 
 /** The newest accepted calibration of each of several rigs, of whatever load. */
@@ -71,50 +25,25 @@ export async function listCalibrations(
   boatId: string,
   rigIds: readonly string[],
 ): Promise<readonly OfRig<CalibrationRecord>[]> {
-  const result = await db.query<{
-    rig_id: string;
-    id: string;
-    load_id: string;
-    method: CalibrationRecord['method'];
-    length_per_turn_m: number;
-    length_per_turn_sd_m: number;
-    basis: Basis;
-    accepted_at: string;
-  }>(
-    `SELECT DISTINCT ON (rig_id) rig_id, id, load_id, method, length_per_turn_m, length_per_turn_sd_m, basis, accepted_at
-     FROM calibrations WHERE boat_id = $1 AND rig_id = ANY($2) ORDER BY rig_id, accepted_at DESC`,
+  const result = await db.query(
+    `SELECT DISTINCT ON (rig_id) ${CALIBRATIONS.list} FROM calibrations
+     WHERE boat_id = $1 AND rig_id = ANY($2) ORDER BY rig_id, accepted_at DESC`,
     [boatId, rigIds],
   );
-  return result.rows.map((row) => ({
-    rigId: row.rig_id,
-    id: row.id,
-    loadId: row.load_id,
-    method: row.method,
-    lengthPerTurnM: { value: row.length_per_turn_m, sd: row.length_per_turn_sd_m, source: 'measured' },
-    basis: row.basis,
-    at: row.accepted_at,
-  }));
+  return result.rows.map((row) => {
+    const { lengthPerTurnM: value, lengthPerTurnSdM: sd, ...calibration } = CALIBRATIONS.read(row);
+    return { ...calibration, lengthPerTurnM: { value, sd, source: 'measured' } };
+  });
 }
 
-export async function insertCalibration(
+export function insertCalibration(
   db: Queryable,
   boatId: string,
   rigId: string,
-  calibration: Pick<CalibrationRecord, 'loadId' | 'method' | 'lengthPerTurnM' | 'basis'>,
-): Promise<void> {
-  await db.query(
-    `INSERT INTO calibrations (boat_id, rig_id, load_id, method, length_per_turn_m, length_per_turn_sd_m, basis)
-     VALUES ($1, $2, $3, $4, $5, $6, $7)`,
-    [
-      boatId,
-      rigId,
-      calibration.loadId,
-      calibration.method,
-      calibration.lengthPerTurnM.value,
-      calibration.lengthPerTurnM.sd,
-      JSON.stringify(calibration.basis),
-    ],
-  );
+  calibration: Omit<CalibrationRecord, 'id' | 'at'>,
+): Promise<string> {
+  const { value: lengthPerTurnM, sd: lengthPerTurnSdM } = calibration.lengthPerTurnM;
+  return insertRow(db, boatId, CALIBRATIONS, { ...calibration, rigId, lengthPerTurnM, lengthPerTurnSdM });
 }
 
 /** The counter constants that accepted tests gave, by the id of the reel: the newest of each load, newest first. */

@@ -1,8 +1,10 @@
 import type { Basis } from '../../core/provenance/basis';
 import type { DragBasis } from '../../core/drag/dragTarget';
-import type { DragPullRecord, DragSettingRecord } from '../../core/rig/record';
+import type { DragSettingRecord } from '../../core/rig/record';
 import { onlyRow, type Queryable } from '../withBoat';
-import { standing, type OfRig } from './standing';
+import { DRAG_PULLS } from '../tables/measurements';
+import { insertRow, type NewRowOf } from '../tables/table';
+import { listStanding, type OfRig } from './standing';
 
 /** The newest drag setting of each of several rigs with its standing pulls. */
 export async function listDragSettings(
@@ -26,19 +28,12 @@ export async function listDragSettings(
      FROM drag_settings WHERE boat_id = $1 AND rig_id = ANY($2) ORDER BY rig_id, started_at DESC`,
     [boatId, rigIds],
   );
-  const pulls = await db.query<{
-    drag_setting_id: string;
-    id: string;
-    kind: DragPullRecord['kind'];
-    moving_n: number;
-    breakaway_n: number;
-    setting_step: number;
-    instrument: string;
-    noted_at: string;
-  }>(
-    `SELECT drag_setting_id, id, kind, moving_n, breakaway_n, setting_step, instrument, noted_at FROM drag_pulls
-     WHERE boat_id = $1 AND drag_setting_id = ANY($2) AND ${standing('drag_pulls')} ORDER BY noted_at`,
-    [boatId, settings.rows.map((row) => row.id)],
+  const pulls = await listStanding(
+    db,
+    boatId,
+    DRAG_PULLS,
+    'drag_setting_id',
+    settings.rows.map((row) => row.id),
   );
   return settings.rows.map((row) => ({
     rigId: row.rig_id,
@@ -51,17 +46,7 @@ export async function listDragSettings(
     basis: row.basis,
     startedAt: row.started_at,
     acceptedAt: row.accepted_at,
-    pulls: pulls.rows
-      .filter((pull) => pull.drag_setting_id === row.id)
-      .map((pull) => ({
-        id: pull.id,
-        kind: pull.kind,
-        movingN: pull.moving_n,
-        breakawayN: pull.breakaway_n,
-        settingStep: pull.setting_step,
-        instrument: pull.instrument,
-        at: pull.noted_at,
-      })),
+    pulls: pulls.filter((pull) => pull.settingId === row.id),
   }));
 }
 
@@ -88,27 +73,12 @@ export async function insertDragSetting(
   return onlyRow(result).id;
 }
 
-export async function insertDragPull(
+export function insertDragPull(
   db: Queryable,
   boatId: string,
-  settingId: string,
-  pull: Omit<DragPullRecord, 'id' | 'at'> & { readonly correctsId: string | null; readonly withdrawn: boolean },
-): Promise<void> {
-  await db.query(
-    `INSERT INTO drag_pulls (boat_id, drag_setting_id, kind, moving_n, breakaway_n, setting_step, instrument, corrects_id, withdrawn)
-     VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9)`,
-    [
-      boatId,
-      settingId,
-      pull.kind,
-      pull.movingN,
-      pull.breakawayN,
-      pull.settingStep,
-      pull.instrument,
-      pull.correctsId,
-      pull.withdrawn,
-    ],
-  );
+  pull: NewRowOf<typeof DRAG_PULLS.columns>,
+): Promise<string> {
+  return insertRow(db, boatId, DRAG_PULLS, pull);
 }
 
 /** Accepts a setting once; false when it is accepted already. */

@@ -1,20 +1,16 @@
 import type { JoinKind } from '../../core/joins/joinKinds';
-import type { BoatJoinBreakRecord, JoinBreakRecord } from '../../core/rig/record';
+import type { BoatJoinBreakRecord } from '../../core/rig/record';
 import type { BoatDb, Queryable } from '../withBoat';
+import { JOIN_PULLS, SLIP_CHECKS } from '../tables/measurements';
+import { insertRow, type NewRowOf } from '../tables/table';
 import { standing } from './standing';
 
-export async function insertSlipCheck(
+export function insertSlipCheck(
   db: Queryable,
   boatId: string,
-  joinId: string,
-  check: { readonly movedM: number; readonly pulledN: number | null },
-): Promise<void> {
-  await db.query('INSERT INTO slip_checks (boat_id, join_id, moved_m, pulled_n) VALUES ($1, $2, $3, $4)', [
-    boatId,
-    joinId,
-    check.movedM,
-    check.pulledN,
-  ]);
+  check: NewRowOf<typeof SLIP_CHECKS.columns>,
+): Promise<string> {
+  return insertRow(db, boatId, SLIP_CHECKS, check);
 }
 
 /** Keeps a photo of a tie; false when there is no such tie on this boat. */
@@ -44,26 +40,13 @@ export async function findTiePhoto(db: Queryable, boatId: string, tieId: string)
   return result.rows[0]?.jpeg ?? null;
 }
 
-interface BreakRow {
-  id: string;
-  join_id: string;
-  kind: JoinKind;
-  lines: string;
-  school: string | null;
-  peak_n: number;
-  weaker_n: number;
-  broke_at: JoinBreakRecord['brokeAt'];
-  instrument: string;
-  noted_at: string;
-}
-
 /** Every join of a boat pulled to the break, oldest first, with the two lines that met. */
 export async function listJoinBreaks(
   db: Queryable,
   boatId: string,
 ): Promise<readonly (BoatJoinBreakRecord & { readonly joinId: string })[]> {
-  const result = await db.query<BreakRow>(
-    `SELECT join_pulls.*, joins.kind, concat_ws(' to ', inner_line.name, outer_line.name) AS lines
+  const result = await db.query<{ kind: JoinKind; lines: string }>(
+    `SELECT ${JOIN_PULLS.fullList}, joins.kind, concat_ws(' to ', inner_line.name, outer_line.name) AS lines
      FROM join_pulls
      JOIN joins ON joins.id = join_id AND joins.boat_id = join_pulls.boat_id
      JOIN segments outer_segment ON outer_segment.id = outer_segment_id AND outer_segment.boat_id = joins.boat_id
@@ -73,29 +56,13 @@ export async function listJoinBreaks(
      WHERE join_pulls.boat_id = $1 AND ${standing('join_pulls')} ORDER BY join_pulls.noted_at`,
     [boatId],
   );
-  return result.rows.map((row) => ({
-    id: row.id,
-    joinId: row.join_id,
-    kind: row.kind,
-    lines: row.lines,
-    school: row.school,
-    peakN: row.peak_n,
-    weakerN: row.weaker_n,
-    brokeAt: row.broke_at,
-    instrument: row.instrument,
-    at: row.noted_at,
-  }));
+  return result.rows.map((row) => ({ ...JOIN_PULLS.read(row), kind: row.kind, lines: row.lines }));
 }
 
-export async function insertJoinBreak(
+export function insertJoinBreak(
   db: Queryable,
   boatId: string,
-  joinId: string,
-  pull: Omit<JoinBreakRecord, 'id' | 'at'>,
-): Promise<void> {
-  await db.query(
-    `INSERT INTO join_pulls (boat_id, join_id, school, peak_n, weaker_n, broke_at, instrument)
-     VALUES ($1, $2, $3, $4, $5, $6, $7)`,
-    [boatId, joinId, pull.school, pull.peakN, pull.weakerN, pull.brokeAt, pull.instrument],
-  );
+  pull: NewRowOf<typeof JOIN_PULLS.columns>,
+): Promise<string> {
+  return insertRow(db, boatId, JOIN_PULLS, pull);
 }

@@ -2,6 +2,8 @@ import { PULLS_FOR_EFFICIENCY } from '../../core/joins/joinEfficiency';
 import type { JoinKind } from '../../core/joins/joinKinds';
 import type { BoatJoinBreakRecord, JoinRecord } from '../../core/rig/record';
 import type { Queryable } from '../withBoat';
+import { CADENCE_DRILLS, JOIN_TIES } from '../tables/measurements';
+import { insertRow, type NewRowOf } from '../tables/table';
 import { standing, type OfRig } from './standing';
 
 interface JoinRow {
@@ -133,23 +135,8 @@ export async function removeJoin(db: Queryable, boatId: string, joinId: string):
   ]);
 }
 
-export async function insertTie(
-  db: Queryable,
-  boatId: string,
-  joinId: string,
-  tie: {
-    readonly personId: string | null;
-    readonly school: string;
-    readonly seatedN: number | null;
-    readonly pullTested: boolean;
-    readonly note: string;
-  },
-): Promise<void> {
-  await db.query(
-    `INSERT INTO join_ties (boat_id, join_id, person_id, school, seated_n, pull_tested, note)
-     VALUES ($1, $2, $3, $4, $5, $6, $7)`,
-    [boatId, joinId, tie.personId, tie.school, tie.seatedN, tie.pullTested, tie.note],
-  );
+export function insertTie(db: Queryable, boatId: string, tie: NewRowOf<typeof JOIN_TIES.columns>): Promise<string> {
+  return insertRow(db, boatId, JOIN_TIES, tie);
 }
 
 /** Efficiencies that pulls gave on this boat, by kind of join: the mean where there are several. */
@@ -194,19 +181,10 @@ export async function listDrills(db: Queryable, boatId: string): Promise<readonl
   return result.rows.toReversed().map(({ noted_at: at, ...row }) => ({ ...row, at }));
 }
 
-export async function insertDrill(
+export function insertDrill(
   db: Queryable,
   boatId: string,
-  drill: {
-    readonly personId: string | null;
-    readonly school: string;
-    readonly strokes: number;
-    readonly mistakes: number;
-    readonly seconds: number;
-  },
-): Promise<void> {
-  await db.query(
-    'INSERT INTO cadence_drills (boat_id, person_id, school, strokes, mistakes, seconds) VALUES ($1, $2, $3, $4, $5, $6)',
-    [boatId, drill.personId, drill.school, drill.strokes, drill.mistakes, drill.seconds],
-  );
+  drill: NewRowOf<typeof CADENCE_DRILLS.columns>,
+): Promise<string> {
+  return insertRow(db, boatId, CADENCE_DRILLS, drill);
 }

@@ -1,6 +1,8 @@
 import type { FinishedLoadRecord, ReverseFillRecord } from '../../core/rig/record';
-import { onlyRow, type Queryable } from '../withBoat';
+import type { Queryable } from '../withBoat';
 import { readLoads, type LoadRow } from './loads';
+import { REVERSE_FILLS } from '../tables/measurements';
+import { insertRow } from '../tables/table';
 import { standing } from './standing';
 
 /** Every finished load of a boat with its reel, oldest first: what reels and lines are learned from. */
@@ -19,39 +21,21 @@ export async function listFinishedLoads(db: Queryable, boatId: string): Promise<
   });
 }
 
-interface ReverseFillRow {
-  id: string;
-  reel_id: string;
-  level_below_rim_m: number;
-  even_tension: boolean;
-  note: string;
-  noted_at: string;
-  segments: { productId: string; lengthM: number }[];
-}
-
 /** Reverse fills of a boat's reels, or of some of them, oldest first. */
 export async function listReverseFills(
   db: Queryable,
   boatId: string,
   reelIds: readonly string[] | null = null,
 ): Promise<readonly ReverseFillRecord[]> {
-  const result = await db.query<ReverseFillRow>(
-    `SELECT id, reel_id, level_below_rim_m, even_tension, note, noted_at,
+  const result = await db.query<{ segments: ReverseFillRecord['segments'] }>(
+    `SELECT ${REVERSE_FILLS.list},
        (SELECT json_agg(json_build_object('productId', line_product_id, 'lengthM', length_m) ORDER BY position)
         FROM reverse_fill_segments WHERE reverse_fill_id = reverse_fills.id) AS segments
      FROM reverse_fills WHERE boat_id = $1 AND ($2::uuid[] IS NULL OR reel_id = ANY($2))
        AND ${standing('reverse_fills')} ORDER BY noted_at`,
     [boatId, reelIds],
   );
-  return result.rows.map((row) => ({
-    id: row.id,
-    reelId: row.reel_id,
-    levelBelowRimM: row.level_below_rim_m,
-    evenTension: row.even_tension,
-    note: row.note,
-    at: row.noted_at,
-    segments: row.segments,
-  }));
+  return result.rows.map((row) => ({ ...REVERSE_FILLS.read(row), segments: row.segments }));
 }
 
 export async function insertReverseFill(
@@ -59,12 +43,7 @@ export async function insertReverseFill(
   boatId: string,
   fill: Omit<ReverseFillRecord, 'id' | 'at'>,
 ): Promise<string> {
-  const result = await db.query<{ id: string }>(
-    `INSERT INTO reverse_fills (boat_id, reel_id, level_below_rim_m, even_tension, note)
-     VALUES ($1, $2, $3, $4, $5) RETURNING id`,
-    [boatId, fill.reelId, fill.levelBelowRimM, fill.evenTension, fill.note],
-  );
-  const { id } = onlyRow(result);
+  const id = await insertRow(db, boatId, REVERSE_FILLS, fill);
   for (const [position, segment] of fill.segments.entries()) {
     await db.query(
       `INSERT INTO reverse_fill_segments (boat_id, reverse_fill_id, position, line_product_id, length_m)

@@ -1,5 +1,7 @@
 import type { Basis } from '../../core/provenance/basis';
-import type { LoadRecord, LoadSegmentRecord, SegmentRole } from '../../core/rig/record';
+import type { LoadRecord, LoadSegmentRecord } from '../../core/rig/record';
+import { LOAD_SEGMENTS } from '../tables/measurements';
+import { insertRow, type NewRowOf } from '../tables/table';
 import { onlyRow, type Queryable } from '../withBoat';
 import { listLineChanges, listReplacements } from './lineChanges';
 import type { OfLoad, OfRig } from './standing';
@@ -12,24 +14,6 @@ export interface LoadRow {
   finished_at: string | null;
   basis: Basis;
   version: number;
-}
-
-interface LoadSegmentRow {
-  load_id: string;
-  segment_id: string;
-  name: string;
-  role: SegmentRole;
-  line_product_id: string;
-  line_diameter_m: number;
-  packing: number;
-  planned_length_m: number;
-  planned_plus_minus_m: number;
-  planned_turns: number;
-  length_known: boolean;
-  wound: boolean;
-  stop_reading: number | null;
-  naive_stop_reading: number | null;
-  colours: string[];
 }
 
 /**
@@ -104,27 +88,11 @@ async function listLoadSegments(
   boatId: string,
   loadIds: readonly string[],
 ): Promise<readonly OfLoad<LoadSegmentRecord>[]> {
-  const result = await db.query<LoadSegmentRow>(
-    'SELECT * FROM load_segments WHERE boat_id = $1 AND load_id = ANY($2) ORDER BY position',
+  const result = await db.query(
+    `SELECT ${LOAD_SEGMENTS.list} FROM load_segments WHERE boat_id = $1 AND load_id = ANY($2) ORDER BY position`,
     [boatId, loadIds],
   );
-  return result.rows.map((row) => ({
-    loadId: row.load_id,
-    segmentId: row.segment_id,
-    name: row.name,
-    role: row.role,
-    productId: row.line_product_id,
-    lineDiameterM: row.line_diameter_m,
-    packing: row.packing,
-    plannedLengthM: row.planned_length_m,
-    plannedPlusMinusM: row.planned_plus_minus_m,
-    plannedTurns: row.planned_turns,
-    lengthKnown: row.length_known,
-    wound: row.wound,
-    stopReading: row.stop_reading,
-    naiveStopReading: row.naive_stop_reading,
-    colours: row.colours,
-  }));
+  return result.rows.map(LOAD_SEGMENTS.read);
 }
 
 export async function insertLoad(db: Queryable, boatId: string, rigId: string, basis: Basis): Promise<string> {
@@ -135,38 +103,12 @@ export async function insertLoad(db: Queryable, boatId: string, rigId: string, b
   return onlyRow(result).id;
 }
 
-export async function insertLoadSegment(
+export function insertLoadSegment(
   db: Queryable,
   boatId: string,
-  loadId: string,
-  position: number,
-  segment: LoadSegmentRecord,
-): Promise<void> {
-  await db.query(
-    `INSERT INTO load_segments (boat_id, load_id, segment_id, line_product_id, position, name, role, line_diameter_m,
-       packing, planned_length_m, planned_plus_minus_m, planned_turns, length_known, wound, stop_reading,
-       naive_stop_reading, colours)
-     VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, $14, $15, $16, $17)`,
-    [
-      boatId,
-      loadId,
-      segment.segmentId,
-      segment.productId,
-      position,
-      segment.name,
-      segment.role,
-      segment.lineDiameterM,
-      segment.packing,
-      segment.plannedLengthM,
-      segment.plannedPlusMinusM,
-      segment.plannedTurns,
-      segment.lengthKnown,
-      segment.wound,
-      segment.stopReading,
-      segment.naiveStopReading,
-      segment.colours,
-    ],
-  );
+  segment: NewRowOf<typeof LOAD_SEGMENTS.columns>,
+): Promise<string> {
+  return insertRow(db, boatId, LOAD_SEGMENTS, segment);
 }
 
 /** Marks a load as wound, over the version that was read; false when somebody else has written since. */

@@ -1,3 +1,5 @@
+import { readdir } from 'node:fs/promises';
+import { Client } from 'pg';
 import { windingInput } from '../../usecases/load/loadInput';
 import { beginWinding, makeBoat, noteWinding } from './acts';
 import { addressOf, asOwner, closeDatabase, emptyDatabase, freshDatabase, migrate } from './database';
@@ -29,6 +31,33 @@ describe('migrations', () => {
     expect(await migrate(scratch, 'up')).toBe(0);
   });
 
+  it('take a lever pull along that was noted before pulls belonged to loads', async () => {
+    const scratch = addressOf(await emptyDatabase(), 'owner');
+    const named = (await readdir('db/migrations')).filter((name) => name.endsWith('.sql')).toSorted();
+    const before = named.findIndex((name) => name.startsWith('0012'));
+    await migrate(scratch, 'up', before);
+    const client = new Client({ connectionString: scratch });
+    await client.connect();
+    try {
+      await client.query(`
+        WITH boat AS (INSERT INTO boats (name, home_water) VALUES ('Halyard Lark', '') RETURNING id),
+        reel AS (INSERT INTO reels (boat_id, name, kind, arbor_diameter_m, width_m, full_diameter_m, dimension_sd_m,
+            dimension_source, counter_kind, drag_kind)
+          SELECT id, 'Reel', 'conventional', 0.03, 0.03, 0.06, 0.0002, 'measured', 'none', 'lever' FROM boat RETURNING id, boat_id),
+        rig AS (INSERT INTO rigs (boat_id, reel_id, name) SELECT boat_id, id, 'Rod' FROM reel RETURNING id, boat_id),
+        load AS (INSERT INTO loads (boat_id, rig_id, status, basis) SELECT boat_id, id, 'winding', '{}' FROM rig RETURNING id, boat_id, rig_id),
+        setting AS (INSERT INTO drag_settings (boat_id, rig_id, load_id, fraction, strength_basis, target_n, rod_angle_rad, basis)
+          SELECT boat_id, rig_id, id, 0.25, 'weakest', 20, 1, '{}' FROM load RETURNING id, boat_id)
+        INSERT INTO lever_points (boat_id, drag_setting_id, lever_position, preset_turns, force_n)
+          SELECT boat_id, id, 0.5, 0, 20 FROM setting`);
+      await migrate(scratch, 'up');
+      const points = await client.query('SELECT lever_points.load_id = loads.id AS kept FROM lever_points, loads');
+      expect(points.rows).toEqual([{ kept: true }]);
+    } finally {
+      await client.end();
+    }
+  });
+
   it('give every table its boat', async () => {
     const tables = await sql(
       `SELECT table_name FROM information_schema.tables WHERE table_schema = 'public' AND table_name NOT IN ('migrations', 'boats')
@@ -50,6 +79,7 @@ describe('measurements', () => {
     'drag_pulls',
     'lever_points',
     'log_entries',
+    'former_rows',
     'reel_resets',
     'reverse_fills',
     'reverse_fill_segments',
@@ -88,6 +118,51 @@ describe('measurements', () => {
       );
     await correct(868);
     await expect(correct(867)).rejects.toThrow(/corrected_once/);
+  });
+});
+
+describe('what is written over', () => {
+  it('keeps the row that it was, and says nothing of a version that moves on by itself', async () => {
+    const kept = async () => {
+      const rows = await sql(
+        `SELECT of_table, was ->> 'name' AS name, was ->> 'note' AS note FROM former_rows WHERE row_id = $1 ORDER BY noted_at`,
+        [other.rigId],
+      );
+      return rows.rows;
+    };
+    await sql('UPDATE rigs SET version = version + 1 WHERE id = $1', [other.rigId]);
+    expect(await kept()).toEqual([]);
+    const before = (await sql('SELECT name FROM rigs WHERE id = $1', [other.rigId])).rows[0]?.name;
+    await sql("UPDATE rigs SET note = 'for the stern', version = version + 1 WHERE id = $1", [other.rigId]);
+    await sql("UPDATE rigs SET note = '' WHERE id = $1", [other.rigId]);
+    expect(await kept()).toEqual([
+      { of_table: 'rigs', name: before, note: '' },
+      { of_table: 'rigs', name: before, note: 'for the stern' },
+    ]);
+    await expect(sql('DELETE FROM former_rows')).rejects.toThrow(/are measurements/);
+  });
+
+  it('is kept by every table whose rows a person’s act changes or takes out', async () => {
+    const keeping = await sql(
+      "SELECT event_object_table AS name FROM information_schema.triggers WHERE trigger_name = 'keeps_former' GROUP BY 1",
+    );
+    const changed = await sql(
+      `SELECT table_name AS name FROM information_schema.role_table_grants WHERE grantee = 'tidy_marlin_app'
+       AND privilege_type IN ('UPDATE', 'DELETE') GROUP BY 1`,
+    );
+    const names = (rows: readonly Record<string, string>[]) => rows.map((row) => row.name ?? '').toSorted();
+    // Loads and drag settings go from one state to the next and say when; the others are no records of a person's.
+    const others = [
+      'boat_learning',
+      'drag_settings',
+      'loads',
+      'once_keys',
+      'people',
+      'reel_learning',
+      'virtual_lines',
+      'virtual_reels',
+    ];
+    expect(names(changed.rows)).toEqual([...names(keeping.rows), ...others].toSorted());
   });
 });
 

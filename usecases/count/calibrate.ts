@@ -51,8 +51,6 @@ export async function recordTrial(
     reading: reading.value,
     strippedBeforeM,
     instrument: input.instrument,
-    correctsId: null,
-    withdrawn: false,
   });
   return done({ done: true });
 }

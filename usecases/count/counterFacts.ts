@@ -43,7 +43,7 @@ export async function markLine(
   const place = markPlace(current.value.line, input.lengthOutM);
   if (!place.ok) return invalid('lengthOutM', place);
   const { kind, looks } = input;
-  await insertLineMark(db, boatId, input.loadId, { kind, looks, ...place.value });
+  await insertLineMark(db, boatId, { loadId: input.loadId, kind, looks, ...place.value });
   await insertLogEntry(db, boatId, rigId, 'count', because('line-marked', { mark: kind, looks }));
   return done({ done: true });
 }

@@ -24,8 +24,7 @@ export async function recordLeverPoint(
   if (record.reel.dragKind !== 'lever') return conflict(because('no-lever'));
   const preset = presetOf(record.presetActs);
   if (preset.wrongTurns !== 0) return conflict(because('undo-first', { wrongTurns: preset.wrongTurns }));
-  const { position, forceN, instrument } = input;
-  await insertLeverPoint(db, boatId, input.loadId, { position, forceN, instrument, presetTurns: preset.turns });
+  await insertLeverPoint(db, boatId, { ...input, presetTurns: preset.turns });
   return done({ done: true });
 }
 
@@ -64,6 +63,6 @@ export async function recordPlanerLook(
   const { boatId } = db;
   const record = await rigToWrite(db, rigId);
   if (!record) return notFound('rig');
-  await insertPlanerLook(db, boatId, rigId, input);
+  await insertPlanerLook(db, boatId, { ...input, rigId });
   return done({ done: true });
 }

@@ -57,7 +57,7 @@ export async function recordDragPull(
   const setting = record?.dragSetting;
   if (setting?.id !== settingId) return notFound('scale session');
   if (setting.acceptedAt) return conflict(because('setting-accepted-pull'));
-  await insertDragPull(db, boatId, settingId, { ...input, correctsId: null, withdrawn: false });
+  await insertDragPull(db, boatId, { ...input, settingId });
   return done({ done: true });
 }
 

@@ -23,7 +23,7 @@ export async function checkSlip(
   const join = await findJoinPlace(db, boatId, rigId, joinId);
   if (!join) return notFound('join');
   if (join.innerSegmentId !== null) return conflict(because('only-arbor-is-marked'));
-  await insertSlipCheck(db, boatId, joinId, input);
+  await insertSlipCheck(db, boatId, { ...input, joinId });
   await insertLogEntry(db, boatId, rigId, 'join', because('slip-looked-at', { found: readSlip(input.movedM).why }));
   return done({ done: true });
 }
@@ -46,7 +46,7 @@ export async function recordJoinBreak(
   if (input.peakN > MOST_OF_LINE * weakerN) {
     return invalid('peakN', because('join-far-too-strong'));
   }
-  await insertJoinBreak(db, boatId, joinId, { ...input, weakerN });
+  await insertJoinBreak(db, boatId, { ...input, joinId, weakerN });
   await insertLogEntry(db, boatId, rigId, 'join', because('join-broken', { share: input.peakN / weakerN }));
   return done({ done: true });
 }

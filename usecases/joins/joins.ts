@@ -57,7 +57,7 @@ export async function tieJoin(
   if (input.personId !== null && !people.some((person) => person.id === input.personId)) {
     return invalid('personId', because('not-of-the-crew'));
   }
-  await insertTie(db, boatId, joinId, input);
+  await insertTie(db, boatId, { ...input, joinId });
   const segments = await listSegments(db, boatId, [rigId]);
   const outer = segments.find((segment) => segment.id === join.outerSegmentId)?.name ?? '';
   await insertLogEntry(db, boatId, rigId, 'join', because('tied', { outer, school: school.id }));

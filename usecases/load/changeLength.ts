@@ -35,7 +35,7 @@ export async function changeLength(
   if (changeM > 0 && segment.wound && isMoreThanFits(record, woundLine(record, { ...load, changes }))) {
     return invalid('changeM', because('added-over-the-rim'));
   }
-  await insertLineChange(db, boatId, loadId, { ...input, changeM });
+  await insertLineChange(db, boatId, { ...input, loadId, changeM });
   await insertLogEntry(
     db,
     boatId,

@@ -32,6 +32,6 @@ export async function noteColour(
   }
   const tooLarge = refuseReading(record, input.reading);
   if (tooLarge) return tooLarge;
-  await insertColourReading(db, boatId, loadId, input);
+  await insertColourReading(db, boatId, { ...input, loadId });
   return done({ done: true });
 }

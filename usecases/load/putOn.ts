@@ -18,7 +18,7 @@ export async function putOn(
   leader: string | null = null,
 ): Promise<void> {
   const boatId = record.boat.id;
-  await insertReplacement(db, boatId, load.id, line);
+  await insertReplacement(db, boatId, { ...line, loadId: load.id });
   await followOnVirtualReel(db, boatId, record.id, line);
   const name = load.segments.find((segment) => segment.segmentId === line.segmentId)?.name ?? '';
   const product = record.products.find((candidate) => candidate.id === line.productId)?.name ?? '';

@@ -63,7 +63,7 @@ export async function beginWinding(
   if (!(await advanceRigVersion(db, boatId, rigId, input.version))) return conflict(because('changed-elsewhere'));
   const loadId = await insertLoad(db, boatId, rigId, loadBasis(record));
   for (const [position, segment] of segments.value.entries())
-    await insertLoadSegment(db, boatId, loadId, position, segment);
+    await insertLoadSegment(db, boatId, { ...segment, loadId, position });
   // A new load starts on an empty spool, on the virtual bench too.
   const virtual = await findVirtualReel(db, boatId, rigId);
   if (virtual) {
@@ -108,15 +108,7 @@ export async function noteWinding(
       because('more-than-any-spool'),
     );
   }
-  await insertWindingEntry(db, boatId, loadId, {
-    segmentId: noted.segmentId,
-    reading: noted.reading,
-    lengthByCounter: noted.lengthByCounter,
-    meteredLengthM: noted.meteredLengthM,
-    turnsCounted: noted.turnsCounted,
-    instrument: noted.instrument,
-    note: noted.note,
-  });
+  await insertWindingEntry(db, boatId, { ...noted, loadId });
   return done({ done: true });
 }
 
@@ -150,7 +142,7 @@ export async function noteLevel(
     return conflict(because('level-too-late'));
   }
   if (isBeyondSpool(record, input.levelBelowRimM)) return beyondSpool();
-  await insertLevel(db, boatId, loadId, input);
+  await insertLevel(db, boatId, { ...input, loadId });
   return done({ done: true });
 }
 
@@ -177,7 +169,7 @@ export async function finishWinding(
   const line = woundLine(record, { ...load, status: 'wound', levelBelowRimM });
   const last = load.segments.findLast((segment) => segment.wound);
   if (levelBelowRimM !== null && last) {
-    await insertLevel(db, boatId, loadId, { segmentId: last.segmentId, levelBelowRimM, instrument: 'read by eye' });
+    await insertLevel(db, boatId, { loadId, segmentId: last.segmentId, levelBelowRimM, instrument: 'read by eye' });
   }
   if (!(await finishLoad(db, boatId, loadId, input.version))) return conflict(because('changed-elsewhere'));
   for (const { segmentId, supplySpoolId } of input.supplies) {

@@ -29,7 +29,7 @@ export async function recordStrengthPull(
   const { boatId } = db;
   const tests = await listStrengthTests(db, boatId);
   if (!tests.some((test) => test.id === testId)) return notFound('strength test');
-  await insertStrengthPull(db, boatId, testId, { ...input, note: '', correctsId: null });
+  await insertStrengthPull(db, boatId, { ...input, testId, note: '' });
   return done({ done: true });
 }
 
@@ -54,14 +54,7 @@ export async function movePull(db: BoatDb, testId: string, input: MoveInput): Pr
   const pull = from?.pulls.find((each) => each.id === input.pullId);
   if (!pull || !from || !tests.some((test) => test.id === testId)) return notFound('pull or test');
   if (from.id === testId) return conflict(because('pull-there-already'));
-  const { peakN, breakPlace, instrument } = pull;
-  await insertStrengthPull(db, boatId, testId, {
-    peakN,
-    breakPlace,
-    instrument,
-    note: input.reason,
-    correctsId: pull.id,
-  });
+  await insertStrengthPull(db, boatId, { ...pull, testId, note: input.reason }, pull.id);
   return done({ done: true });
 }
 
