@@ -5,7 +5,7 @@ import { refuseError } from '../app/http/refuse';
 import { isBusyOrGone } from '../usecases/requests/trouble';
 import { FORMULA } from '../components/cards/CardActions';
 import { readUnitCookie } from '../components/units/unitCookie';
-import { nameSchema, text, versionSchema } from '../usecases/limits';
+import { nameSchema, text, versionSchema } from '../usecases/inputs';
 
 const URL_HERE = 'http://localhost:3000/api/boats';
 const asked = (body: BodyInit | null, head: Record<string, string> = {}): Request =>

@@ -1,6 +1,6 @@
 import 'server-only';
 import type { TimedLines } from '@/usecases/bench/virtualBench';
-import { asId } from '@/usecases/limits';
+import { asId } from '@/usecases/inputs';
 import { perform } from '@/usecases/requests/perform';
 import type { RequestName, RequestParams } from '@/usecases/requests/places';
 import { SCHEMAS, type RequestBody } from '@/usecases/requests/schemas';

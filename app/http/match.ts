@@ -1,4 +1,4 @@
-import { asId } from '@/usecases/limits';
+import { asId } from '@/usecases/inputs';
 import { PLACES, type RequestName } from '@/usecases/requests/places';
 
 const PATTERNS = Object.entries(PLACES).map(([name, { method, path }]) => ({

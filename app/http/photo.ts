@@ -1,6 +1,6 @@
 import 'server-only';
 import { readTiePhoto } from '@/usecases/joins/readTiePhoto';
-import { asId } from '@/usecases/limits';
+import { asId } from '@/usecases/inputs';
 import { principalOfRequest } from './principal';
 import { refuse, refuseError } from './refuse';
 

@@ -1,5 +1,5 @@
 import 'server-only';
-import { asId } from '@/usecases/limits';
+import { asId } from '@/usecases/inputs';
 import { PERSON_COOKIE } from '@/components/crew/personCookie';
 import type { Principal } from '@/db/withBoat';
 import { cookieOf } from './cookies';

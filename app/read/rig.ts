@@ -1,6 +1,6 @@
 import 'server-only';
 import { cache } from 'react';
-import { asId } from '@/usecases/limits';
+import { asId } from '@/usecases/inputs';
 import { readRig } from '@/usecases/rigs/readRigs';
 import { pageCrew, readPage } from './snapshot';
 

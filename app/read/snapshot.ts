@@ -5,7 +5,7 @@ import { cache, cacheSignal } from 'react';
 import { PERSON_COOKIE } from '@/components/crew/personCookie';
 import type { BoatDb, Principal } from '@/db/withBoat';
 import { readBoats, readCrew, type BoatCrew } from '@/usecases/boats/readBoats';
-import { asId } from '@/usecases/limits';
+import { asId } from '@/usecases/inputs';
 import { readLearned } from '@/usecases/rigs/learning';
 import { principalOf } from '@/app/http/principal';
 

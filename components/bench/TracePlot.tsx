@@ -1,10 +1,10 @@
 'use client';
 
 import { extent } from 'd3-array';
-import { scaleLinear } from 'd3-scale';
 import { line } from 'd3-shape';
 import type { ForceSample } from '@/core/force/forceSample';
 import { useUnits } from '@/components/units/UnitsProvider';
+import { linear } from '@/components/chart/scale';
 
 const WIDTH = 320;
 const HEIGHT = 96;
@@ -15,8 +15,8 @@ export function TracePlot({ samples, label }: { samples: readonly ForceSample[];
   if (samples.length === 0) return null;
   const [, end = 1] = extent(samples, (sample) => sample.timeS);
   const [, peakN = 1] = extent(samples, (sample) => sample.forceN);
-  const x = scaleLinear([0, end], [2, WIDTH - 2]);
-  const y = scaleLinear([0, peakN * 1.08], [HEIGHT - 14, 4]);
+  const x = linear([0, end], [2, WIDTH - 2]);
+  const y = linear([0, peakN * 1.08], [HEIGHT - 14, 4]);
   const path = line<ForceSample>(
     (sample) => x(sample.timeS),
     (sample) => y(sample.forceN),

@@ -10,6 +10,7 @@ import { fromSi, toSi } from '@/core/units/units';
 import { useRig } from '@/components/rig/RigProvider';
 import type { Formatter } from '@/words/format';
 import { useUnits } from '@/components/units/UnitsProvider';
+import { useSay } from '@/components/units/useSay';
 import { CardActions } from './CardActions';
 import { CardRows, CardSheet } from './CardSheet';
 
@@ -19,7 +20,8 @@ const TURN_HEADS = ['true length out', 'turns', '±', 'mark'] as const;
 /** The card that hangs at a rod: true lengths, joins and colours, and what the counter shows then. */
 export function RodCard() {
   const { record, view, states } = useRig();
-  const { units, format, say } = useUnits();
+  const { units, format } = useUnits();
+  const say = useSay();
   const sheet = useRef<SVGSVGElement>(null);
   const marks = useMemo(() => (view ? cardMarks(view, units.length) : []), [view, units.length]);
   if (!view || marks.length === 0) return <p>A card needs a line: plan or load this rod first.</p>;

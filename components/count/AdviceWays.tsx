@@ -8,6 +8,7 @@ import { useSend } from '@/components/http/useSend';
 import { useRig } from '@/components/rig/RigProvider';
 import { Button } from '@/components/ui/Button';
 import { useUnits } from '@/components/units/UnitsProvider';
+import { useSay } from '@/components/units/useSay';
 
 /** Three ways side by side: strip or add, reload, or leave it and use the table; each with its cost and what is left. */
 export function AdviceWays({ load, advice }: { load: LoadRecord; advice: CounterAdvice }) {
@@ -45,7 +46,8 @@ function Way({ title, left, children }: { title: string; left: number | null; ch
 
 function AtTheTop({ load, advice }: { load: LoadRecord; advice: CounterAdvice }) {
   const { record, states } = useRig();
-  const { format, say } = useUnits();
+  const { format } = useUnits();
+  const say = useSay();
   const { sendNow, state } = useSend();
   const { top } = advice;
   const title = advice.errorNow > 0 ? 'Add at the top' : 'Strip at the top';
@@ -96,7 +98,8 @@ function AtTheTop({ load, advice }: { load: LoadRecord; advice: CounterAdvice })
 }
 
 function Reload({ advice: { reload } }: { advice: CounterAdvice }) {
-  const { format, say } = useUnits();
+  const { format } = useUnits();
+  const say = useSay();
   if (!reload.ok) {
     return (
       <Way title="Reload with another fill" left={null}>

@@ -10,12 +10,13 @@ import { useRig } from '@/components/rig/RigProvider';
 import { Button } from '@/components/ui/Button';
 import { Caution } from '@/components/ui/Card';
 import { useUnits } from '@/components/units/UnitsProvider';
+import { useSay } from '@/components/units/useSay';
 import { AdviceWays } from './AdviceWays';
 
 /** What the counter does by everything that is known of it, and what to do about it. */
 export function CountAdvice({ load }: { load: LoadRecord }) {
   const { record, states, view } = useRig();
-  const { say } = useUnits();
+  const say = useSay();
   const advice = view && adviceForRig(view);
   if (!view || !advice) return null;
   const isTested = validTrial(record) !== null;

@@ -106,7 +106,6 @@ const STATIONS_ALONG = 80;
 
 /** How far the counter drifts from true, over the whole line. */
 function DriftLens({ view }: { view: RigView }) {
-  const { cursorM } = useRig();
   const { units } = useUnits();
   const points = useMemo((): readonly LensPoint[] => {
     const { line } = view.current;
@@ -129,7 +128,6 @@ function DriftLens({ view }: { view: RigView }) {
       view={view}
       title="Counter less true length"
       axis={`${units.length}, band ± 95 %`}
-      cursorM={cursorM}
       curves={[{ name: 'drift', look: 'stroke-chalk text-chalk', points }]}
       describe={`The counter's drift from true length along the line, ending at ${last ? last.value.toFixed(0) : '0'} ${units.length} with everything out.`}
     />

@@ -6,6 +6,7 @@ import type { CounterRecord } from '@/core/rig/record';
 import { PLUS_MINUS_SDS } from '@/core/numerics/propagate';
 import { useRig } from '@/components/rig/RigProvider';
 import { useUnits } from '@/components/units/UnitsProvider';
+import { useSay } from '@/components/units/useSay';
 
 /** Everything that the estimate rests on, and how each piece sits with the others: a bad one stands out. */
 export function Evidence({ fused }: { fused: FusedCounter }) {
@@ -54,7 +55,8 @@ function Constant({ fused, counter }: { fused: FusedCounter; counter: CounterRec
 }
 
 function Row({ fused, residual }: { fused: FusedCounter; residual: CounterResidual }) {
-  const { format, say } = useUnits();
+  const { format } = useUnits();
+  const say = useSay();
   const isTurns = useRig().record.reel.counter === null;
   const { observation, expected, off, offSds } = residual;
   const shown = (value: number): string =>

@@ -7,11 +7,13 @@ import type { RigView } from '@/core/rig/rigView';
 import { fromSi, toSi } from '@/core/units/units';
 import { useRig } from '@/components/rig/RigProvider';
 import { useUnits } from '@/components/units/UnitsProvider';
+import { useSay } from '@/components/units/useSay';
 import { AskTable } from './AskTable';
 
 /** Round lengths, joins and colours, each with what the counter shows then; and any length, or any reading, asked for. */
 export function MarksTable({ view }: { view: RigView }) {
-  const { units, format, say } = useUnits();
+  const { units, format } = useUnits();
+  const say = useSay();
   const marks = useMemo(() => {
     const end = fromSi('length', view.current.line.totalLengthM, units.length);
     const rounds = ticks(0, end, 14).filter((value) => value > 0);

@@ -1,8 +1,8 @@
 'use client';
 
-import { scaleLinear } from 'd3-scale';
 import type { TrialRecord } from '@/core/rig/record';
 import { useUnits } from '@/components/units/UnitsProvider';
+import { linear } from '@/components/chart/scale';
 
 const WIDTH = 360;
 const HEIGHT = 120;
@@ -23,8 +23,8 @@ export function TrialChart({ trials, unitM }: { trials: readonly TrialRecord[]; 
   );
   if (walks.length < 2) return null;
   const most = Math.max(2, ...walks.map((walk) => Math.abs(walk.error)));
-  const x = scaleLinear([0, walks.length - 1], [50, WIDTH - 40]);
-  const y = scaleLinear([-most, most], [HEIGHT - 24, 12]);
+  const x = linear([0, walks.length - 1], [50, WIDTH - 40]);
+  const y = linear([-most, most], [HEIGHT - 24, 12]);
   return (
     <figure>
       <svg

@@ -1,5 +1,6 @@
 'use client';
 
+import dynamic from 'next/dynamic';
 import { useState } from 'react';
 import type { LoadRecord } from '@/core/rig/record';
 import { UndoButton } from '@/components/bench/UndoButton';
@@ -10,7 +11,9 @@ import { useRig } from '@/components/rig/RigProvider';
 import { Button } from '@/components/ui/Button';
 import { OtherTests } from './OtherTests';
 import { useTrial, type TrialWay } from './useTrial';
-import { WalkBench } from './WalkBench';
+
+/** Loaded when it is first asked for. */
+const WalkBench = dynamic(() => import('./WalkBench').then(({ WalkBench: loaded }) => loaded), { ssr: false });
 
 const WAYS: readonly { value: TrialWay; text: string }[] = [
   { value: 'tape', text: 'a walk along a tape' },

@@ -1,14 +1,16 @@
 'use client';
 
-import { format as formatDate } from 'date-fns';
+import { shortWhenWords, whenWords } from '@/words/dates';
 import { useRig } from '@/components/rig/RigProvider';
 import { Fold } from '@/components/ui/Fold';
 import { useUnits } from '@/components/units/UnitsProvider';
+import { useSay } from '@/components/units/useSay';
 
 /** Every setting of this rig's drag that was accepted, and what the log says of drag and preset. */
 export function DragHistory() {
   const { record, states } = useRig();
-  const { format, say } = useUnits();
+  const { format } = useUnits();
+  const say = useSay();
   const { dragHistory } = record;
   const entries = record.log.filter((entry) => entry.topic === 'drag').slice(0, 12);
   return (
@@ -33,7 +35,7 @@ export function DragHistory() {
           <tbody>
             {dragHistory.map((past) => (
               <tr key={past.id} className="border-b border-edge">
-                <td className="figures py-1 pr-3">{formatDate(new Date(past.acceptedAt), 'd MMM yyyy, HH:mm')}</td>
+                <td className="figures py-1 pr-3">{whenWords(past.acceptedAt)}</td>
                 <td className="figures py-1 pr-3">{format.force(past.medianN)}</td>
                 <td className="figures py-1 pr-3">{format.force(past.targetN)}</td>
                 <td className="figures py-1">{format.percent(past.fraction)}</td>
@@ -45,8 +47,7 @@ export function DragHistory() {
       <ul className="mt-3 text-sm">
         {entries.map((entry) => (
           <li key={entry.id}>
-            <span className="figures text-ink-soft">{formatDate(new Date(entry.at), 'd MMM, HH:mm')}</span>{' '}
-            {say(entry.entry)}
+            <span className="figures text-ink-soft">{shortWhenWords(entry.at)}</span> {say(entry.entry)}
           </li>
         ))}
       </ul>

@@ -14,6 +14,7 @@ import { useRig } from '@/components/rig/RigProvider';
 import { Button } from '@/components/ui/Button';
 import { Caution } from '@/components/ui/Card';
 import { useUnits } from '@/components/units/UnitsProvider';
+import { useSay } from '@/components/units/useSay';
 
 const BASIS_NAMES: Readonly<Record<DragBasis, string>> = {
   weakest: 'weakest place',
@@ -30,7 +31,8 @@ const BENDS = [
 /** The target at the tip, from every basis side by side, and the start of a scale session. */
 export function DragTargetCard({ view, load }: { view: RigView; load: LoadRecord }) {
   const { record } = useRig();
-  const { format, say } = useUnits();
+  const { format } = useUnits();
+  const say = useSay();
   const { sendNow, state, fieldError } = useSend();
   const [typedPercent, setTypedPercent] = useDraft(`fraction:${load.id}`, isText);
   const [chosen, setChosen] = useState<DragBasis>('weakest');

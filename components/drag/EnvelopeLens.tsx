@@ -24,7 +24,7 @@ const BELLY_N = 25;
 
 /** What a drag becomes as line leaves: at the tip, at the fish, against what each place holds. */
 export function EnvelopeLens({ view, forceN, isSet }: { view: RigView; forceN: number; isSet: boolean }) {
-  const { cursorM, record } = useRig();
+  const { record } = useRig();
   const { units, format } = useUnits();
   const speed = useSpeed(`run-speed:${record.id}`, 6, 40);
   const { strength } = view;
@@ -42,7 +42,6 @@ export function EnvelopeLens({ view, forceN, isSet }: { view: RigView; forceN: n
         view={view}
         title="Drag left alone, as line leaves"
         axis={`${units.force}, bands ± 95 %`}
-        cursorM={cursorM}
         curves={curves}
         describe={`The pull at the tip rises from ${format.force(forceN)} to ${format.force(last.tipForceN)} with everything out, and at the fish to ${format.force(last.fishForceN)}.`}
       />

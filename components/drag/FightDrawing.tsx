@@ -1,10 +1,11 @@
 'use client';
 
-import { scaleLinear } from 'd3-scale';
 import { line as linePath } from 'd3-shape';
 import { fromSi } from '@/core/units/units';
 import { useUnits } from '@/components/units/UnitsProvider';
 import type { FightMoment } from './useFight';
+import { RightAxis, TimeAxis, ValueAxis } from '@/components/chart/Axis';
+import { linear } from '@/components/chart/scale';
 
 const WIDTH = 640;
 const HEIGHT = 180;
@@ -13,11 +14,11 @@ const HEIGHT = 180;
 export function FightDrawing({ course, closestS }: { course: readonly FightMoment[]; closestS: number | null }) {
   const { units } = useUnits();
   const endS = Math.max(30, course.at(-1)?.timeS ?? 0);
-  const x = scaleLinear([0, endS], [40, WIDTH - 52]);
+  const x = linear([0, endS], [40, WIDTH - 52]);
   const force = (moment: FightMoment): number => fromSi('force', moment.tipForceN, units.force);
   const out = (moment: FightMoment): number => fromSi('length', moment.lineOutM, units.length);
-  const y = scaleLinear([0, Math.max(1, ...course.map(force)) * 1.1], [HEIGHT - 22, 8]);
-  const yOut = scaleLinear([0, Math.max(1, ...course.map(out)) * 1.1], [HEIGHT - 22, 8]);
+  const y = linear([0, Math.max(1, ...course.map(force)) * 1.1], [HEIGHT - 22, 8]);
+  const yOut = linear([0, Math.max(1, ...course.map(out)) * 1.1], [HEIGHT - 22, 8]);
   const pulls = linePath<FightMoment>(
     (moment) => x(moment.timeS),
     (moment) => y(force(moment)),
@@ -33,24 +34,9 @@ export function FightDrawing({ course, closestS }: { course: readonly FightMomen
       role="img"
       aria-label="The fight so far: pull at the tip and line out over time"
     >
-      {y.ticks(3).map((tick) => (
-        <g key={tick}>
-          <line x1={40} x2={WIDTH - 52} y1={y(tick)} y2={y(tick)} className="stroke-edge" />
-          <text x={36} y={y(tick) + 4} textAnchor="end" className="figures fill-chalk text-[12px]">
-            {tick}
-          </text>
-        </g>
-      ))}
-      {yOut.ticks(3).map((tick) => (
-        <text key={tick} x={WIDTH - 48} y={yOut(tick) + 4} className="figures fill-stop text-[12px]">
-          {tick} {units.length}
-        </text>
-      ))}
-      {x.ticks(6).map((tick) => (
-        <text key={tick} x={x(tick)} y={HEIGHT - 6} textAnchor="middle" className="figures fill-ink-soft text-[12px]">
-          {tick} s
-        </text>
-      ))}
+      <ValueAxis y={y} ticks={3} fromPx={40} toPx={WIDTH - 52} look="fill-chalk" />
+      <RightAxis y={yOut} ticks={3} atPx={WIDTH - 48} unit={units.length} look="fill-stop" />
+      <TimeAxis x={x} ticks={6} atPx={HEIGHT - 6} />
       {closestS !== null && (
         <line x1={x(closestS)} x2={x(closestS)} y1={4} y2={HEIGHT - 22} className="stroke-warn" strokeDasharray="4 3" />
       )}

@@ -1,6 +1,5 @@
 'use client';
 
-import { scaleLinear } from 'd3-scale';
 import { line as linePath } from 'd3-shape';
 import { useState } from 'react';
 import { FREE_N, type LeverCurve } from '@/core/drag/leverCurve';
@@ -19,7 +18,10 @@ import { useRig } from '@/components/rig/RigProvider';
 import { Button } from '@/components/ui/Button';
 import { Card } from '@/components/ui/Card';
 import { useUnits } from '@/components/units/UnitsProvider';
+import { useSay } from '@/components/units/useSay';
 import { PresetPanel } from './PresetPanel';
+import { ValueAxis } from '@/components/chart/Axis';
+import { linear } from '@/components/chart/scale';
 
 const PLACES = [
   { value: '0', text: 'back (free)' },
@@ -34,7 +36,7 @@ const ROD_ANGLE_RAD = Math.PI / 3;
 /** A lever drag: pulls at places of its sweep, the curve through them, where it stands for a pull, and its preset. */
 export function LeverCard({ view, load, targetN }: { view: RigView; load: LoadRecord; targetN: number | null }) {
   const { record } = useRig();
-  const { say } = useUnits();
+  const say = useSay();
   const lever = leverOfRig(record);
   return (
     <Card title="The lever over its sweep">
@@ -125,8 +127,8 @@ function CurveDrawing({ curve, targetN }: { curve: LeverCurve; targetN: number |
   const { units, format } = useUnits();
   const show = (valueN: number): number => fromSi('force', valueN, units.force);
   const most = curve.forceAt(1);
-  const x = scaleLinear([0, 1], [38, WIDTH - 8]);
-  const y = scaleLinear([0, show(most) * 1.1], [HEIGHT - 24, 8]).nice(4);
+  const x = linear([0, 1], [38, WIDTH - 8]);
+  const y = linear([0, show(most) * 1.1], [HEIGHT - 24, 8], 4);
   const path = linePath<number>(
     (position) => x(position),
     (position) => y(show(curve.forceAt(position))),
@@ -138,14 +140,7 @@ function CurveDrawing({ curve, targetN }: { curve: LeverCurve; targetN: number |
       role="img"
       aria-label={`Pull at the tip over the lever's sweep: ${curve.points.map((point) => `${Math.round(100 * point.position)} % ${format.force(point.forceN)}`).join(', ')}`}
     >
-      {y.ticks(4).map((tick) => (
-        <g key={tick}>
-          <line x1={38} x2={WIDTH - 8} y1={y(tick)} y2={y(tick)} className="stroke-edge" />
-          <text x={34} y={y(tick) + 4} textAnchor="end" className="figures fill-ink-soft text-[12px]">
-            {tick}
-          </text>
-        </g>
-      ))}
+      <ValueAxis y={y} ticks={4} fromPx={38} toPx={WIDTH - 8} />
       {[0, 0.25, 0.5, 0.75, 1].map((position) => (
         <text
           key={position}

@@ -10,7 +10,7 @@ import { useSend } from '@/components/http/useSend';
 import { useRig } from '@/components/rig/RigProvider';
 import { Button } from '@/components/ui/Button';
 import { Caution } from '@/components/ui/Card';
-import { useUnits } from '@/components/units/UnitsProvider';
+import { useSay } from '@/components/units/useSay';
 
 const TURNS = [
   { value: '0.25', text: 'a quarter turn' },
@@ -26,7 +26,7 @@ const CLICKS_A_TURN = 24;
 export function PresetPanel({ lever }: { lever: LeverOfRig }) {
   const { record } = useRig();
   const { sendNow, state } = useSend();
-  const { say } = useUnits();
+  const say = useSay();
   const bench = useVirtualReel();
   const [turns, setTurns] = useState<(typeof TURNS)[number]['value']>('0.5');
   const { preset } = lever;

@@ -1,5 +1,6 @@
 'use client';
 
+import dynamic from 'next/dynamic';
 import { useState } from 'react';
 import { STICKY_RATIO } from '@/core/drag/readPull';
 import type { ScaleSession as Judgement } from '@/core/drag/scaleSession';
@@ -15,8 +16,11 @@ import { useRig } from '@/components/rig/RigProvider';
 import { Button } from '@/components/ui/Button';
 import { Caution } from '@/components/ui/Card';
 import { useUnits } from '@/components/units/UnitsProvider';
-import { ScaleBench } from './ScaleBench';
+import { useSay } from '@/components/units/useSay';
 import { useScale, verdictWords } from './useScale';
+
+/** Loaded when it is first asked for. */
+const ScaleBench = dynamic(() => import('./ScaleBench').then(({ ScaleBench: loaded }) => loaded), { ssr: false });
 
 const PULL_KINDS: readonly { value: DragPullRecord['kind']; text: string }[] = [
   { value: 'warm-up', text: 'warm-up, does not count' },
@@ -188,7 +192,8 @@ function Accepted({
   onAnother: () => void;
 }) {
   const { states } = useRig();
-  const { format, say } = useUnits();
+  const { format } = useUnits();
+  const say = useSay();
   return (
     <div className="flex flex-col gap-3">
       <p className="figures text-4xl font-bold">

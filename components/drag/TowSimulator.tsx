@@ -1,12 +1,13 @@
 'use client';
 
-import { scaleLinear } from 'd3-scale';
 import { line as linePath } from 'd3-shape';
 import { useMemo, useState } from 'react';
 import { TOW_S, towPlaner, type TowResult, type TowSample } from '@/core/drag/towPlaner';
 import { fromSi, KNOT_MS } from '@/core/units/units';
 import { useUnits } from '@/components/units/UnitsProvider';
 import { seededRandom } from '@/instruments/random';
+import { RightAxis, ValueAxis } from '@/components/chart/Axis';
+import { linear } from '@/components/chart/scale';
 
 const SEAS = [
   { text: 'calm', waveSpeedMS: 0.05, periodS: 4 },
@@ -97,7 +98,7 @@ export function TowSimulator({ pullAt6KnN }: { pullAt6KnN: number | null }) {
               Pull up to {format.force(result.peakN)}, slipping {format.percent(result.slipping)} of the time.
             </span>
           </p>
-          <TowDrawing samples={result.samples} unit={units.force} />
+          <TowDrawing samples={result.samples} unit={units.force} lengthUnit={units.length} />
         </div>
       </div>
     </section>
@@ -139,40 +140,38 @@ const WIDTH = 520;
 const HEIGHT = 170;
 
 /** Tension and crept line over the ten minutes. */
-function TowDrawing({ samples, unit }: { samples: readonly TowSample[]; unit: string }) {
-  const x = scaleLinear([0, TOW_S], [40, WIDTH - 46]);
+function TowDrawing({
+  samples,
+  unit,
+  lengthUnit,
+}: {
+  samples: readonly TowSample[];
+  unit: string;
+  lengthUnit: string;
+}) {
+  const show = (lengthM: number): number => fromSi('length', lengthM, lengthUnit);
+  const x = linear([0, TOW_S], [40, WIDTH - 46]);
   const most = Math.max(...samples.map((sample) => fromSi('force', sample.tensionN, unit)), 0.1);
-  const y = scaleLinear([0, most * 1.1], [HEIGHT - 22, 8]);
-  const mostM = Math.max(1, ...samples.map((sample) => sample.creptM));
-  const yCrept = scaleLinear([0, mostM * 1.1], [HEIGHT - 22, 8]);
+  const y = linear([0, most * 1.1], [HEIGHT - 22, 8]);
+  const mostCrept = Math.max(1, ...samples.map((sample) => show(sample.creptM)));
+  const yCrept = linear([0, mostCrept * 1.1], [HEIGHT - 22, 8]);
   const tension = linePath<TowSample>(
     (sample) => x(sample.timeS),
     (sample) => y(fromSi('force', sample.tensionN, unit)),
   )(samples);
   const crept = linePath<TowSample>(
     (sample) => x(sample.timeS),
-    (sample) => yCrept(sample.creptM),
+    (sample) => yCrept(show(sample.creptM)),
   )(samples);
   return (
     <svg
       viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
       className="block w-full"
       role="img"
-      aria-label={`Ten minutes: tension up to ${most.toFixed(1)} ${unit}, ${mostM.toFixed(0)} m crept`}
+      aria-label={`Ten minutes: tension up to ${most.toFixed(1)} ${unit}, ${mostCrept.toFixed(0)} ${lengthUnit} crept`}
     >
-      {y.ticks(3).map((tick) => (
-        <g key={tick}>
-          <line x1={40} x2={WIDTH - 46} y1={y(tick)} y2={y(tick)} className="stroke-edge" />
-          <text x={36} y={y(tick) + 4} textAnchor="end" className="figures fill-chalk text-[12px]">
-            {tick}
-          </text>
-        </g>
-      ))}
-      {yCrept.ticks(3).map((tick) => (
-        <text key={tick} x={WIDTH - 42} y={yCrept(tick) + 4} className="figures fill-stop text-[12px]">
-          {tick} m
-        </text>
-      ))}
+      <ValueAxis y={y} ticks={3} fromPx={40} toPx={WIDTH - 46} look="fill-chalk" />
+      <RightAxis y={yCrept} ticks={3} atPx={WIDTH - 42} unit={lengthUnit} look="fill-stop" />
       {[0, 120, 240, 360, 480, 600].map((atS) => (
         <text key={atS} x={x(atS)} y={HEIGHT - 6} textAnchor="middle" className="figures fill-ink-soft text-[12px]">
           {atS / 60} min

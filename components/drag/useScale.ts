@@ -11,7 +11,7 @@ import { useVirtualReel } from '@/components/bench/useVirtualReel';
 import { useQuantity } from '@/components/fields/QuantityField';
 import { useSend } from '@/components/http/useSend';
 import { useRig } from '@/components/rig/RigProvider';
-import { useUnits } from '@/components/units/UnitsProvider';
+import { useSay } from '@/components/units/useSay';
 import { LIMITS } from '@/usecases/limits';
 
 /** Warm-up pulls before any that counts. */
@@ -22,7 +22,7 @@ export function useScale(setting: DragSettingRecord) {
   const { record } = useRig();
   const { sendNow, state, fieldError } = useSend();
   const bench = useVirtualReel();
-  const { say } = useUnits();
+  const say = useSay();
   const [samples, setSamples] = useState<readonly ForceSample[]>([]);
   const [turned, setTurned] = useState(false);
   const [liveN, setLiveN] = useState<number | null>(null);

@@ -3,6 +3,7 @@
 import { useMemo, type ReactNode } from 'react';
 import type { Quantity } from '@/core/units/units';
 import { useUnits } from '@/components/units/UnitsProvider';
+import { useSay } from '@/components/units/useSay';
 import { CONTROL, Field } from './Field';
 import { readTyped, shownText, type Limits, type Typed } from './typedQuantity';
 import { useDraft } from './useDraft';
@@ -34,7 +35,8 @@ export function QuantityField({
   error,
   placeholder,
 }: FieldProps) {
-  const { units, say } = useUnits();
+  const { units } = useUnits();
+  const say = useSay();
   const unit = units[quantity];
   const read = readTyped(typed, initialSi, quantity, limits);
   return (

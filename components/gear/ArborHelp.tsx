@@ -8,6 +8,7 @@ import { QuantityField, useQuantity } from '@/components/fields/QuantityField';
 import { TextField } from '@/components/fields/TextField';
 import { Button } from '@/components/ui/Button';
 import { useUnits } from '@/components/units/UnitsProvider';
+import { useSay } from '@/components/units/useSay';
 import { LIMITS } from '@/usecases/limits';
 
 /** SD of a wound diameter across a plain load (m): a caliper on a crowned lay, common practice, no source. */
@@ -15,7 +16,8 @@ const WOUND_DIAMETER_SD_M = 0.0004;
 
 /** The arbor of a reel that is full already: one plain load of known length, counted turns, and its diameter. */
 export function ArborHelp({ draftKey, onTake }: { draftKey: string; onTake: (arborM: number) => void }) {
-  const { format, say } = useUnits();
+  const { format } = useUnits();
+  const say = useSay();
   const length = useQuantity(`${draftKey}:plainLength`, 'length', null, LIMITS.segmentLengthM);
   const outer = useQuantity(`${draftKey}:plainOuter`, 'smallLength', null, LIMITS.fullDiameterM);
   const [text, setText] = useState('');

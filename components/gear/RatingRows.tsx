@@ -6,6 +6,7 @@ import type { CapacityRating } from '@/core/gear/reelShape';
 import { TextField } from '@/components/fields/TextField';
 import { Button } from '@/components/ui/Button';
 import { useUnits } from '@/components/units/UnitsProvider';
+import { useSay } from '@/components/units/useSay';
 
 /** Ratings that can be read, or null while one of them cannot. Empty rows do not count. */
 export function ratingsOf(texts: readonly string[]): readonly CapacityRating[] | null {
@@ -26,7 +27,8 @@ export function RatingRows({
   texts: readonly string[];
   onChange: (texts: readonly string[]) => void;
 }) {
-  const { format, say } = useUnits();
+  const { format } = useUnits();
+  const say = useSay();
   return (
     <fieldset className="flex flex-col gap-2">
       <legend className="mb-1 text-sm font-semibold">

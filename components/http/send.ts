@@ -1,15 +1,23 @@
-import { z } from 'zod';
 import type { ReplyOf } from '@/usecases/requests/handlers';
 import { addressOf, PLACES, type RequestName, type RequestParams } from '@/usecases/requests/places';
 import type { RequestInput } from '@/usecases/requests/schemas';
 import { onceHead } from './onceKey';
 
-const errorSchema = z.object({
-  error: z.object({
-    message: z.string(),
-    fields: z.array(z.object({ path: z.string(), message: z.string() })),
-  }),
-});
+interface ErrorBody {
+  readonly error: {
+    readonly message: string;
+    readonly fields: readonly { readonly path: string; readonly message: string }[];
+  };
+}
+
+/** True for what this application's own server says of a refusal; anything else did not come from it. */
+function isErrorBody(json: unknown): json is ErrorBody {
+  const error = typeof json === 'object' && json !== null && 'error' in json ? json.error : null;
+  if (typeof error !== 'object' || error === null || !('message' in error) || !('fields' in error)) return false;
+  const isField = (field: unknown): boolean =>
+    typeof field === 'object' && field !== null && 'path' in field && 'message' in field;
+  return typeof error.message === 'string' && Array.isArray(error.fields) && error.fields.every(isField);
+}
 
 export interface SendFailure {
   readonly ok: false;
@@ -42,11 +50,10 @@ export async function send<N extends RequestName>(
     const json: unknown = await response.json();
     // The table gives the request's answer its type: server and browser are built from one source.
     if (response.ok) return { ok: true, value: json as ReplyOf<N> };
-    const parsed = errorSchema.safeParse(json);
-    if (!parsed.success)
+    if (!isErrorBody(json))
       return { ok: false, message: 'The server answered something unexpected. Nothing was stored.', fields: {} };
-    const fields = Object.fromEntries(parsed.data.error.fields.map(({ path: at, message }) => [at, message]));
-    return { ok: false, message: parsed.data.error.message, fields };
+    const fields = Object.fromEntries(json.error.fields.map(({ path: at, message }) => [at, message]));
+    return { ok: false, message: json.error.message, fields };
   } catch {
     return { ok: false, message: 'The server cannot be reached. What you typed is kept here; try again.', fields: {} };
   }

@@ -1,9 +1,10 @@
 'use client';
 
-import { scaleLinear } from 'd3-scale';
 import { line } from 'd3-shape';
 import { useWidth } from '@/components/line/useWidth';
 import type { Drill } from './joinsBench';
+import { ValueAxis } from '@/components/chart/Axis';
+import { linear } from '@/components/chart/scale';
 
 const HEIGHT = 120;
 const MARGIN = { left: 44, right: 10, top: 10, bottom: 22 } as const;
@@ -18,8 +19,8 @@ export function DrillChart({ drills }: { drills: readonly Drill[] }) {
   }
   const pace = drills.map((drill) => drill.seconds / drill.strokes);
   const top = Math.max(...pace) * 1.1;
-  const x = scaleLinear([0, Math.max(1, drills.length - 1)], [MARGIN.left, width - MARGIN.right]);
-  const y = scaleLinear([0, top], [HEIGHT - MARGIN.bottom, MARGIN.top]);
+  const x = linear([0, Math.max(1, drills.length - 1)], [MARGIN.left, width - MARGIN.right]);
+  const y = linear([0, top], [HEIGHT - MARGIN.bottom, MARGIN.top]);
   const path = line<number>(
     (_, index) => x(index),
     (value) => y(value),
@@ -34,14 +35,7 @@ export function DrillChart({ drills }: { drills: readonly Drill[] }) {
         aria-label={`${drills.length} drills; the last one took ${(pace.at(-1) ?? 0).toFixed(1)} seconds a stroke with ${last?.mistakes ?? 0} mistakes`}
         className="block"
       >
-        {y.ticks(3).map((tick) => (
-          <g key={tick}>
-            <line x1={MARGIN.left} x2={width - MARGIN.right} y1={y(tick)} y2={y(tick)} className="stroke-edge" />
-            <text x={MARGIN.left - 6} y={y(tick) + 4} textAnchor="end" className="figures fill-ink-soft text-[11px]">
-              {tick} s
-            </text>
-          </g>
-        ))}
+        <ValueAxis y={y} ticks={3} fromPx={MARGIN.left} toPx={width - MARGIN.right} unit="s" />
         <path d={path ?? ''} fill="none" strokeWidth={2} className="stroke-chalk" />
         {pace.map((value, index) => (
           <g key={drills[index]?.at}>

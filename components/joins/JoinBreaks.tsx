@@ -19,6 +19,7 @@ import { useRig } from '@/components/rig/RigProvider';
 import { Button } from '@/components/ui/Button';
 import { Card, Caution } from '@/components/ui/Card';
 import { useUnits } from '@/components/units/UnitsProvider';
+import { useSay } from '@/components/units/useSay';
 import { LIMITS } from '@/usecases/limits';
 import { placeWords } from './joinLines';
 
@@ -31,7 +32,8 @@ const PLACES: readonly { value: JoinPull['brokeAt']; text: string }[] = [
 /** Samples of a join pulled to the break: the share of the weaker line that it keeps, which Strength then uses. */
 export function JoinBreaks({ join }: { join: JoinRecord }) {
   const { record } = useRig();
-  const { format, say } = useUnits();
+  const { format } = useUnits();
+  const say = useSay();
   const { sendNow, state, fieldError } = useSend();
   const bench = useVirtualReel();
   const peak = useQuantity(`join-peak:${join.id}`, 'force', null, LIMITS.forceN);

@@ -9,6 +9,7 @@ import { useRig } from '@/components/rig/RigProvider';
 import { Button } from '@/components/ui/Button';
 import { Fold } from '@/components/ui/Fold';
 import { useUnits } from '@/components/units/UnitsProvider';
+import { useSay } from '@/components/units/useSay';
 import { linesOf } from './joinLines';
 
 /** Which joins would join these two lines: ranked, with reasons, and why the others cannot. */
@@ -20,7 +21,8 @@ export function JoinChooser({
   tested: Readonly<Partial<Record<JoinKind, number>>>;
 }) {
   const { record } = useRig();
-  const { format, say } = useUnits();
+  const { format } = useUnits();
+  const say = useSay();
   const { sendNow, state } = useSend();
   const lines = useMemo(() => linesOf(record, join), [record, join]);
   const { ranked, impossible } = useMemo(() => chooseJoin(lines.inner, lines.outer, tested), [lines, tested]);

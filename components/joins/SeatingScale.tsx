@@ -10,6 +10,7 @@ import { VirtualBench } from '@/components/bench/VirtualMark';
 import { useRig } from '@/components/rig/RigProvider';
 import { Button } from '@/components/ui/Button';
 import { useUnits } from '@/components/units/UnitsProvider';
+import { useSay } from '@/components/units/useSay';
 
 /** What to aim at, from the least pull that may seat the join to one beyond the band. */
 const AIMS = [0.7, 1, 1.3, 1.6] as const;
@@ -25,7 +26,8 @@ export function SeatingScale({
   onRead: (heldN: number) => void;
 }) {
   const { record } = useRig();
-  const { format, say } = useUnits();
+  const { format } = useUnits();
+  const say = useSay();
   const bench = useVirtualReel();
   const [samples, setSamples] = useState<readonly ForceSample[]>([]);
   const [words, setWords] = useState<string | null>(null);

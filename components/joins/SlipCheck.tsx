@@ -8,6 +8,7 @@ import { useRig } from '@/components/rig/RigProvider';
 import { Button } from '@/components/ui/Button';
 import { Card } from '@/components/ui/Card';
 import { useUnits } from '@/components/units/UnitsProvider';
+import { useSay } from '@/components/units/useSay';
 import { LIMITS } from '@/usecases/limits';
 
 const LOOK = { holds: 'text-go', bedding: 'text-warn', slips: 'text-stop' } as const;
@@ -15,7 +16,8 @@ const LOOK = { holds: 'text-go', bedding: 'text-warn', slips: 'text-stop' } as c
 /** The arbor's slip check: a pen stroke across spool and line, a pull, and a look at the stroke. */
 export function SlipCheck({ join }: { join: JoinRecord }) {
   const { record } = useRig();
-  const { format, say } = useUnits();
+  const { format } = useUnits();
+  const say = useSay();
   const { sendNow, state, fieldError } = useSend();
   const moved = useQuantity(`moved:${join.id}`, 'smallLength', null, { min: 0, max: 1 });
   const pulled = useQuantity(`slip-pull:${join.id}`, 'force', null, LIMITS.forceN);

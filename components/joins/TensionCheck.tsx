@@ -12,6 +12,7 @@ import { QuantityField, useQuantity } from '@/components/fields/QuantityField';
 import { useRig } from '@/components/rig/RigProvider';
 import { Button } from '@/components/ui/Button';
 import { useUnits } from '@/components/units/UnitsProvider';
+import { useSay } from '@/components/units/useSay';
 import { LIMITS } from '@/usecases/limits';
 
 const WORDS: Readonly<Record<TensionVerdict, string>> = {
@@ -25,7 +26,8 @@ const AIMS = [0.5, 1, 1.6, 2.6, 4] as const;
 /** The tension while plaiting against its band: read from a scale, or shown by the virtual one. */
 export function TensionCheck({ joinId, band }: { joinId: string; band: PrepFigure }) {
   const { record } = useRig();
-  const { format, say } = useUnits();
+  const { format } = useUnits();
+  const say = useSay();
   const bench = useVirtualReel();
   const [samples, setSamples] = useState<readonly ForceSample[]>([]);
   const tension = useQuantity(`tension:${joinId}`, 'force', null, LIMITS.forceN);

@@ -1,5 +1,6 @@
 'use client';
 
+import dynamic from 'next/dynamic';
 import { useState } from 'react';
 import { prepFigure } from '@/core/joins/prepFigures';
 import { schoolsOf, type GuideStep, type School } from '@/core/joins/schools';
@@ -20,7 +21,9 @@ import { NOBODY, peopleOptions, type Person } from './joinsBench';
 import { GuideDrawing } from './drawing/GuideDrawing';
 import { SeatingScale } from './SeatingScale';
 import { TensionCheck } from './TensionCheck';
-import { TieBench } from './TieBench';
+
+/** Loaded when it is first asked for. */
+const TieBench = dynamic(() => import('./TieBench').then(({ TieBench: loaded }) => loaded), { ssr: false });
 
 const countWords = ({ times }: GuideStep): string =>
   times ? ` Count: ${times.least === times.most ? times.least : `${times.least} to ${times.most}`}.` : '';

@@ -5,14 +5,14 @@ import type { TieRecord } from '@/core/rig/record';
 import { useSend } from '@/components/http/useSend';
 import { addressOf } from '@/usecases/requests/places';
 import { useRig } from '@/components/rig/RigProvider';
-import { useUnits } from '@/components/units/UnitsProvider';
+import { useSay } from '@/components/units/useSay';
 import { shrinkPhoto } from './shrinkPhoto';
 
 /** A photo of a tied join, taken with the phone or chosen; it is shrunk before it is sent. */
 export function TiePhoto({ tie }: { tie: TieRecord }) {
   const { record } = useRig();
   const { sendNow, state } = useSend();
-  const { say } = useUnits();
+  const say = useSay();
   const [trouble, setTrouble] = useState<string | null>(null);
   const [shown, setShown] = useState(0);
   const path = addressOf('keepTiePhoto', { boatId: record.boat.id, tieId: tie.id });

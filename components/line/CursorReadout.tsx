@@ -1,9 +1,9 @@
 'use client';
 
 import type { ReactNode } from 'react';
-import { readCursor } from '@/core/rig/rigView';
-import { useRig } from '@/components/rig/RigProvider';
+import { readCursor, type RigView } from '@/core/rig/rigView';
 import { useUnits } from '@/components/units/UnitsProvider';
+import { useCursor } from './cursor';
 
 function Entry({ label, children }: { label: string; children: ReactNode }) {
   return (
@@ -15,11 +15,10 @@ function Entry({ label, children }: { label: string; children: ReactNode }) {
 }
 
 /** What every lens says at the cursor, in words. */
-export function CursorReadout() {
-  const { view, cursorM } = useRig();
+export function CursorReadout({ view }: { view: RigView }) {
+  const lengthM = useCursor();
   const { format } = useUnits();
-  if (!view) return null;
-  const now = readCursor(view, cursorM);
+  const now = readCursor(view, lengthM);
   return (
     <dl className="grid grid-cols-2 gap-x-4 gap-y-1.5 sm:grid-cols-3 lg:grid-cols-6" aria-label="At the cursor">
       <Entry label="line out, from the hook">{format.length(now.lengthOutM)}</Entry>

@@ -1,12 +1,13 @@
 'use client';
 
-import { extent, ticks } from 'd3-array';
-import { scaleLinear } from 'd3-scale';
+import { extent } from 'd3-array';
 import { area, line as linePath } from 'd3-shape';
 import { useMemo, type ReactNode } from 'react';
 import type { RigView } from '@/core/rig/rigView';
+import { useCursor } from './cursor';
 import { lineScale } from './lineScale';
 import { useWidth } from './useWidth';
+import { linear } from '@/components/chart/scale';
 
 export interface LensPoint {
   readonly lengthM: number;
@@ -28,7 +29,6 @@ interface Props {
   readonly title: string;
   /** Name and unit of the vertical axis. */
   readonly axis: string;
-  readonly cursorM: number;
   readonly includeZero?: boolean;
   readonly describe: string;
   readonly legend?: ReactNode;
@@ -40,7 +40,7 @@ const TOP = 18;
 const BOTTOM = 8;
 
 /** Curves over length out, on the very x-axis of the ribbon above. */
-export function LensChart({ view, curves, title, axis, cursorM, includeZero = true, describe, legend }: Props) {
+export function LensChart({ view, curves, title, axis, includeZero = true, describe, legend }: Props) {
   const { ref, width } = useWidth<HTMLDivElement>(960);
   const { line } = view.current;
   const scale = useMemo(() => lineScale(line, Math.max(width - 2 * MARGIN, 100)), [line, width]);
@@ -48,7 +48,7 @@ export function LensChart({ view, curves, title, axis, cursorM, includeZero = tr
     curve.points.flatMap((p) => [p.value - (p.plusMinus ?? 0), p.value + (p.plusMinus ?? 0)]),
   );
   const [low = 0, high = 1] = extent(includeZero ? [0, ...all] : all);
-  const y = scaleLinear([low, high === low ? low + 1 : high], [HEIGHT - BOTTOM, TOP]).nice(4);
+  const y = linear([low, high], [HEIGHT - BOTTOM, TOP], 4);
   const x = (lengthM: number): number => MARGIN + scale.toPx(lengthM);
   return (
     <figure className="m-0">
@@ -78,14 +78,14 @@ export function LensChart({ view, curves, title, axis, cursorM, includeZero = tr
       </figcaption>
       <div ref={ref}>
         <svg
-          width={width}
+          width="100%"
           height={HEIGHT}
           viewBox={`0 0 ${width} ${HEIGHT}`}
           role="img"
           aria-label={describe}
           className="block"
         >
-          {ticks(...(y.domain() as [number, number]), 4).map((tick) => (
+          {y.ticks(4).map((tick) => (
             <g key={tick}>
               <line
                 x1={MARGIN}
@@ -103,11 +103,17 @@ export function LensChart({ view, curves, title, axis, cursorM, includeZero = tr
           {curves.map((curve) => (
             <Curve key={curve.name} curve={curve} x={x} y={y} />
           ))}
-          <line x1={x(cursorM)} x2={x(cursorM)} y1={0} y2={HEIGHT} className="stroke-stop" strokeWidth={1.5} />
+          <LensCursor x={x} />
         </svg>
       </div>
     </figure>
   );
+}
+
+/** The shared cursor as a line across the chart. */
+function LensCursor({ x }: { x: (m: number) => number }) {
+  const atPx = x(useCursor());
+  return <line x1={atPx} x2={atPx} y1={0} y2={HEIGHT} className="stroke-stop" strokeWidth={1.5} />;
 }
 
 function Curve({ curve, x, y }: { curve: LensCurve; x: (m: number) => number; y: (v: number) => number }) {

@@ -31,7 +31,7 @@ export function LinePicture({
   return (
     <div ref={ref}>
       <svg
-        width={size.width}
+        width="100%"
         height={size.height}
         viewBox={`0 0 ${size.width} ${size.height}`}
         role="img"

@@ -1,11 +1,12 @@
 'use client';
 
-import { useMemo, type KeyboardEvent, type PointerEvent } from 'react';
-import { fromSi, toSi } from '@/core/units/units';
+import { memo, useMemo, type KeyboardEvent, type PointerEvent, type ReactNode } from 'react';
+import { fromSi, toSi, type UnitChoice } from '@/core/units/units';
 import { marksOfView } from '@/core/rig/count/lineMarks';
 import { readCursor, type RigView } from '@/core/rig/rigView';
 import { useUnits } from '@/components/units/UnitsProvider';
-import { lineScale } from './lineScale';
+import { useCursor, useMoveCursor } from './cursor';
+import { lineScale, type LineScale } from './lineScale';
 import { bandsOfLine } from '@/core/rig/bandsOfLine';
 import { describeLine } from './describeLine';
 import { RibbonBands } from './RibbonBands';
@@ -19,106 +20,136 @@ const ACROSS = { trueRuler: 0, rulerThickness: 30, line: 66, counterRuler: 104, 
 interface Props {
   readonly view: RigView;
   readonly orientation: Orientation;
-  /** The shared cursor (m out). */
-  readonly cursor: { readonly lengthM: number; readonly moveTo: (lengthM: number) => void };
   /** Length of an upright ribbon (px). */
   readonly uprightPx?: number;
 }
+
+const MARGIN_PX = 14;
 
 /**
  * The line itself, from hook to arbor and to scale: bands as thick as their line, joins, two rulers whose
  * drift apart is seen, and the cursor that every lens follows.
  */
-export function Ribbon({ view, orientation, cursor, uprightPx = 560 }: Props) {
+export function Ribbon({ view, orientation, uprightPx = 560 }: Props) {
   const { ref, width } = useWidth<HTMLDivElement>(960);
   const { units, format } = useUnits();
-  const margin = 14;
-  const lengthPx = (orientation === 'lying' ? width : uprightPx) - 2 * margin;
-  const loaded = view.current.line;
-  const scale = useMemo(() => lineScale(loaded, Math.max(lengthPx, 100)), [loaded, lengthPx]);
-  const bands = useMemo(() => bandsOfLine(view.record, loaded), [view, loaded]);
-  const marks = marksOfView(view).flatMap(({ mark, lengthOutM }) =>
-    lengthOutM === null ? [] : [{ id: mark.id, atM: lengthOutM, looks: `${mark.looks}, ${mark.kind}` }],
-  );
-  const plane = new Plane(orientation, margin);
-  const across = ACROSS.end;
+  const moveCursor = useMoveCursor();
+  const lengthPx = Math.max((orientation === 'lying' ? width : uprightPx) - 2 * MARGIN_PX, 100);
+  const { line } = view.current;
+  const plane = useMemo(() => new Plane(orientation, MARGIN_PX), [orientation]);
+  const scale = useMemo(() => lineScale(line, lengthPx), [line, lengthPx]);
   // Names need room beside an upright ribbon.
-  const acrossPx = orientation === 'upright' ? Math.max(across, width) : across;
-
+  const acrossPx = orientation === 'upright' ? Math.max(ACROSS.end, width) : ACROSS.end;
+  const size = plane.size(lengthPx + 2 * MARGIN_PX, acrossPx);
   const moveTo = (event: PointerEvent<SVGSVGElement>): void => {
     const box = event.currentTarget.getBoundingClientRect();
     const along = orientation === 'lying' ? event.clientX - box.left : event.clientY - box.top;
-    cursor.moveTo(scale.toLengthM(along - margin));
+    moveCursor(scale.toLengthM(along - MARGIN_PX));
   };
-  const onKey = (event: KeyboardEvent): void => {
-    const cursorM = cursor.lengthM;
-    const step = toSi('length', event.shiftKey ? 10 : 1, units.length);
-    const moves: Readonly<Record<string, number>> = {
-      ArrowRight: cursorM + step,
-      ArrowUp: cursorM + step,
-      ArrowLeft: cursorM - step,
-      ArrowDown: cursorM - step,
-      Home: 0,
-      End: scale.totalM,
-    };
-    const target = moves[event.key];
-    if (target === undefined) return;
-    event.preventDefault();
-    cursor.moveTo(Math.min(Math.max(target, 0), scale.totalM));
-  };
-  const size = plane.size(lengthPx + 2 * margin, acrossPx);
-  const drawing = (
-    <svg
-      width={size.width}
-      height={size.height}
-      viewBox={`0 0 ${size.width} ${size.height}`}
-      role="img"
-      aria-label={describeLine(loaded, format)}
-      className="block touch-pan-y select-none"
-      onPointerMove={moveTo}
-      onPointerDown={moveTo}
-    >
-      <TrueRuler
-        plane={plane}
-        scale={scale}
-        across={ACROSS.trueRuler}
-        thickness={ACROSS.rulerThickness}
-        unit={units.length}
-      />
+  return (
+    <RibbonSlider view={view} orientation={orientation} totalM={scale.totalM}>
+      <div ref={ref}>
+        <svg
+          width={orientation === 'lying' ? '100%' : size.width}
+          height={size.height}
+          viewBox={`0 0 ${size.width} ${size.height}`}
+          role="img"
+          aria-label={describeLine(line, format)}
+          className="block max-w-full touch-pan-y select-none"
+          onPointerMove={moveTo}
+          onPointerDown={moveTo}
+        >
+          <RibbonDrawing view={view} plane={plane} scale={scale} units={units} />
+          <CursorLine plane={plane} scale={scale} />
+        </svg>
+      </div>
+    </RibbonSlider>
+  );
+}
+
+/** What of the ribbon stays as it is while the cursor moves. */
+const RibbonDrawing = memo(function RibbonDrawing({
+  view,
+  plane,
+  scale,
+  units,
+}: {
+  view: RigView;
+  plane: Plane;
+  scale: LineScale;
+  units: UnitChoice;
+}) {
+  const { format } = useUnits();
+  const marks = marksOfView(view).flatMap(({ mark, lengthOutM }) =>
+    lengthOutM === null ? [] : [{ id: mark.id, atM: lengthOutM, looks: `${mark.looks}, ${mark.kind}` }],
+  );
+  const rule = { plane, scale, thickness: ACROSS.rulerThickness };
+  return (
+    <>
+      <TrueRuler {...rule} across={ACROSS.trueRuler} unit={units.length} />
       <RibbonBands
         plane={plane}
         scale={scale}
-        bands={bands}
+        bands={bandsOfLine(view.record, view.current.line)}
         joins={view.record.joins}
         marks={marks}
         across={ACROSS.line}
         format={format}
         named
       />
-      <CounterRuler
-        plane={plane}
-        scale={scale}
-        view={view}
-        across={ACROSS.counterRuler}
-        thickness={ACROSS.rulerThickness}
-      />
-      <line {...plane.acrossLine(scale.toPx(cursor.lengthM), 0, across)} className="stroke-stop" strokeWidth={2} />
-    </svg>
+      <CounterRuler {...rule} view={view} across={ACROSS.counterRuler} />
+    </>
   );
+});
+
+function CursorLine({ plane, scale }: { plane: Plane; scale: LineScale }) {
+  const lengthM = useCursor();
+  return <line {...plane.acrossLine(scale.toPx(lengthM), 0, ACROSS.end)} className="stroke-stop" strokeWidth={2} />;
+}
+
+/** The ribbon as a slider for keys and screen readers. */
+function RibbonSlider({
+  view,
+  orientation,
+  totalM,
+  children,
+}: {
+  view: RigView;
+  orientation: Orientation;
+  totalM: number;
+  children: ReactNode;
+}) {
+  const { units, format } = useUnits();
+  const lengthM = useCursor();
+  const moveCursor = useMoveCursor();
+  const onKey = (event: KeyboardEvent): void => {
+    const step = toSi('length', event.shiftKey ? 10 : 1, units.length);
+    const moves: Readonly<Record<string, number>> = {
+      ArrowRight: lengthM + step,
+      ArrowUp: lengthM + step,
+      ArrowLeft: lengthM - step,
+      ArrowDown: lengthM - step,
+      Home: 0,
+      End: totalM,
+    };
+    const target = moves[event.key];
+    if (target === undefined) return;
+    event.preventDefault();
+    moveCursor(Math.min(Math.max(target, 0), totalM));
+  };
   return (
     <div
-      ref={ref}
       role="slider"
       tabIndex={0}
       aria-label="Cursor along the line, length out"
       aria-orientation={orientation === 'lying' ? 'horizontal' : 'vertical'}
       aria-valuemin={0}
-      aria-valuemax={Number(fromSi('length', scale.totalM, units.length).toFixed(1))}
-      aria-valuenow={Number(fromSi('length', cursor.lengthM, units.length).toFixed(1))}
-      aria-valuetext={`${format.length(cursor.lengthM)} out, ${readCursor(view, cursor.lengthM).segmentAtTip} at the tip`}
+      aria-valuemax={Number(fromSi('length', totalM, units.length).toFixed(1))}
+      aria-valuenow={Number(fromSi('length', lengthM, units.length).toFixed(1))}
+      aria-valuetext={`${format.length(lengthM)} out, ${readCursor(view, lengthM).segmentAtTip} at the tip`}
       onKeyDown={onKey}
     >
-      {drawing}
+      {children}
     </div>
   );
 }

@@ -3,10 +3,16 @@
 import { readCursor, type RigView } from '@/core/rig/rigView';
 import { useUnits } from '@/components/units/UnitsProvider';
 import { bandsOfLine } from '@/core/rig/bandsOfLine';
+import { useCursor } from './cursor';
 import { MATERIAL_FILL } from './lineColours';
 
 const HEIGHT = 230;
 const WIDTH = 340;
+
+/** The spool as it stands at the cursor. */
+export function SpoolAtCursor({ view }: { view: RigView }) {
+  return <SpoolSection view={view} cursorM={useCursor()} />;
+}
 
 /**
  * The spool cut along its axle, to scale: what is on it, segment by segment, and how far it has emptied

@@ -17,8 +17,8 @@ function viewOf(rig = plannedRig()): RigView {
 }
 
 function RibbonWithCursor({ orientation }: { orientation: 'lying' | 'upright' }) {
-  const { view, cursorM, setCursorM } = useRig();
-  return view && <Ribbon view={view} orientation={orientation} cursor={{ lengthM: cursorM, moveTo: setCursorM }} />;
+  const { view } = useRig();
+  return view && <Ribbon view={view} orientation={orientation} />;
 }
 
 describe('the ribbon', () => {
@@ -108,7 +108,8 @@ describe('the ribbon', () => {
 
 describe('the readout', () => {
   it('says what every lens says', () => {
-    renderRig({ ...woundRig(), strengthTests: [pulls('top', [85, 84, 86])] }, <CursorReadout />);
+    const tested = { ...woundRig(), strengthTests: [pulls('top', [85, 84, 86])] };
+    renderRig(tested, <CursorReadout view={viewOf(tested)} />);
     const readout = screen.getByLabelText('At the cursor');
     expect(readout).toHaveTextContent('0.00 m');
     expect(readout).toHaveTextContent('Top shot');
@@ -119,7 +120,8 @@ describe('the readout', () => {
 
   it('counts turns of the spool where there is no counter', () => {
     const rig = woundRig();
-    renderRig({ ...rig, reel: { ...rig.reel, counter: null } }, <CursorReadout />);
+    const bare = { ...rig, reel: { ...rig.reel, counter: null } };
+    renderRig(bare, <CursorReadout view={viewOf(bare)} />);
     expect(screen.getByLabelText('At the cursor')).toHaveTextContent(/turns off the spool0 ±/);
   });
 });
@@ -155,7 +157,6 @@ describe('a lens', () => {
         view={viewOf()}
         title="Drift"
         axis="m"
-        cursorM={10}
         describe="The drift along the line."
         curves={[
           {
@@ -182,7 +183,7 @@ describe('a lens', () => {
   it('stands without a curve', () => {
     const { container } = renderRig(
       plannedRig(),
-      <LensChart view={viewOf()} title="Empty" axis="m" cursorM={0} describe="Nothing." curves={[]} />,
+      <LensChart view={viewOf()} title="Empty" axis="m" describe="Nothing." curves={[]} />,
     );
     expect(container.innerHTML).not.toContain('NaN');
   });

@@ -1,4 +1,4 @@
-import { scaleLinear } from 'd3-scale';
+import { linear } from '@/components/chart/scale';
 import type { LoadedLine } from '@/core/spool/loadedLine';
 
 /** The one x-axis of ribbon and lenses: length from the hook to pixels, a long backing cut short. */
@@ -26,17 +26,16 @@ export function lineScale(line: LoadedLine, lengthPx: number): LineScale {
   const fishedM = totalM - backingM;
   // A backing longer than what is fished would squeeze everything that matters.
   const breakAtM = fishedM > 0 && backingM > 0.9 * fishedM ? fishedM * 1.35 : null;
-  const scale =
-    breakAtM === null
-      ? scaleLinear([0, totalM], [0, lengthPx])
-      : scaleLinear([0, breakAtM, totalM], [0, lengthPx * (1 - BEYOND_BREAK), lengthPx]);
-  scale.clamp(true);
+  const breakPx = breakAtM === null ? lengthPx : lengthPx * (1 - BEYOND_BREAK);
+  const near = linear([0, breakAtM ?? totalM], [0, breakPx]);
+  const beyond = linear([breakAtM ?? totalM, totalM], [breakPx, lengthPx]);
+  const within = (value: number, most: number): number => Math.min(Math.max(value, 0), most);
   return {
     lengthPx,
     totalM,
-    toPx: (lengthM) => scale(lengthM),
-    toLengthM: (px) => scale.invert(px),
+    toPx: (lengthM) => within((lengthM <= (breakAtM ?? totalM) ? near : beyond)(lengthM), lengthPx),
+    toLengthM: (px) => within((px <= breakPx ? near : beyond).invert(px), totalM),
     breakAtM,
-    pxPerM: scale(1) - scale(0),
+    pxPerM: near(1) - near(0),
   };
 }

@@ -2,12 +2,13 @@
 
 import Link from 'next/link';
 import type { RigSummary } from '@/core/rig/rigSummary';
-import { STATIONS } from '@/core/rig/stationStates';
+import { STATIONS } from '@/core/rig/stations';
 import type { StationState } from '@/core/rig/stationState';
 import { LinePicture } from '@/components/line/LinePicture';
 import { gearPath, rigPath, stationPath } from '@/components/shell/places';
 import { StateMark } from '@/components/ui/StateMark';
 import { useUnits } from '@/components/units/UnitsProvider';
+import { useSay } from '@/components/units/useSay';
 
 /** Every rig of the boat as its line, with the state of each station. */
 export function Locker({
@@ -80,7 +81,7 @@ function RigCard({ boatId, rig }: { boatId: string; rig: RigSummary }) {
 }
 
 function StationCell({ path, name, state }: { path: string; name: string; state: StationState }) {
-  const { say } = useUnits();
+  const say = useSay();
   return (
     <li className="border-edge not-last:md:border-r">
       <Link href={path} className="flex min-h-12 flex-col px-4 py-1.5 hover:bg-paper">

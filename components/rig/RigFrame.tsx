@@ -3,7 +3,7 @@
 import Link from 'next/link';
 import { usePathname } from 'next/navigation';
 import type { ReactNode } from 'react';
-import { STATIONS } from '@/core/rig/stationStates';
+import { STATIONS } from '@/core/rig/stations';
 import { CursorReadout } from '@/components/line/CursorReadout';
 import { lineScale } from '@/components/line/lineScale';
 import { Ribbon } from '@/components/line/Ribbon';
@@ -44,9 +44,8 @@ function StationTabs() {
 
 /** The line over every station of a rig: tabs, ribbon, cursor. */
 export function RigFrame({ children }: { children: ReactNode }) {
-  const { record, view, cursorM, setCursorM } = useRig();
+  const { record, view } = useRig();
   const isCard = usePathname() === cardPath(record.boat.id, record.id);
-  const cursor = { lengthM: cursorM, moveTo: setCursorM };
   const factor = view
     ? exaggeration(bandsOfLine(view.record, view.current.line), lineScale(view.current.line, 960))
     : 0;
@@ -65,14 +64,14 @@ export function RigFrame({ children }: { children: ReactNode }) {
         {view && !isCard && (
           <section aria-label="The line" className="my-3">
             <div className="hidden sm:block">
-              <Ribbon view={view} orientation="lying" cursor={cursor} />
+              <Ribbon view={view} orientation="lying" />
             </div>
             <div className="sm:hidden">
               <p aria-hidden className="flex gap-14 text-xs font-semibold">
                 <span>true</span>
                 <span>{record.reel.counter ? 'counter' : 'turns'}</span>
               </p>
-              <Ribbon view={view} orientation="upright" cursor={cursor} uprightPx={430} />
+              <Ribbon view={view} orientation="upright" uprightPx={430} />
             </div>
             <p className="mt-0.5 mb-2 flex flex-wrap justify-between gap-x-6 text-xs text-ink-soft">
               <span>
@@ -86,7 +85,7 @@ export function RigFrame({ children }: { children: ReactNode }) {
               </span>
               <span>Ringed letters are joins; a dashed ring has not been pull-tested.</span>
             </p>
-            <CursorReadout />
+            <CursorReadout view={view} />
           </section>
         )}
       </div>

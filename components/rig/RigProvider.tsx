@@ -3,17 +3,16 @@
 import { createContext, use, useMemo, useState, type ReactNode } from 'react';
 import type { RigRecord } from '@/core/rig/record';
 import { rigView, type RigView } from '@/core/rig/rigView';
-import { stationStates, type Station } from '@/core/rig/stationStates';
+import type { Station } from '@/core/rig/stations';
+import { stationStates } from '@/core/rig/stationStates';
 import type { StationState } from '@/core/rig/stationState';
+import { CursorProvider } from '@/components/line/cursor';
 
 interface Rig {
   readonly record: RigRecord;
   /** Null while there is no line to draw. */
   readonly view: RigView | null;
   readonly states: Readonly<Record<Station, StationState>>;
-  /** Length out at the cursor that all lenses share (m). */
-  readonly cursorM: number;
-  setCursorM(lengthM: number): void;
   /** A line that is being planned and drawn instead of the stored one, or null. */
   setDraftRecord(record: RigRecord | null): void;
 }
@@ -21,19 +20,19 @@ interface Rig {
 const RigContext = createContext<Rig | null>(null);
 
 export function RigProvider({ record, children }: { record: RigRecord; children: ReactNode }) {
-  const [cursorM, setCursorM] = useState(0);
   const [draftRecord, setDraftRecord] = useState<RigRecord | null>(null);
   const shown = draftRecord ?? record;
   const view = useMemo(() => rigView(shown), [shown]);
   const states = useMemo(() => stationStates(record), [record]);
-  const value = useMemo(
-    () => ({ record, view, states, cursorM, setCursorM, setDraftRecord }),
-    [record, view, states, cursorM],
+  const value = useMemo(() => ({ record, view, states, setDraftRecord }), [record, view, states]);
+  return (
+    <RigContext value={value}>
+      <CursorProvider>{children}</CursorProvider>
+    </RigContext>
   );
-  return <RigContext value={value}>{children}</RigContext>;
 }
 
-/** The rig of this page, its derived view, and the cursor. */
+/** The rig of this page and its derived view. */
 export function useRig(): Rig {
   const rig = use(RigContext);
   if (!rig) throw new Error('useRig: there is no RigProvider above');

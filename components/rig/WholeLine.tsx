@@ -1,19 +1,21 @@
 'use client';
 
-import { format as formatDate } from 'date-fns';
+import { whenWords } from '@/words/dates';
 import Link from 'next/link';
-import { STATIONS } from '@/core/rig/stationStates';
-import { SpoolSection } from '@/components/line/SpoolSection';
+import { STATIONS } from '@/core/rig/stations';
+import { SpoolAtCursor } from '@/components/line/SpoolSection';
 import { stationPath } from '@/components/shell/places';
 import { Card } from '@/components/ui/Card';
 import { StateMark } from '@/components/ui/StateMark';
 import { useUnits } from '@/components/units/UnitsProvider';
+import { useSay } from '@/components/units/useSay';
 import { useRig } from './RigProvider';
 
 /** The rig's own page: its stations, the spool, the line in figures, the log. */
 export function WholeLine() {
-  const { record, view, states, cursorM } = useRig();
-  const { format, say } = useUnits();
+  const { record, view, states } = useRig();
+  const { format } = useUnits();
+  const say = useSay();
   return (
     <div className="grid gap-4 lg:grid-cols-3">
       <Card title="Stations" className="lg:col-span-1">
@@ -36,7 +38,7 @@ export function WholeLine() {
       <Card title="On the spool">
         {view ? (
           <>
-            <SpoolSection view={view} cursorM={cursorM} />
+            <SpoolAtCursor view={view} />
             <table className="mt-3 w-full text-sm">
               <thead>
                 <tr className="border-b border-ink text-left">
@@ -82,7 +84,7 @@ export function WholeLine() {
             {record.log.map((entry) => (
               <li key={entry.id}>
                 <time dateTime={entry.at} className="figures text-ink-soft" suppressHydrationWarning>
-                  {formatDate(new Date(entry.at), 'd MMM yyyy, HH:mm')}
+                  {whenWords(entry.at)}
                 </time>{' '}
                 {say(entry.entry)}
               </li>

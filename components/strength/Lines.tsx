@@ -7,6 +7,7 @@ import { gainOfMorePulls } from '@/core/strength/lowerBound';
 import { QuantityField, useQuantity } from '@/components/fields/QuantityField';
 import { useRig } from '@/components/rig/RigProvider';
 import { useUnits } from '@/components/units/UnitsProvider';
+import { useSay } from '@/components/units/useSay';
 import { LIMITS } from '@/usecases/limits';
 
 /** Pulls by which a person usually goes on. */
@@ -56,7 +57,8 @@ export function Lines({ ids }: { ids: readonly string[] }) {
 }
 
 function BoundWords({ line }: { line: ProductStrength }): ReactNode {
-  const { format, say } = useUnits();
+  const { format } = useUnits();
+  const say = useSay();
   const { summary, bound, condition } = line;
   if (!summary || !bound) return 'not pulled yet.';
   if (!bound.ok) return `${say(bound)}${bound.reason === 'too-few' ? ' Until then no bound can be said.' : ''}`;

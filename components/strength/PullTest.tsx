@@ -18,10 +18,11 @@ import { useRig } from '@/components/rig/RigProvider';
 import { Button } from '@/components/ui/Button';
 import { Caution } from '@/components/ui/Card';
 import { useUnits } from '@/components/units/UnitsProvider';
+import { useSay } from '@/components/units/useSay';
 import { LIMITS } from '@/usecases/limits';
 import { Misfit, OffExpected } from './Misfit';
 import { MovePull } from './MovePull';
-import { BREAK_PLACES } from './StrengthBench';
+import { BREAK_PLACES } from './breakPlaces';
 import { TraceCard } from './TraceCard';
 
 /** A pull test of one line: the expected force first, then the pulls. */
@@ -48,7 +49,7 @@ export function PullTest({ productId }: { productId: string }) {
 function StartTest({ productId, onStarted }: { productId: string; onStarted: () => void }) {
   const { record } = useRig();
   const { sendNow, state, fieldError } = useSend();
-  const { say } = useUnits();
+  const say = useSay();
   const likely = expectedBreak(record, productOf(record, productId));
   const expected = useQuantity(`expected:${productId}`, 'force', likely?.valueN.value ?? null, LIMITS.forceN);
   const gauge = useQuantity(`gauge:${productId}`, 'length', 0.5, LIMITS.gaugeLengthM);
@@ -97,7 +98,8 @@ function StartTest({ productId, onStarted }: { productId: string; onStarted: () 
 
 function Pulls({ test, onNew }: { test: StrengthTestRecord; onNew: () => void }) {
   const { record } = useRig();
-  const { format, units, say } = useUnits();
+  const { format, units } = useUnits();
+  const say = useSay();
   const { sendNow, state, fieldError } = useSend();
   const peak = useQuantity(`peak:${test.id}`, 'force', null, LIMITS.forceN);
   const [place, setPlace] = useState<PullRecord['breakPlace']>('middle');

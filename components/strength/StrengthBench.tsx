@@ -16,12 +16,7 @@ import { useUnits } from '@/components/units/UnitsProvider';
 import { LIMITS } from '@/usecases/limits';
 import { Misfit, OffExpected } from './Misfit';
 import { useGauge } from './useGauge';
-
-export const BREAK_PLACES: readonly { value: PullRecord['breakPlace']; text: string; key: string }[] = [
-  { value: 'middle', text: 'in the middle', key: '1' },
-  { value: 'grip', text: 'at a grip', key: '2' },
-  { value: 'knot', text: 'at a knot', key: '3' },
-];
+import { BREAK_PLACES } from './breakPlaces';
 
 /**
  * A session of pulls with wet hands: which piece goes into the grips, tare and pull, the peak huge beside what was

@@ -69,7 +69,6 @@ export function StrengthStation() {
 
 /** Strength along the line: plain line as steps, joins as the dips between them. */
 function StrengthLens({ view, strength }: { view: RigView; strength: RigStrength }) {
-  const { cursorM } = useRig();
   const { units } = useUnits();
   const { totalLengthM } = view.current.line;
   const curves = useMemo(() => {
@@ -113,7 +112,6 @@ function StrengthLens({ view, strength }: { view: RigView; strength: RigStrength
       view={view}
       title="What it holds"
       axis={`${units.force}, band ± 95 %`}
-      cursorM={cursorM}
       curves={curves}
       describe={`Strength along the line; weakest is the ${strength.weakest.name}.`}
     />

@@ -1,11 +1,12 @@
 'use client';
 
-import { extent, ticks } from 'd3-array';
-import { scaleLinear } from 'd3-scale';
+import { extent } from 'd3-array';
 import { line } from 'd3-shape';
 import type { TraceColumn } from '@/core/force/forceTrace';
 import { fromSi } from '@/core/units/units';
 import { useUnits } from '@/components/units/UnitsProvider';
+import { TimeAxis, ValueAxis } from '@/components/chart/Axis';
+import { linear } from '@/components/chart/scale';
 
 const WIDTH = 440;
 const HEIGHT = 180;
@@ -24,8 +25,8 @@ export function TraceDrawing({ columns, tareN }: { columns: readonly TraceColumn
   ]);
   const [fromS = 0, toS = 1] = extent(points, ([atS]) => atS);
   const [low = 0, high = 1] = extent(points, ([, force]) => force);
-  const x = scaleLinear([fromS, toS], [LEFT, WIDTH - 6]);
-  const y = scaleLinear([low < -NOISE_SHARE * high ? low : 0, Math.max(high, 0)], [HEIGHT - BOTTOM, 8]).nice(4);
+  const x = linear([fromS, toS], [LEFT, WIDTH - 6]);
+  const y = linear([low < -NOISE_SHARE * high ? low : 0, Math.max(high, 0)], [HEIGHT - BOTTOM, 8], 4);
   const path = line<[number, number]>(
     ([atS]) => x(atS),
     ([, force]) => y(force),
@@ -37,19 +38,8 @@ export function TraceDrawing({ columns, tareN }: { columns: readonly TraceColumn
       role="img"
       aria-label={`Force over ${(toS - fromS).toFixed(1)} seconds, up to ${high.toFixed(2)} ${units.force}`}
     >
-      {ticks(...(y.domain() as [number, number]), 4).map((tick) => (
-        <g key={tick}>
-          <line x1={LEFT} x2={WIDTH - 6} y1={y(tick)} y2={y(tick)} className="stroke-edge" />
-          <text x={LEFT - 5} y={y(tick) + 4} textAnchor="end" className="figures fill-ink-soft text-[12px]">
-            {tick}
-          </text>
-        </g>
-      ))}
-      {ticks(fromS, toS, 5).map((tick) => (
-        <text key={tick} x={x(tick)} y={HEIGHT - 5} textAnchor="middle" className="figures fill-ink-soft text-[12px]">
-          {tick} s
-        </text>
-      ))}
+      <ValueAxis y={y} ticks={4} fromPx={LEFT} toPx={WIDTH - 6} />
+      <TimeAxis x={x} ticks={5} atPx={HEIGHT - 5} />
       <text x={4} y={14} className="fill-ink text-[12px] font-semibold">
         {units.force}
       </text>

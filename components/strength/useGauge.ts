@@ -6,7 +6,7 @@ import type { Reason } from '@/core/reasons';
 import { analyseTrace, type TraceReading } from '@/core/strength/analyseTrace';
 import type { BreakPlace, GaugeSample } from '@/instruments/gaugeLine';
 import type { StreamInput } from '@/usecases/bench/benchInput';
-import { useUnits } from '@/components/units/UnitsProvider';
+import { useSay } from '@/components/units/useSay';
 import { readForceStream, type ForceStream } from '@/components/bench/forceStream';
 
 /** What a gauge shows while it streams, and what its pull came to. */
@@ -39,7 +39,7 @@ const DRAW_EVERY = 4;
 /** Reads a gauge's stream line by line: live force, then peak, break, slips. */
 export function useGauge() {
   const [state, setState] = useState<GaugeState>(IDLE);
-  const { say } = useUnits();
+  const say = useSay();
   return {
     ...state,
     clear: (): void => setState(IDLE),

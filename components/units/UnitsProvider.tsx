@@ -1,17 +1,13 @@
 'use client';
 
 import { createContext, use, useCallback, useMemo, useState, type ReactNode } from 'react';
-import type { Reason } from '@/core/reasons';
 import type { UnitChoice } from '@/core/units/units';
-import { wordsOf } from '@/words';
 import { formatterFor, type Formatter } from '@/words/format';
 import { UNIT_COOKIE, unitCookieText } from './unitCookie';
 
 interface Units {
   readonly units: UnitChoice;
   readonly format: Formatter;
-  /** Says a reason of the core or of the server in these units. */
-  say(reason: Reason): string;
   setUnits(change: Partial<UnitChoice>): void;
 }
 
@@ -26,10 +22,7 @@ export function UnitsProvider({ initial, children }: { initial: UnitChoice; chil
       return after;
     });
   }, []);
-  const value = useMemo(() => {
-    const format = formatterFor(units);
-    return { units, setUnits, format, say: (reason: Reason) => wordsOf(reason, format) };
-  }, [units, setUnits]);
+  const value = useMemo(() => ({ units, setUnits, format: formatterFor(units) }), [units, setUnits]);
   return <UnitsContext value={value}>{children}</UnitsContext>;
 }
 

@@ -3,7 +3,8 @@ import { bandsOfLine, type LineBand } from './bandsOfLine';
 import { heldOutPieces } from './heldOut';
 import type { JoinRecord, RigRecord } from './record';
 import { lineToShow } from './rigView';
-import { stationStates, type Station } from './stationStates';
+import type { Station } from './stations';
+import { stationStates } from './stationStates';
 import type { StationState } from './stationState';
 
 /** A rig as the locker shows it: plain data, with nothing that a station works out. */

@@ -5,6 +5,7 @@ import { currentLine } from './currentLine';
 import { joinsState } from './joins/joinsOfRig';
 import type { RigRecord } from './record';
 import type { StationState } from './stationState';
+import { STATIONS, type Station } from './stations';
 import { productStrength, PULLS_FOR_A_MEAN, strengthOfRig } from './strength/strengthOfRig';
 
 const DAY_MS = 86_400_000;
@@ -16,28 +17,18 @@ function stale(what: readonly string[]): StationState {
   return { state: 'stale', why: because('changed-since', { what }) };
 }
 
-/**
- * The stations in the order of the work. A station is one entry here and its folder in the interface: tabs, locker, palette
- * and addresses follow.
- */
-export const STATIONS = [
-  { id: 'load', title: 'Load', state: loadState },
-  { id: 'joins', title: 'Joins', state: joinsState },
-  { id: 'count', title: 'Count', state: countState },
-  { id: 'strength', title: 'Strength', state: strengthState },
-  { id: 'drag', title: 'Drag', state: dragState },
-] as const satisfies readonly {
-  /** Its place in addresses, too. */
-  readonly id: string;
-  readonly title: string;
-  state(record: RigRecord): StationState;
-}[];
-
-export type Station = (typeof STATIONS)[number]['id'];
+/** How the state of each station follows from the record. */
+const STATES: Readonly<Record<Station, (record: RigRecord) => StationState>> = {
+  load: loadState,
+  joins: joinsState,
+  count: countState,
+  strength: strengthState,
+  drag: dragState,
+};
 
 /** The state of every station, computed from what each result was based on. */
 export function stationStates(record: RigRecord): Readonly<Record<Station, StationState>> {
-  return Object.fromEntries(STATIONS.map(({ id, state }) => [id, state(record)])) as Record<Station, StationState>;
+  return Object.fromEntries(STATIONS.map(({ id }) => [id, STATES[id](record)])) as Record<Station, StationState>;
 }
 
 function loadState(record: RigRecord): StationState {

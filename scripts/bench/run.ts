@@ -4,6 +4,7 @@ import { benchFirstAdvice } from './firstAdvice';
 import { benchDragFactor, benchEnvelope } from './drag';
 import { benchKnowledge } from './knowledge';
 import { benchManyRods } from './manyRods';
+import { benchPages } from './pages.mjs';
 import { benchPlaner } from './planer';
 import { benchReplan } from './replan';
 import { benchServer } from './server/run.mjs';
@@ -66,6 +67,10 @@ const PARTS: Readonly<Record<string, () => void | Promise<void>>> = {
   'many-rods': () => {
     console.log('What the loads of a large boat teach: 200 reels, 60 lines, 300 loads');
     benchManyRods(200, 60, 300);
+  },
+  pages: () => {
+    console.log('Pages: what a browser loads first, and what a page audit says on a phone');
+    return benchPages();
   },
   server: () => {
     console.log('The server under bad requests, many hands, many rods and kill -9');

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { TOWING_WATERS } from '../../core/drag/planerBracket';
-import { idSchema, LIMITS, text, within } from '../limits';
+import { idSchema, text, within } from '../inputs';
+import { LIMITS } from '../limits';
 
 /** A pull with the scale through the bent rod. */
 export const dragPullBenchInput = z.strictObject({

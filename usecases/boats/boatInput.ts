@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { nameSchema, text } from '../limits';
+import { nameSchema, text } from '../inputs';
 
 export const boatInput = z.strictObject({
   name: nameSchema,

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { idSchema, text } from '../limits';
+import { idSchema, text } from '../inputs';
 
 export const withdrawInput = z.strictObject({
   kind: z.enum([

@@ -1,5 +1,6 @@
 import { z } from 'zod';
-import { idSchema, instrumentSchema, LIMITS, readingSchema, text, within } from '../limits';
+import { idSchema, instrumentSchema, readingSchema, text, within } from '../inputs';
+import { LIMITS } from '../limits';
 
 const common = { loadId: idSchema, reading: readingSchema, instrument: instrumentSchema };
 

@@ -1,7 +1,8 @@
 import { z } from 'zod';
 import { FRACTION_LIMITS } from '../../core/drag/dragTarget';
 import { CREEPS, CURRENTS, HEADINGS } from '../../core/drag/planerBracket';
-import { idSchema, instrumentSchema, LIMITS, text, within } from '../limits';
+import { idSchema, instrumentSchema, text, within } from '../inputs';
+import { LIMITS } from '../limits';
 
 export const settingInput = z.strictObject({
   loadId: idSchema,

@@ -2,7 +2,8 @@ import { z } from 'zod';
 import { COUNTER_DRIVES } from '../../core/counter/counter';
 import { MATERIALS } from '../../core/load/defaults';
 import { DRAG_KINDS, REEL_KINDS } from '../../core/rig/record';
-import { idSchema, LIMITS, nameSchema, noteSchema, text, versionSchema, within } from '../limits';
+import { idSchema, nameSchema, noteSchema, text, versionSchema, within } from '../inputs';
+import { LIMITS } from '../limits';
 
 const counterInput = z.strictObject({
   drive: z.enum(COUNTER_DRIVES).default('spool'),

@@ -1,7 +1,8 @@
 import { z } from 'zod';
 import { JOIN_KIND_NAMES } from '../../core/joins/joinKinds';
 import { SCHOOLS } from '../../core/joins/schools';
-import { idSchema, instrumentSchema, LIMITS, nameSchema, noteSchema, text, within } from '../limits';
+import { idSchema, instrumentSchema, nameSchema, noteSchema, text, within } from '../inputs';
+import { LIMITS } from '../limits';
 
 const schoolSchema = z.string().refine((id) => SCHOOLS.some((school) => school.id === id), 'Choose a school.');
 

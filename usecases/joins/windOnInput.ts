@@ -1,5 +1,6 @@
 import { z } from 'zod';
-import { idSchema, LIMITS, nameSchema, within } from '../limits';
+import { idSchema, nameSchema, within } from '../inputs';
+import { LIMITS } from '../limits';
 
 export const windOnInput = z.strictObject({
   name: nameSchema,

@@ -1,5 +1,6 @@
 import { z } from 'zod';
-import { idSchema, instrumentSchema, LIMITS, noteSchema, readingSchema, versionSchema, within } from '../limits';
+import { idSchema, instrumentSchema, noteSchema, readingSchema, versionSchema, within } from '../inputs';
+import { LIMITS } from '../limits';
 
 export const beginInput = z.strictObject({
   /** Version of the rig whose plan was seen. */

@@ -1,7 +1,8 @@
 import { z } from 'zod';
 import { JOIN_KIND_NAMES } from '../../core/joins/joinKinds';
 import { SEGMENT_ROLES } from '../../core/rig/record';
-import { idSchema, LIMITS, nameSchema, text, versionSchema, within } from '../limits';
+import { idSchema, nameSchema, text, versionSchema, within } from '../inputs';
+import { LIMITS } from '../limits';
 
 const segmentInput = z.strictObject({
   id: idSchema,

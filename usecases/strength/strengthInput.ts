@@ -1,5 +1,6 @@
 import { z } from 'zod';
-import { idSchema, instrumentSchema, LIMITS, nameSchema, text, within } from '../limits';
+import { idSchema, instrumentSchema, nameSchema, text, within } from '../inputs';
+import { LIMITS } from '../limits';
 
 export const testInput = z.strictObject({
   productId: idSchema,

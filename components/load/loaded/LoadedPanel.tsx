@@ -2,7 +2,7 @@
 
 import type { LoadRecord } from '@/core/rig/record';
 import { woundLengths } from '@/core/rig/load/woundLengths';
-import { SpoolSection } from '@/components/line/SpoolSection';
+import { SpoolAtCursor } from '@/components/line/SpoolSection';
 import { useRig } from '@/components/rig/RigProvider';
 import { Button } from '@/components/ui/Button';
 import { Card } from '@/components/ui/Card';
@@ -15,7 +15,7 @@ import { TopShotCard } from './TopShotCard';
 
 /** A finished load: what is really on, and what has changed since. */
 export function LoadedPanel({ load, onPlan }: { load: LoadRecord; onPlan: () => void }) {
-  const { record, view, cursorM } = useRig();
+  const { record, view } = useRig();
   const { format } = useUnits();
   if (!view) return null;
   const { line, packingFactor, levelMeasured } = view.current;
@@ -87,7 +87,7 @@ export function LoadedPanel({ load, onPlan }: { load: LoadRecord; onPlan: () => 
       </div>
       <div className="flex flex-col gap-4">
         <Card title="The spool">
-          <SpoolSection view={view} cursorM={cursorM} />
+          <SpoolAtCursor view={view} />
           <ReelFacts />
         </Card>
         <ReelKnowledge />

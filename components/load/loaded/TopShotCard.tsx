@@ -11,6 +11,7 @@ import { useRig } from '@/components/rig/RigProvider';
 import { Button } from '@/components/ui/Button';
 import { Card } from '@/components/ui/Card';
 import { useUnits } from '@/components/units/UnitsProvider';
+import { useSay } from '@/components/units/useSay';
 import { LIMITS } from '@/usecases/limits';
 
 const VERDICTS: Readonly<Record<TopShotCare['verdict'], string>> = {
@@ -22,7 +23,8 @@ const VERDICTS: Readonly<Record<TopShotCare['verdict'], string>> = {
 /** The outermost line: how much is left, what its loss does to counter and drag, and a new one in one act. */
 export function TopShotCard({ load }: { load: LoadRecord }) {
   const { record } = useRig();
-  const { format, say } = useUnits();
+  const { format } = useUnits();
+  const say = useSay();
   const care = topShotCare(record);
   if (!care) return null;
   const signed = (share: number): string => `${Math.abs(100 * share).toFixed(1)} % ${share >= 0 ? 'more' : 'less'}`;

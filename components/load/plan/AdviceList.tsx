@@ -2,11 +2,13 @@
 
 import type { LoadAdvice } from '@/core/load/loadAdvice';
 import { useUnits } from '@/components/units/UnitsProvider';
+import { useSay } from '@/components/units/useSay';
 import type { Formatter } from '@/words/format';
 
 /** Advice on a plan: what, why, with its figures, and ways out. Nothing is shown when there is nothing to say. */
 export function AdviceList({ advice }: { advice: readonly LoadAdvice[] }) {
-  const { format, say } = useUnits();
+  const { format } = useUnits();
+  const say = useSay();
   if (advice.length === 0) return null;
   return (
     <ul className="flex flex-col gap-2" aria-label="Advice on this plan">

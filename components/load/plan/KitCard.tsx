@@ -8,12 +8,14 @@ import type { RigRecord } from '@/core/rig/record';
 import { fittingSpool } from '@/core/supplies/fittingSpool';
 import { Fold } from '@/components/ui/Fold';
 import { useUnits } from '@/components/units/UnitsProvider';
+import { useSay } from '@/components/units/useSay';
 
 const minutes = (value: number): string => `${Math.round(value)} min`;
 
 /** What to lay out before winding: lines with tags and overlaps, from which spool, things, waits and time. */
 export function KitCard({ record, plan }: { record: RigRecord; plan: LoadPlan }) {
-  const { format, say } = useUnits();
+  const { format } = useUnits();
+  const say = useSay();
   const kit = useMemo(() => kitOfRig(record, plan), [record, plan]);
   return (
     <Fold

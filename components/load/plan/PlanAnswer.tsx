@@ -6,6 +6,7 @@ import type { Failure, Outcome } from '@/core/result';
 import type { RigRecord } from '@/core/rig/record';
 import { productOf } from '@/core/rig/load/planForRig';
 import { useUnits } from '@/components/units/UnitsProvider';
+import { useSay } from '@/components/units/useSay';
 
 /** What the plan comes to, and why: the answer before any form. */
 export function PlanAnswer({
@@ -17,7 +18,8 @@ export function PlanAnswer({
   plan: Outcome<LoadPlan, 'does-not-fit'>;
   levelBelowRimM: number;
 }) {
-  const { format, say } = useUnits();
+  const { format } = useUnits();
+  const say = useSay();
   if (!plan.ok) return <DoesNotFit record={record} failure={plan} />;
   const solved = plan.value.segments.find((segment) => segment.id === plan.value.solvedSegmentId);
   const segment = record.segments.find((candidate) => candidate.id === solved?.id);

@@ -2,18 +2,17 @@
 
 import Link from 'next/link';
 import { useEffect, useMemo } from 'react';
-import { z } from 'zod';
 import { fillOfRig } from '@/core/rig/load/fillOfRig';
 import { planForRig } from '@/core/rig/load/planForRig';
 import { adviceOnPlan } from '@/core/rig/load/plannedLoad';
 import { useDraft } from '@/components/fields/useDraft';
 import { useSend } from '@/components/http/useSend';
-import { SpoolSection } from '@/components/line/SpoolSection';
+import { SpoolAtCursor } from '@/components/line/SpoolSection';
 import { useRig } from '@/components/rig/RigProvider';
 import { gearPath } from '@/components/shell/places';
 import { Button } from '@/components/ui/Button';
 import { Card } from '@/components/ui/Card';
-import { useUnits } from '@/components/units/UnitsProvider';
+import { useSay } from '@/components/units/useSay';
 import { FillConflict } from './FillConflict';
 import { FillField } from './FillField';
 import { AdviceList } from './AdviceList';
@@ -31,14 +30,12 @@ import { StackEditor } from './StackEditor';
 /** Overfill (m) beyond which a plan is not taken to the bench: it would rub or jam. */
 const MOST_ABOVE_RIM_M = 0.001;
 
-const versionReply = z.object({ version: z.number() });
-
 /** The plan of a stack: the answer and the run sheet from what stands in the editor, at every key stroke. */
 export function PlanPanel() {
-  const { record, view, cursorM, setDraftRecord } = useRig();
+  const { record, view, setDraftRecord } = useRig();
   const [kept, keep] = useDraft<StackDraft>(`stack:${record.id}`, isStackDraft);
   const { state, sendNow, fieldError } = useSend();
-  const { say } = useUnits();
+  const say = useSay();
   const draft = useMemo(() => kept ?? draftOf(record), [kept, record]);
   const planned = useMemo(() => plannedRecord(record, draft), [draft, record]);
   const rimM = record.reel.fullDiameterM.value;
@@ -72,7 +69,7 @@ export function PlanPanel() {
     );
     if (!result.ok) return null;
     keep(null);
-    return versionReply.parse(result.value).version;
+    return result.value.version;
   };
   const takeToBench = async (): Promise<void> => {
     const version = kept ? await save() : record.version;
@@ -148,7 +145,7 @@ export function PlanPanel() {
       </div>
       <div className="flex flex-col gap-4">
         <Card title="The spool">
-          {view && <SpoolSection view={view} cursorM={cursorM} />}
+          {view && <SpoolAtCursor view={view} />}
           <div className="mt-3">
             <FillField
               fill={draft.fill}

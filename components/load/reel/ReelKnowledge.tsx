@@ -1,29 +1,14 @@
 'use client';
 
-import { useState } from 'react';
-import { PLUS_MINUS_SDS } from '@/core/numerics/propagate';
-import type { FittedEvidence } from '@/core/gear/gearFit';
-import type { Known, Source } from '@/core/provenance/source';
+import dynamic from 'next/dynamic';
 import type { RigRecord } from '@/core/rig/record';
-import { TextField } from '@/components/fields/TextField';
-import { useSend } from '@/components/http/useSend';
 import { useRig } from '@/components/rig/RigProvider';
-import { Button } from '@/components/ui/Button';
 import { Fold } from '@/components/ui/Fold';
-import { useUnits } from '@/components/units/UnitsProvider';
-import type { Formatter } from '@/words/format';
-import { ReverseFill } from './ReverseFill';
 
-const SOURCE_WORDS: Readonly<Record<Source, string>> = {
-  default: 'a guess from the kind of reel',
-  label: 'the label',
-  maker: "the maker's ratings",
-  measured: 'measured',
-  learned: 'learned',
-};
-
-/** Beyond so many SDs a piece of evidence does not fit with the others. */
-const MISFIT_SDS = 3;
+/** Loaded when it is first opened. */
+const Inside = dynamic(() => import('./ReelKnowledgeInside').then(({ ReelKnowledgeInside: loaded }) => loaded), {
+  ssr: false,
+});
 
 function depthWords({ depth, loadsSeen }: RigRecord['knowledge']): string {
   if (depth === 'ratings') return "by the maker's ratings; dimensions are guesses until it is measured or loaded";
@@ -31,157 +16,12 @@ function depthWords({ depth, loadsSeen }: RigRecord['knowledge']): string {
   return `from ${loadsSeen} ${loadsSeen === 1 ? 'load' : 'loads'} of this reel, and its lines on others`;
 }
 
-/** What is known of this reel and its lines: before its loads, now, by which evidence; and how to forget it. */
+/** What is known of this reel and its lines, and by which evidence. */
 export function ReelKnowledge() {
   const { record } = useRig();
-  const { format } = useUnits();
-  const { knowledge, reel } = record;
-  const dimensions: readonly [string, Known, Known][] = [
-    ['arbor', knowledge.before.arborDiameterM, reel.arborDiameterM],
-    ['width', knowledge.before.widthM, reel.widthM],
-    ['full', knowledge.before.fullDiameterM, reel.fullDiameterM],
-  ];
-  const small = (known: Known): string => format.small(known.value, PLUS_MINUS_SDS * known.sd);
-  const cell = 'py-1 pr-3';
   return (
-    <Fold title="How this reel is known" line={depthWords(knowledge)}>
-      <div className="flex flex-col gap-4 text-sm">
-        <div className="overflow-x-auto" tabIndex={0} role="region" aria-label="Dimensions before and now">
-          <table className="w-full">
-            <thead>
-              <tr className="border-b-2 border-ink text-left">
-                <th className={cell}>of the reel</th>
-                <th className={cell}>beforehand</th>
-                <th className={cell}>now</th>
-              </tr>
-            </thead>
-            <tbody>
-              {dimensions.map(([name, before, now]) => (
-                <tr key={name} className="border-b border-edge align-top">
-                  <td className={cell}>{name}</td>
-                  <td className={`${cell} figures`}>
-                    {small(before)}
-                    <span className="block text-xs text-ink-soft">{SOURCE_WORDS[before.source]}</span>
-                  </td>
-                  <td className={`${cell} figures font-bold`}>{small(now)}</td>
-                </tr>
-              ))}
-              {reel.counter && knowledge.lengthPerTurnM && (
-                <tr className="border-b border-edge align-top">
-                  <td className={cell}>counter, a turn</td>
-                  <td className={`${cell} figures`}>{small(reel.counter.lengthPerTurnM)}</td>
-                  <td className={`${cell} figures font-bold`}>{small(knowledge.lengthPerTurnM)}</td>
-                </tr>
-              )}
-            </tbody>
-          </table>
-        </div>
-        <Lines record={record} format={format} />
-        <Evidence evidence={knowledge.evidence} format={format} />
-        <ReverseFill />
-        <Forget />
-      </div>
+    <Fold title="How this reel is known" line={depthWords(record.knowledge)}>
+      <Inside />
     </Fold>
-  );
-}
-
-/** How each line packs against what was believed of it. */
-function Lines({ record, format }: { record: RigRecord; format: Formatter }) {
-  const used = new Set(record.segments.map((segment) => segment.productId));
-  const lines = record.knowledge.lines.filter((line) => used.has(line.productId));
-  if (lines.length === 0) return null;
-  return (
-    <ul className="flex flex-col gap-1">
-      {lines.map(({ productId, factor, relativeSdBefore }) => {
-        const off = factor.value - 1;
-        const word =
-          Math.abs(off) < 0.005
-            ? 'as much space as believed'
-            : `${format.percent(Math.abs(off))} ${off > 0 ? 'more' : 'less'} space than believed`;
-        return (
-          <li key={productId}>
-            <b>{record.products.find((product) => product.id === productId)?.name}</b> takes {word}, ±{' '}
-            {format.percent(PLUS_MINUS_SDS * (factor.sd / factor.value))}; it was ±{' '}
-            {format.percent(PLUS_MINUS_SDS * relativeSdBefore)} before any load.
-          </li>
-        );
-      })}
-    </ul>
-  );
-}
-
-/** Differences below these (m, counts, shares) are none. */
-const NONE = { level: 0.00005, turns: 0.5, rating: 0.005 } as const;
-
-function offWords({ kind, off }: FittedEvidence, format: Formatter): string {
-  if (Math.abs(off) < NONE[kind]) return 'as all together say';
-  if (kind === 'level') return `${format.small(Math.abs(off))} ${off > 0 ? 'lower' : 'higher'} than all together say`;
-  if (kind === 'rating') {
-    return `${format.percent(Math.abs(Math.expm1(off)))} ${off > 0 ? 'more' : 'less'} than all together say`;
-  }
-  return `${format.counts(Math.abs(off))} ${off > 0 ? 'more' : 'fewer'} than all together say`;
-}
-
-/** Every rating, level and winding log that counts, with how it sits with the rest. */
-function Evidence({ evidence, format }: { evidence: readonly FittedEvidence[]; format: Formatter }) {
-  if (evidence.length === 0) return null;
-  const ratings = evidence.filter((each) => each.kind === 'rating').map((each) => each.off);
-  const spread = Math.expm1(Math.max(...ratings) - Math.min(...ratings));
-  return (
-    <div>
-      {ratings.length > 1 && (
-        <p className="mb-1">
-          The {ratings.length} ratings differ by {format.percent(spread)} among themselves; they are one volume said{' '}
-          {ratings.length === 2 ? 'twice' : `${ratings.length} times`}, and all of them count.
-        </p>
-      )}
-      <ul className="flex flex-col divide-y divide-edge">
-        {evidence.map((each) => {
-          const misfit = Math.abs(each.offBySds) > MISFIT_SDS;
-          return (
-            <li key={`${each.kind} ${each.name}`} className="flex flex-wrap justify-between gap-x-3 py-1">
-              <span>{each.kind === 'rating' ? `rating ${each.name}` : each.name}</span>
-              <span className={misfit ? 'font-bold text-stop' : 'text-ink-soft'}>
-                {offWords(each, format)}
-                {misfit && '; it does not fit: read or typed wrongly?'}
-              </span>
-            </li>
-          );
-        })}
-      </ul>
-    </div>
-  );
-}
-
-/** Forgets what was learned, with a reason: the loads stay on record. */
-function Forget() {
-  const { record } = useRig();
-  const { sendNow, state, fieldError } = useSend();
-  const [reason, setReason] = useState('');
-  if (record.knowledge.loadsSeen === 0) return null;
-  const forget = async (): Promise<void> => {
-    const result = await sendNow(
-      'forgetReel',
-      { boatId: record.boat.id, reelId: record.reel.id },
-      { reason },
-      'Forgotten. Its loads stay on record and count no more.',
-    );
-    if (result.ok) setReason('');
-  };
-  return (
-    <div className="flex flex-wrap items-end gap-2">
-      <div className="min-w-48 grow">
-        <TextField
-          label="Forget what was learned, because"
-          value={reason}
-          onChange={setReason}
-          error={fieldError('reason')}
-          hint="a new spool, an arbor built up with tape"
-        />
-      </div>
-      <Button disabled={state.kind === 'sending' || reason.trim() === ''} onClick={() => void forget()}>
-        Forget it
-      </Button>
-    </div>
   );
 }

@@ -1,12 +1,15 @@
 'use client';
 
+import dynamic from 'next/dynamic';
 import { useState } from 'react';
 import type { LoadRecord } from '@/core/rig/record';
 import { FinishLoad } from './FinishLoad';
 import { useWinding } from './useWinding';
-import { WindBench } from './WindBench';
 import { WindingLog } from './WindingLog';
 import { WindNext } from './WindNext';
+
+/** Loaded when it is first asked for. */
+const WindBench = dynamic(() => import('./WindBench').then(({ WindBench: loaded }) => loaded), { ssr: false });
 
 /** Winding, segment by segment. */
 export function WindingPanel({ load }: { load: LoadRecord }) {

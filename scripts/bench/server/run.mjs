@@ -1,12 +1,6 @@
-import { spawn } from 'node:child_process';
-import { startCluster, throwAwayFolder } from '../../lib/cluster.mjs';
-import { databaseEnv, prepareDatabase } from '../../lib/database.mjs';
-import { ensureBuild } from '../../lib/packages.mjs';
-import { freePort } from '../../lib/postgres.mjs';
-import { ensureDatabase } from '../../lib/roles.mjs';
-import { packageProgram, ROOT, serverEnv } from '../../lib/run.mjs';
 import { row, percentile } from '../report.ts';
 import { sendBadRequests, visitPages } from './badRequests.mjs';
+import { withBuiltServer } from './builtServer.mjs';
 import { get, makeBoat, pause, post } from './client.mjs';
 import { killRounds } from './kills.mjs';
 
@@ -18,36 +12,11 @@ const NUMBERS = {
 
 /** The built application on a throw-away database: what it does under bad requests, many hands, many rods and kill -9. */
 export async function benchServer() {
-  await ensureBuild();
-  const cluster = await startCluster(throwAwayFolder(), { throwAway: true });
-  await ensureDatabase(cluster, 'bench');
-  const database = databaseEnv(cluster, 'bench');
-  prepareDatabase(database, []);
-  const port = await freePort();
-  const base = `http://localhost:${port}`;
-  const server = spawn(packageProgram('next'), ['start', '-H', '127.0.0.1', '-p', String(port)], {
-    cwd: ROOT,
-    stdio: ['ignore', 'ignore', process.env.SHOW_SERVER ? 'inherit' : 'ignore'],
-    env: serverEnv(database),
-  });
-  try {
-    for (
-      let wait = 0;
-      wait < 200 &&
-      !(await get(base, '/').then(
-        ({ status }) => status === 200,
-        () => false,
-      ));
-      wait += 1
-    )
-      await pause(100);
+  await withBuiltServer([], async (base) => {
     await benchBadRequests(base);
     await benchWriters(base);
     await benchManyRigs(base);
-  } finally {
-    server.kill('SIGTERM');
-    cluster.stop();
-  }
+  });
   if (NUMBERS.kills > 0) await killRounds(NUMBERS.kills);
 }
 
