@@ -1,3 +1,4 @@
+import { WordsProvider } from '@/components/units/WordsProvider';
 import { fireEvent, render, screen, waitFor, within } from '@testing-library/react';
 import type { DragPullRecord, DragSettingRecord, RigRecord } from '../core/rig/record';
 import { rigSummary } from '@/core/rig/rigSummary';
@@ -295,7 +296,9 @@ describe('the rig’s page and the locker', () => {
 
   it('draw every rig, and teach when there is none', () => {
     const inUnits = (children: React.ReactNode) => (
-      <UnitsProvider initial={{ length: 'm', smallLength: 'mm', force: 'kg' }}>{children}</UnitsProvider>
+      <UnitsProvider initial={{ length: 'm', smallLength: 'mm', force: 'kg' }}>
+        <WordsProvider>{children}</WordsProvider>
+      </UnitsProvider>
     );
     const { unmount } = render(
       inUnits(

@@ -1,9 +1,9 @@
-import { because, type Reason } from '../core/reasons';
+import { because, type RefusalReason } from '../core/reasons';
 
 /** A bad field of a request, by its path, with the reason. */
 export interface FieldProblem {
   readonly path: string;
-  readonly why: Reason;
+  readonly why: RefusalReason;
 }
 
 /**
@@ -13,7 +13,7 @@ export interface FieldProblem {
 export interface Refusal {
   readonly ok: false;
   readonly status: 404 | 409 | 422;
-  readonly why: Reason;
+  readonly why: RefusalReason;
   readonly fields: readonly FieldProblem[];
 }
 
@@ -27,10 +27,10 @@ export function notFound(what: string): Refusal {
   return { ok: false, status: 404, why: because('no-such-thing', { what }), fields: [] };
 }
 
-export function conflict(why: Reason): Refusal {
+export function conflict(why: RefusalReason): Refusal {
   return { ok: false, status: 409, why, fields: [] };
 }
 
-export function invalid(path: string, why: Reason): Refusal {
+export function invalid(path: string, why: RefusalReason): Refusal {
   return { ok: false, status: 422, why, fields: [{ path, why }] };
 }

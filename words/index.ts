@@ -1,5 +1,4 @@
 import type { REASONS, Reason } from '../core/reasons';
-import { ACT_WORDS } from './acts';
 import { COUNT_WORDS } from './count';
 import type { Speaker, WordsFor } from './dictionary';
 import { DRAG_WORDS } from './drag';
@@ -23,7 +22,6 @@ const WORDS: WordsFor<typeof REASONS> = {
   ...JOIN_WORDS,
   ...STATION_WORDS,
   ...TYPED_WORDS,
-  ...ACT_WORDS,
   ...LOG_WORDS,
 };
 

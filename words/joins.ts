@@ -1,6 +1,6 @@
 import type { JOIN_REASONS } from '../core/reasons/joins';
 import type { WordsFor } from './dictionary';
-import { strokeName } from './guide';
+import { strokeName } from './hands';
 
 export const JOIN_WORDS: WordsFor<typeof JOIN_REASONS> = {
   'seating-too-short': 'Pull for three seconds at least: draw up slowly, then hold.',

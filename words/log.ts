@@ -1,6 +1,6 @@
 import type { LOG_REASONS } from '../core/reasons/log';
 import { many, type WordsFor } from './dictionary';
-import { schoolName } from './guide';
+import { schoolName } from './hands';
 
 /** What can be taken back, by the names under which the records know it. */
 const WITHDRAWN: Readonly<Record<string, string>> = {

@@ -1,10 +1,11 @@
-import { LOG_REASONS, REASONS, type Reason, type ReasonKind } from '../core/reasons';
+import { ACT_REASONS, LOG_REASONS, REASONS, type RefusalReason } from '../core/reasons';
 import type { Measure } from '../core/reasons/measures';
 import { SCHOOLS } from '../core/joins/schools';
 import { JOIN_KIND_NAMES } from '../core/joins/joinKinds';
 import { wordsOf } from '.';
 import { formatterFor } from './format';
 import { joinPreparation, stepWords } from './guide';
+import { refusalWords } from './refusals';
 
 const FEET = formatterFor({ length: 'ft', smallLength: 'in', force: 'lb' });
 const METRES = formatterFor({ length: 'm', smallLength: 'mm', force: 'kg' });
@@ -36,30 +37,33 @@ const CODES: Readonly<Record<string, string>> = {
   school: 'plait-long',
 };
 
-function exampleOf(kind: ReasonKind): Reason {
-  const figures = Object.entries(REASONS[kind] as Readonly<Record<string, Measure>>).map(([name, measure]) => [
+const ALL = { ...REASONS, ...ACT_REASONS };
+type Kind = keyof typeof ALL;
+
+function exampleOf(kind: Kind): RefusalReason {
+  const figures = Object.entries(ALL[kind] as Readonly<Record<string, Measure>>).map(([name, measure]) => [
     name,
     measure === 'name' ? (CODES[name] ?? EXAMPLES.name) : EXAMPLES[measure],
   ]);
-  return { reason: kind, figures: Object.fromEntries(figures) as never } as Reason;
+  return { reason: kind, figures: Object.fromEntries(figures) as never } as RefusalReason;
 }
 
 /** Examples of what is printed on boxes, whatever units a person reads in. */
-const AS_PRINTED: readonly ReasonKind[] = ['rating-unreadable', 'rating-thickness-unreadable'];
+const AS_PRINTED: readonly Kind[] = ['rating-unreadable', 'rating-thickness-unreadable'];
 
-const kinds = Object.keys(REASONS) as ReasonKind[];
+const kinds = Object.keys(ALL) as Kind[];
 
 describe('the dictionary', () => {
   it.each(kinds.filter((kind) => !AS_PRINTED.includes(kind)))('says %s in the reader’s own units', (kind) => {
     const example = exampleOf(kind);
-    const [feet, metres] = [wordsOf(example, FEET), wordsOf(example, METRES)];
+    const [feet, metres] = [refusalWords(example, FEET), refusalWords(example, METRES)];
     expect(feet).not.toMatch(IN_METRES);
     expect(metres).not.toMatch(IN_FEET);
     for (const said of [feet, metres]) {
       expect(said.length).toBeGreaterThan(3);
       expect(said).not.toMatch(/undefined|NaN|\[object|\$\{/);
     }
-    const measures = Object.values(REASONS[kind] as Readonly<Record<string, Measure>>);
+    const measures = Object.values(ALL[kind] as Readonly<Record<string, Measure>>);
     // The knot is as long in either unit; a figure that is measured and shown reads otherwise.
     if (/\d/.test(feet) && measures.some((each) => ['length', 'small', 'hand', 'volume', 'force'].includes(each))) {
       expect(feet).not.toBe(metres);

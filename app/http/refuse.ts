@@ -1,10 +1,11 @@
 import 'server-only';
 import { UNIT_COOKIE, readUnitCookie } from '@/components/units/unitCookie';
-import type { Reason } from '@/core/reasons';
+import type { RefusalReason } from '@/core/reasons';
 import type { Refusal } from '@/usecases/outcome';
 import { constraintOf, isBusyOrGone } from '@/usecases/requests/trouble';
-import { wordsOf } from '@/words';
+
 import { formatterFor, type Formatter } from '@/words/format';
+import { refusalWords } from '@/words/refusals';
 import { cookieOf } from './cookies';
 
 /** Seconds after which a client whose request could not be taken now tries again. */
@@ -29,10 +30,10 @@ export function refuseBecause(
   const format = formatOf(request);
   const { reason, figures } = why;
   return answered(status, {
-    message: wordsOf(why, format),
+    message: refusalWords(why, format),
     reason,
     figures,
-    fields: fields.map((field) => ({ path: field.path, message: wordsOf(field.why, format) })),
+    fields: fields.map((field) => ({ path: field.path, message: refusalWords(field.why, format) })),
   });
 }
 
@@ -50,8 +51,8 @@ export function refuseError(request: Request, error: unknown): Response {
 
 interface ErrorBody {
   readonly message: string;
-  readonly reason?: Reason['reason'];
-  readonly figures?: Reason['figures'];
+  readonly reason?: RefusalReason['reason'];
+  readonly figures?: RefusalReason['figures'];
   readonly fields: readonly FieldWords[];
 }
 

@@ -1,3 +1,4 @@
+import { WordsProvider } from '@/components/units/WordsProvider';
 import { fireEvent, render, screen } from '@testing-library/react';
 import { UnitsProvider } from '../units/UnitsProvider';
 import { UnitSwitch } from '../shell/UnitSwitch';
@@ -22,8 +23,10 @@ function Probe({ initialM }: { initialM: number | null }) {
 function show(initialM: number | null) {
   return render(
     <UnitsProvider initial={METRIC}>
-      <UnitSwitch />
-      <Probe initialM={initialM} />
+      <WordsProvider>
+        <UnitSwitch />
+        <Probe initialM={initialM} />
+      </WordsProvider>
     </UnitsProvider>,
   );
 }

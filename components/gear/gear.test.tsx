@@ -1,3 +1,4 @@
+import { WordsProvider } from '@/components/units/WordsProvider';
 import { fireEvent, render, screen, waitFor, within } from '@testing-library/react';
 import { plannedRig } from '../../tests/rigFixture';
 import { Toasts } from '../ui/Toasts';
@@ -28,9 +29,11 @@ function renderGear() {
   ];
   render(
     <UnitsProvider initial={{ length: 'm', smallLength: 'mm', force: 'kg' }}>
-      <Toasts>
-        <GearPage boatId="boat" reels={[]} lines={products} freeReelIds={[]} supplySpools={spools} wanted={wanted} />
-      </Toasts>
+      <WordsProvider>
+        <Toasts>
+          <GearPage boatId="boat" reels={[]} lines={products} freeReelIds={[]} supplySpools={spools} wanted={wanted} />
+        </Toasts>
+      </WordsProvider>
     </UnitsProvider>,
   );
 }

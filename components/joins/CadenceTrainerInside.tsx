@@ -13,7 +13,8 @@ import { NewPerson } from './NewPerson';
 import { PlaitDrawing } from './PlaitDrawing';
 import { useCadence } from './useCadence';
 import { useSay } from '@/components/units/useSay';
-import { moveWords, recoveryWords, SCHOOL_NAMES, SCHOOL_SOURCES } from '@/words/guide';
+import { SCHOOL_SOURCES } from '@/words/guide';
+import { moveWords, recoveryWords, SCHOOL_NAMES } from '@/words/hands';
 import { sayAloud } from './voice';
 
 type Mode = 'drill' | 'follow' | 'timer';

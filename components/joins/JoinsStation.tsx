@@ -8,7 +8,7 @@ import type { JoinRecord } from '@/core/rig/record';
 import { useRig } from '@/components/rig/RigProvider';
 import { UndoButton } from '@/components/bench/UndoButton';
 import { Card } from '@/components/ui/Card';
-import { schoolName } from '@/words/guide';
+import { schoolName } from '@/words/hands';
 import { useUnits } from '@/components/units/UnitsProvider';
 import { CadenceTrainer } from './CadenceTrainer';
 import { JoinBreaks } from './JoinBreaks';

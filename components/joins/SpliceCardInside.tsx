@@ -8,6 +8,7 @@ import { PLUS_MINUS_SDS } from '@/core/numerics/propagate';
 import { QuantityField, useQuantity } from '@/components/fields/QuantityField';
 import { ChoiceField } from '@/components/fields/TextField';
 import { useRig } from '@/components/rig/RigProvider';
+import { useSay } from '@/components/units/useSay';
 import { useUnits } from '@/components/units/UnitsProvider';
 import { LIMITS } from '@/usecases/limits';
 import { figureWords } from './figureWords';
@@ -19,6 +20,7 @@ const FIGURES: readonly PrepFigureName[] = ['bury', 'taper', 'needle', 'loop', '
 export function SpliceCardInside() {
   const { record } = useRig();
   const { format } = useUnits();
+  const say = useSay();
   const hollow = record.products.filter((product) => product.material === 'hollow braid');
   const [chosen, setChosen] = useState(hollow[0]?.id ?? BY_TEST);
   const test = useQuantity(`splice:${record.id}`, 'force', null, LIMITS.forceN);
@@ -61,7 +63,7 @@ export function SpliceCardInside() {
             {product ? '' : ', a guess from its strength: wrap it round a rod to know'}
           </li>
           {FIGURES.map((name) => {
-            const words = figureWords(name, lines, format);
+            const words = figureWords(name, lines, format, say);
             return words && <li key={name}>{words}</li>;
           })}
           <li>

@@ -7,7 +7,8 @@ import { BenchFooter } from '@/components/bench/BenchFooter';
 import { BenchSheet } from '@/components/bench/BenchSheet';
 import { Button } from '@/components/ui/Button';
 import { Caution } from '@/components/ui/Card';
-import { CAUTIONS, SCHOOL_NAMES } from '@/words/guide';
+import { CAUTIONS } from '@/words/guide';
+import { SCHOOL_NAMES } from '@/words/hands';
 import { GuideDrawing } from './drawing/GuideDrawing';
 
 /**

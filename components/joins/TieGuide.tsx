@@ -11,10 +11,12 @@ import { useSend } from '@/components/http/useSend';
 import { useRig } from '@/components/rig/RigProvider';
 import { Button } from '@/components/ui/Button';
 import { Card, Caution } from '@/components/ui/Card';
+import { useSay } from '@/components/units/useSay';
 import { useUnits } from '@/components/units/UnitsProvider';
 import { LIMITS } from '@/usecases/limits';
 import type { Formatter } from '@/words/format';
-import { CAUTIONS, SCHOOL_NAMES, SCHOOL_SOURCES, stepWords } from '@/words/guide';
+import { CAUTIONS, SCHOOL_SOURCES, stepWords } from '@/words/guide';
+import { SCHOOL_NAMES } from '@/words/hands';
 import { figureWords } from './figureWords';
 import { linesOf, placeWords } from './joinLines';
 import { NOBODY, peopleOptions, type Person } from './joinsBench';
@@ -37,6 +39,7 @@ export function wordsOfStep(step: GuideStep, figure: string | null, format: Form
 export function TieGuide({ join, people }: { join: JoinRecord; people: readonly Person[] }) {
   const { record } = useRig();
   const { format } = useUnits();
+  const say = useSay();
   const { sendNow, state, fieldError } = useSend();
   const schools = schoolsOf(join.kind);
   const [schoolId, setSchoolId] = useState<string>(schools[0]?.id ?? '');
@@ -52,7 +55,7 @@ export function TieGuide({ join, people }: { join: JoinRecord; people: readonly 
   const tensionBand = prepFigure('tension', lines);
   const hand = people.find((candidate) => candidate.id === person)?.hand ?? 'right';
   const wordsOf = (step: GuideStep): string =>
-    wordsOfStep(step, step.figure ? figureWords(step.figure, lines, format) : null, format);
+    wordsOfStep(step, step.figure ? figureWords(step.figure, lines, format, say) : null, format);
   const toggle = (step: GuideStep, on: boolean): void =>
     setDone(on ? [...done, step.id] : done.slice(0, done.indexOf(step.id)));
   const store = async (): Promise<void> => {

@@ -1,6 +1,6 @@
 import { prepFigure, type LinesToJoin, type PrepFigure } from '@/core/joins/prepFigures';
 import type { PrepFigureName } from '@/core/joins/schools';
-import { wordsOf } from '@/words';
+import type { Reason } from '@/core/reasons';
 import { formatQuantity, type Formatter } from '@/words/format';
 import { FIGURE_NAMES } from '@/words/guide';
 
@@ -13,10 +13,15 @@ function shown(figure: PrepFigure, value: number, format: Formatter): string {
 }
 
 /** A guide's figure for the lines at hand, in words; null where there is none. */
-export function figureWords(name: PrepFigureName, lines: LinesToJoin, format: Formatter): string | null {
+export function figureWords(
+  name: PrepFigureName,
+  lines: LinesToJoin,
+  format: Formatter,
+  say: (reason: Reason) => string,
+): string | null {
   const figure = prepFigure(name, lines);
   if (!figure) return null;
   const least = shown(figure, figure.least, format);
   const most = shown(figure, figure.most, format);
-  return `${FIGURE_NAMES[name]}: ${least === most ? least : `${least} to ${most}`} (${wordsOf(figure.why, format)})`;
+  return `${FIGURE_NAMES[name]}: ${least === most ? least : `${least} to ${most}`} (${say(figure.why)})`;
 }

@@ -1,11 +1,14 @@
 'use client';
 
+import dynamic from 'next/dynamic';
 import { useState } from 'react';
 import { useRig } from '@/components/rig/RigProvider';
 import { Button } from '@/components/ui/Button';
-import { LoadedPanel } from './loaded/LoadedPanel';
-import { PlanPanel } from './plan/PlanPanel';
-import { WindingPanel } from './wind/WindingPanel';
+
+// A load is planned, wound or on: each is loaded when it is what the page shows.
+const LoadedPanel = dynamic(() => import('./loaded/LoadedPanel').then(({ LoadedPanel: loaded }) => loaded));
+const PlanPanel = dynamic(() => import('./plan/PlanPanel').then(({ PlanPanel: loaded }) => loaded));
+const WindingPanel = dynamic(() => import('./wind/WindingPanel').then(({ WindingPanel: loaded }) => loaded));
 
 /** The Load station: plan, wind, or look at what is on. */
 export function LoadStation() {

@@ -7,6 +7,7 @@ import type { Station } from '@/core/rig/stations';
 import { stationStates } from '@/core/rig/stationStates';
 import type { StationState } from '@/core/rig/stationState';
 import { CursorProvider } from '@/components/line/cursor';
+import { WordsProvider } from '@/components/units/WordsProvider';
 
 interface Rig {
   readonly record: RigRecord;
@@ -27,7 +28,9 @@ export function RigProvider({ record, children }: { record: RigRecord; children:
   const value = useMemo(() => ({ record, view, states, setDraftRecord }), [record, view, states]);
   return (
     <RigContext value={value}>
-      <CursorProvider>{children}</CursorProvider>
+      <WordsProvider>
+        <CursorProvider>{children}</CursorProvider>
+      </WordsProvider>
     </RigContext>
   );
 }

@@ -7,7 +7,7 @@ import { PLUS_MINUS_SDS } from '@/core/numerics/propagate';
 import { useRig } from '@/components/rig/RigProvider';
 import { Fold } from '@/components/ui/Fold';
 import { useUnits } from '@/components/units/UnitsProvider';
-import { schoolName } from '@/words/guide';
+import { schoolName } from '@/words/hands';
 
 function nameOf({ kind, school }: SchoolBreaks): string {
   const taught = schoolName(school ?? '', 'school not noted');

@@ -1,12 +1,17 @@
 'use client';
 
-import { useCallback } from 'react';
+import { createContext, use, useCallback } from 'react';
 import type { Reason } from '@/core/reasons';
-import { wordsOf } from '@/words';
+import type { Formatter } from '@/words/format';
 import { useUnits } from './UnitsProvider';
+
+/** How reasons are worded; given by WordsProvider, so that a page loads the dictionary once. */
+export const WordsContext = createContext<((reason: Reason, format: Formatter) => string) | null>(null);
 
 /** Says reasons of the core or of the server in the units that are chosen. */
 export function useSay(): (reason: Reason) => string {
+  const words = use(WordsContext);
   const { format } = useUnits();
-  return useCallback((reason: Reason) => wordsOf(reason, format), [format]);
+  if (!words) throw new Error('useSay: there is no WordsProvider above');
+  return useCallback((reason: Reason) => words(reason, format), [words, format]);
 }

@@ -1,3 +1,4 @@
+import tQuantile from '@stdlib/stats-base-dists-t-quantile';
 import { studentQuantile } from './studentQuantile';
 
 // Source: NIST/SEMATECH e-Handbook of Statistical Methods, 1.3.6.7.2, critical values of Student's t.
@@ -19,6 +20,16 @@ const TABLE: readonly (readonly [number, number, number])[] = [
 describe('studentQuantile', () => {
   it.each(TABLE)('t(%d; %d) = %d', (probability, degrees, value) => {
     expect(studentQuantile(probability, degrees)).toBeCloseTo(value, 3);
+  });
+
+  it('agrees with a reference library to ten digits, whole degrees of freedom or not', () => {
+    for (const degrees of [1, 1.7, 2, 3, 4.4, 7, 12, 29.3, 100, 1000]) {
+      for (const probability of [0.51, 0.6, 0.8, 0.9, 0.95, 0.975, 0.99, 0.999]) {
+        const reference = tQuantile(probability, degrees);
+        expect(studentQuantile(probability, degrees) / reference).toBeCloseTo(1, 10);
+      }
+    }
+    expect(studentQuantile(0.5, 3)).toBe(0);
   });
 
   it('is odd about one half', () => {

@@ -12,8 +12,9 @@ import { STRENGTH_REASONS } from './strength';
 import { TYPED_REASONS } from './typed';
 
 /**
- * Every kind of reason that core and use cases give, with its parameters. Neither words anything: the dictionary in `words`
- * says each in the reader's own units, and does not compile without a sentence for every kind.
+ * Every kind of reason that a page may show, with its parameters. Core and use cases word nothing: the dictionary in `words`
+ * says each in the reader's own units, and does not compile without a sentence for every kind. Why an act was refused is
+ * said by the server alone, so those kinds stand beside the others.
  */
 export const REASONS = {
   ...SPOOL_REASONS,
@@ -25,13 +26,13 @@ export const REASONS = {
   ...JOIN_REASONS,
   ...STATION_REASONS,
   ...TYPED_REASONS,
-  ...ACT_REASONS,
   ...LOG_REASONS,
 } as const;
 
-export { LOG_REASONS };
+export { ACT_REASONS, LOG_REASONS };
 
 export type ReasonKind = keyof typeof REASONS;
+export type ActKind = keyof typeof ACT_REASONS;
 export type LogKind = keyof typeof LOG_REASONS;
 
 interface Values {
@@ -50,19 +51,27 @@ interface Values {
 /** The figures and names of a table's entry; figures in SI. */
 export type FiguresOf<T> = { readonly [P in keyof T]: T[P] extends Measure ? Values[T[P]] : never };
 
-/** A reason of one of the kinds `K`, with its figures. */
-export type Reason<K extends ReasonKind = ReasonKind> = {
-  readonly [P in K]: { readonly reason: P; readonly figures: FiguresOf<(typeof REASONS)[P]> };
+type AnyTable = typeof REASONS & typeof ACT_REASONS;
+type AnyKind = ReasonKind | ActKind;
+
+type ReasonOf<K extends AnyKind> = {
+  readonly [P in K]: { readonly reason: P; readonly figures: FiguresOf<AnyTable[P]> };
 }[K];
 
+/** A reason of one of the kinds `K`, with its figures. */
+export type Reason<K extends ReasonKind = ReasonKind> = ReasonOf<K>;
+
+/** Why an act was refused: of a kind of its own, or a reason that a page may show too. */
+export type RefusalReason = ReasonOf<AnyKind>;
+
 /** Reasons of a kind without parameters need none. */
-type FiguresAsked<K extends ReasonKind> = keyof (typeof REASONS)[K] extends never
-  ? [figures?: FiguresOf<(typeof REASONS)[K]>]
-  : [figures: FiguresOf<(typeof REASONS)[K]>];
+type FiguresAsked<K extends AnyKind> = keyof AnyTable[K] extends never
+  ? [figures?: FiguresOf<AnyTable[K]>]
+  : [figures: FiguresOf<AnyTable[K]>];
 
 /** A reason with its figures (SI). */
-export function because<K extends ReasonKind>(reason: K, ...[figures]: FiguresAsked<K>): Reason<K> {
-  return { reason, figures: figures ?? {} } as unknown as Reason<K>;
+export function because<K extends AnyKind>(reason: K, ...[figures]: FiguresAsked<K>): ReasonOf<K> {
+  return { reason, figures: figures ?? {} } as unknown as ReasonOf<K>;
 }
 
 /** A failure of one of the kinds `R`, told apart by its reason. */

@@ -21,8 +21,17 @@ export async function benchPages() {
 async function pathsOf(base) {
   const boat = /href="(\/boats\/[0-9a-f-]+)"/.exec((await get(base, '/')).text)?.[1];
   const locker = (await get(base, boat)).text;
-  const rig = /href="(\/boats\/[0-9a-f-]+\/rigs\/[0-9a-f-]+)"/.exec(locker)?.[1];
-  return ['/', boat, `${boat}/gear`, `${boat}/fleet`, ...STATIONS.map((station) => `${rig}${station}`)];
+  const rigs = [...locker.matchAll(/href="(\/boats\/[0-9a-f-]+\/rigs\/[0-9a-f-]+)"[^>]*>([^<]*)</g)];
+  const wound = rigs.find(([, , name]) => name.startsWith('Five-colour'))?.[1];
+  const planned = rigs.find(([, , name]) => name.startsWith('Spare'))?.[1];
+  return [
+    '/',
+    boat,
+    `${boat}/gear`,
+    `${boat}/fleet`,
+    ...STATIONS.map((station) => `${wound}${station}`),
+    `${planned}/load`,
+  ];
 }
 
 const short = (path) => path.replace(/\/boats\/[0-9a-f-]+/, '/boat').replace(/\/rigs\/[0-9a-f-]+/, '/rig');
@@ -33,7 +42,7 @@ function gzipped(file) {
   return sizeOf.get(file);
 }
 
-/** Bytes of script, gzipped, that each page asks for at once; an empty page asks for the framework's own files alone. */
+/** Bytes of script, gzipped, that each page asks for at once by a tag or by a hint to fetch it; an empty page asks for the framework's own files alone. */
 async function benchFirstLoad(base, paths) {
   const { rootMainFiles } = JSON.parse(readFileSync(`${ROOT}/.next/build-manifest.json`, 'utf8'));
   const empty = rootMainFiles.reduce((sum, file) => sum + gzipped(file), 0);
@@ -41,7 +50,9 @@ async function benchFirstLoad(base, paths) {
   for (const path of paths) {
     const { text } = await get(base, path);
     const files = new Set(
-      [...text.matchAll(/<script src="\/_next\/(static\/[^"?]+\.js)[^"]*"(?![^>]*noModule)/gi)].map((m) => m[1]),
+      [...text.matchAll(/<(?:script|link)(?![^>]*noModule)[^>]*? (?:src|href)="\/_next\/(static\/[^"?]+\.js)/gi)].map(
+        (m) => m[1],
+      ),
     );
     const bytes = [...files].reduce((sum, file) => sum + gzipped(file), 0);
     row(

@@ -1,9 +1,9 @@
 import 'server-only';
-import { because, type Reason } from '../../core/reasons';
+import { because, type RefusalReason } from '../../core/reasons';
 import { codeOf } from '../../db/withBoat';
 
 /** PostgreSQL's codes for a constraint that a request has run into, each as a status and a reason. */
-const CONSTRAINTS: Readonly<Record<string, readonly [409 | 422, Reason]>> = {
+const CONSTRAINTS: Readonly<Record<string, readonly [409 | 422, RefusalReason]>> = {
   '23505': [409, because('stands-already')],
   '23503': [409, because('not-there-any-more')],
   '23514': [422, because('outside-what-is-kept')],
@@ -13,7 +13,7 @@ const CONSTRAINTS: Readonly<Record<string, readonly [409 | 422, Reason]>> = {
 };
 
 /** What a constraint that an error tells of means for the sender, or null. */
-export function constraintOf(error: unknown): readonly [409 | 422, Reason] | null {
+export function constraintOf(error: unknown): readonly [409 | 422, RefusalReason] | null {
   const code = codeOf(error);
   return Object.hasOwn(CONSTRAINTS, code) ? (CONSTRAINTS[code] ?? null) : null;
 }

@@ -2,6 +2,7 @@ import type { Metadata } from 'next';
 import Link from 'next/link';
 import { FindAndPage } from '@/components/locker/FindAndPage';
 import { Locker } from '@/components/locker/Locker';
+import { WordsProvider } from '@/components/units/WordsProvider';
 import { Header } from '@/components/shell/Header';
 import { boatPath, fleetPath, gearPath, rigPath } from '@/components/shell/places';
 import { readSearch, type Search } from '@/app/read/search';
@@ -22,7 +23,7 @@ export default async function LockerPage({ params, searchParams }: Props) {
   });
   const button = 'inline-flex min-h-11 items-center rounded-sm border-2 border-edge-strong bg-card px-4 font-semibold';
   return (
-    <>
+    <WordsProvider>
       <Header
         crumbs={[{ label: boat.name, path: boatPath(boat.id) }]}
         places={[
@@ -51,6 +52,6 @@ export default async function LockerPage({ params, searchParams }: Props) {
         <FindAndPage path={boatPath(boat.id)} find={find} {...locker} what="rigs" />
         <Locker boatId={boat.id} rigs={locker.rigs} isWhole={find === ''} />
       </main>
-    </>
+    </WordsProvider>
   );
 }

@@ -1,6 +1,7 @@
 import type { Metadata } from 'next';
 import { FleetPage } from '@/components/fleet/FleetPage';
 import { FindAndPage } from '@/components/locker/FindAndPage';
+import { WordsProvider } from '@/components/units/WordsProvider';
 import { Header } from '@/components/shell/Header';
 import { boatPath, fleetPath, rigPath } from '@/components/shell/places';
 import { readSearch, type Search } from '@/app/read/search';
@@ -20,7 +21,7 @@ export default async function Fleet({ params, searchParams }: Props) {
     return db.boat && { boat: db.boat, crew: await pageCrew(db), fleet: await readFleet(db, find, page) };
   });
   return (
-    <>
+    <WordsProvider>
       <Header
         crumbs={[
           { label: boat.name, path: boatPath(boat.id) },
@@ -38,6 +39,6 @@ export default async function Fleet({ params, searchParams }: Props) {
         <FindAndPage path={fleetPath(boat.id)} find={find} {...fleet} what="rods" />
         <FleetPage boatId={boat.id} boatName={boat.name} rigs={fleet.rigs} />
       </main>
-    </>
+    </WordsProvider>
   );
 }

@@ -1,5 +1,6 @@
 import type { Metadata } from 'next';
 import { GearPage } from '@/components/gear/GearPage';
+import { WordsProvider } from '@/components/units/WordsProvider';
 import { Header } from '@/components/shell/Header';
 import { boatPath, gearPath } from '@/components/shell/places';
 import { pageCrew, readPage } from '@/app/read/snapshot';
@@ -14,7 +15,7 @@ export default async function Gear({ params }: { params: Promise<{ boatId: strin
   });
   const { boat } = gear;
   return (
-    <>
+    <WordsProvider>
       <Header
         crumbs={[
           { label: boat.name, path: boatPath(boat.id) },
@@ -37,6 +38,6 @@ export default async function Gear({ params }: { params: Promise<{ boatId: strin
           wanted={gear.wanted}
         />
       </main>
-    </>
+    </WordsProvider>
   );
 }
