@@ -10,6 +10,7 @@ import { Ribbon } from '@/components/line/Ribbon';
 import { exaggeration } from '@/components/line/RibbonBands';
 import { bandsOfLine } from '@/core/rig/bandsOfLine';
 import { cardPath, rigPath, stationPath } from '@/components/shell/places';
+import { Pending } from '@/components/ui/Pending';
 import { StateMark } from '@/components/ui/StateMark';
 import { HeldOut } from './HeldOut';
 import { useRig } from './RigProvider';
@@ -33,7 +34,10 @@ function StationTabs() {
               <span className="lettered">
                 {index + 1}. {title}
               </span>
-              <StateMark state={states[id].state} />
+              <span className="flex items-center gap-1">
+                <Pending />
+                <StateMark state={states[id].state} />
+              </span>
             </span>
           </Link>
         );

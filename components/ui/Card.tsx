@@ -1,4 +1,5 @@
 import type { ReactNode } from 'react';
+import { CardBoundary } from './CardBoundary';
 
 /** A line card: a titled sheet with a ruled head. */
 export function Card({
@@ -18,7 +19,9 @@ export function Card({
         <h2 className="lettered text-lg">{title}</h2>
         {aside}
       </header>
-      <div className="p-4">{children}</div>
+      <div className="p-4">
+        <CardBoundary title={title}>{children}</CardBoundary>
+      </div>
     </section>
   );
 }

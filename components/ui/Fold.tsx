@@ -3,6 +3,7 @@
 import { ChevronDown } from 'lucide-react';
 import { Collapsible } from 'radix-ui';
 import { useState, type ReactNode } from 'react';
+import { CardBoundary } from './CardBoundary';
 
 /** A card that is folded away until it is wanted; its head says in a line what is inside. */
 export function Fold({ title, line, children }: { title: string; line: string; children: ReactNode }) {
@@ -24,7 +25,9 @@ export function Fold({ title, line, children }: { title: string; line: string; c
             <ChevronDown className={`size-6 shrink-0 ${open ? 'rotate-180' : ''}`} aria-hidden />
           </Collapsible.Trigger>
         </h2>
-        <Collapsible.Content className="border-t-2 border-ink/80 p-4">{children}</Collapsible.Content>
+        <Collapsible.Content className="border-t-2 border-ink/80 p-4">
+          <CardBoundary title={title}>{children}</CardBoundary>
+        </Collapsible.Content>
       </section>
     </Collapsible.Root>
   );

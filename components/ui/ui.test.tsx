@@ -1,7 +1,31 @@
 import { fireEvent, render, screen } from '@testing-library/react';
-import { Caution } from './Card';
+import { Card, Caution } from './Card';
 import { StateMark } from './StateMark';
 import { Toasts, useToast } from './Toasts';
+
+describe('a card', () => {
+  it('holds a fault of its own within it, and tries again when asked', () => {
+    jest.spyOn(console, 'error').mockImplementation(() => undefined);
+    let isBroken = true;
+    function Fragile() {
+      if (isBroken) throw new Error('snapped');
+      return <p>drawn</p>;
+    }
+    render(
+      <>
+        <Card title="The spool">
+          <Fragile />
+        </Card>
+        <Card title="The line">stands</Card>
+      </>,
+    );
+    expect(screen.getByRole('alert')).toHaveTextContent(/The spool cannot be drawn/);
+    expect(screen.getByText('stands')).toBeInTheDocument();
+    isBroken = false;
+    fireEvent.click(screen.getByRole('button', { name: 'Try again' }));
+    expect(screen.getByText('drawn')).toBeInTheDocument();
+  });
+});
 
 describe('a station’s mark', () => {
   it.each(['done', 'stale', 'due', 'not needed'] as const)('says %s in words, not by colour alone', (state) => {

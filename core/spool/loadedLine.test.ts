@@ -25,6 +25,40 @@ describe('a loaded line', () => {
     expect(line.woundLengthM).toBeCloseTo(185, 12);
   });
 
+  it('keeps what is let out by hand out of what is wound', () => {
+    const withLeader = buildLoadedLine(SPOOL, [...STACK, segment('leader', 8, 0.0006, false)]);
+    expect(withLeader.totalLengthM).toBeCloseTo(193, 12);
+    expect(withLeader.handLinedLengthM).toBeCloseTo(8, 12);
+    expect(withLeader.woundLengthM).toBeCloseTo(185, 12);
+    expect(withLeader.woundTurns).toBeCloseTo(line.woundTurns, 9);
+    expect(line.woundTurns).toBeCloseTo(
+      line.segments.reduce((sum, each) => sum + each.turns, 0),
+      9,
+    );
+    expect(line.woundTurns).toBeGreaterThan(1000);
+  });
+
+  it('names a figure that cannot be', () => {
+    expect(() => buildLoadedLine({ ...SPOOL, widthM: 0 }, STACK)).toThrow(/^buildLoadedLine: widthM/);
+    expect(() => buildLoadedLine({ ...SPOOL, arborDiameterM: NaN }, STACK)).toThrow(/^buildLoadedLine: arborDiameterM/);
+    expect(() => buildLoadedLine(SPOOL, [segment('none', 0, 0.0004)])).toThrow(/^buildLoadedLine: lengthM/);
+    expect(() => paidOutAfterTurnsM(line, -1)).toThrow(/must not be negative/);
+    expect(() => paidOutAfterTurnsM(line, NaN)).toThrow(/must not be negative/);
+    expect(() => paidOutAfterTurnsM(line, line.woundTurns + 1)).toThrow(/turns are wound/);
+    expect(() => spoolStateAt(line, 185.1)).toThrow(/is not between 0 and the/);
+    expect(() => spoolStateAt(buildLoadedLine(SPOOL, [segment('leader', 8, 0.0006, false)]), 0)).toThrow(
+      /nothing is wound/,
+    );
+  });
+
+  it('stands at the arbor with the last turn off, however the last digits fall', () => {
+    const end = spoolStateAt(line, line.woundLengthM + 1e-10);
+    expect(end).toMatchObject({ diameterM: SPOOL.arborDiameterM, segment: { id: 'backing' } });
+    expect(end.turns).toBeCloseTo(line.woundTurns, 6);
+    expect(paidOutAfterTurnsM(line, 0)).toBe(0);
+    expect(paidOutAfterTurnsM(line, line.woundTurns + 1e-9)).toBeCloseTo(line.woundLengthM, 6);
+  });
+
   it('pays out from full to the arbor, and every way back', () => {
     expect(spoolStateAt(line, 0)).toMatchObject({ turns: 0, diameterM: line.fullDiameterM });
     const end = spoolStateAt(line, line.woundLengthM);

@@ -46,8 +46,20 @@ describe('solveSegment', () => {
     expect(outcome.figures).toMatchObject({ solved: 'backing', last: 'lead' });
   });
 
+  it('says that nothing fits under the middle of the spool, and when the others just fill it', () => {
+    for (const target of [0, -0.01]) {
+      const none = solveSegment(SPOOL, [row('backing', null), row('top', 20)], target);
+      expect(none).toMatchObject({ ok: false, figures: { availableVolumeM3: 0, last: 'top' } });
+    }
+    const alone = solveSegment(SPOOL, [row('backing', null)], 0.02);
+    expect(alone).toMatchObject({ ok: false, figures: { last: '', solved: 'backing', excessLastLengthM: 0 } });
+    expect(solveSegment(SPOOL, [row('backing', null)], SPOOL.arborDiameterM).ok).toBe(false);
+  });
+
   it('throws unless exactly one wound segment is unknown', () => {
     expect(() => solveSegment(SPOOL, [row('a', 10)], 0.056)).toThrow(/not 0/);
+    expect(() => solveSegment(SPOOL, [], 0.056)).toThrow(/not 0/);
+    expect(() => reshaped(buildLoadedLine(SPOOL, [{ ...row('a', 10), lengthM: 10 }]), 0, [1])).toThrow(/^reshaped: /);
     expect(() => solveSegment(SPOOL, [row('a', null), row('b', null)], 0.056)).toThrow(/not 2/);
     expect(() => solveSegment(SPOOL, [row('a', null, 0.0004, false)], 0.056)).toThrow(RangeError);
   });

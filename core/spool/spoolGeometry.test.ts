@@ -30,5 +30,13 @@ describe('wound diameter and volume', () => {
   it('throws below nothing', () => {
     expect(() => woundDiameterM(SPOOL, -1e-9)).toThrow(RangeError);
     expect(spoolVolumeM3(SPOOL, 0.02)).toBeLessThan(0);
+    for (const bad of [
+      { ...SPOOL, arborDiameterM: 0 },
+      { ...SPOOL, widthM: NaN },
+    ]) {
+      expect(() => woundDiameterM(bad, 1e-6)).toThrow(/^woundDiameterM: /);
+      expect(() => spoolVolumeM3(bad, 0.05)).toThrow(/^spoolVolumeM3: /);
+    }
+    expect(() => spoolVolumeM3(SPOOL, 0)).toThrow(/^spoolVolumeM3: diameterM/);
   });
 });
