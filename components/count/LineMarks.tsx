@@ -1,13 +1,13 @@
 'use client';
 
-import { useState } from 'react';
 import { MARK_SD_M, marksOfView } from '@/core/rig/count/lineMarks';
 import { PLUS_MINUS_SDS } from '@/core/numerics/propagate';
 import type { LoadRecord } from '@/core/rig/record';
 import type { RigView } from '@/core/rig/rigView';
 import { UndoButton } from '@/components/bench/UndoButton';
-import { QuantityField, useQuantity } from '@/components/fields/QuantityField';
-import { ChoiceField, TextField } from '@/components/fields/TextField';
+import { FormChoice, FormQuantity, FormText } from '@/components/fields/FormParts';
+import { choice, neededQuantity, words } from '@/components/fields/specs';
+import { useDraftForm } from '@/components/fields/useDraftForm';
 import { useSend } from '@/components/http/useSend';
 import { useRig } from '@/components/rig/RigProvider';
 import { Button } from '@/components/ui/Button';
@@ -23,23 +23,22 @@ const KINDS = [
 export function LineMarks({ view, load }: { view: RigView; load: LoadRecord }) {
   const { record } = useRig();
   const { format } = useUnits();
-  const { sendNow, state, fieldError } = useSend();
-  const [kind, setKind] = useState<(typeof KINDS)[number]['value']>('tied');
-  const [looks, setLooks] = useState('');
-  const length = useQuantity(`mark:${load.id}`, 'length', null, LIMITS.segmentLengthM);
+  const { sendNow, state } = useSend();
+  const form = useDraftForm(`mark:${load.id}`, {
+    kind: choice(['tied', 'inked'], 'tied'),
+    looks: words(),
+    lengthOutM: neededQuantity('length', LIMITS.segmentLengthM),
+  });
   const last = record.lineMarks.at(-1);
-  const store = async (): Promise<void> => {
-    const body = { loadId: load.id, kind, looks, lengthOutM: length.value };
-    const result = await sendNow(
-      'markLine',
-      { boatId: record.boat.id, rigId: record.id },
-      body,
-      'The mark is on record.',
+  const store = (): Promise<void> =>
+    form.submit((mark) =>
+      sendNow(
+        'markLine',
+        { boatId: record.boat.id, rigId: record.id },
+        { ...mark, loadId: load.id },
+        'The mark is on record.',
+      ),
     );
-    if (!result.ok) return;
-    setLooks('');
-    length.forget();
-  };
   return (
     <div className="flex flex-col gap-3 border-l-4 border-rule pl-3">
       <p className="text-sm">
@@ -63,15 +62,12 @@ export function LineMarks({ view, load }: { view: RigView; load: LoadRecord }) {
         </ul>
       )}
       <div className="grid grid-cols-3 gap-2">
-        <ChoiceField label="Mark is" value={kind} options={KINDS} onChange={setKind} />
-        <TextField label="It looks like" value={looks} onChange={setLooks} error={fieldError('looks')} />
-        <QuantityField label="True length out" {...length.field} error={fieldError('lengthOutM')} />
+        <FormChoice form={form} name="kind" label="Mark is" options={KINDS} />
+        <FormText form={form} name="looks" label="It looks like" />
+        <FormQuantity form={form} name="lengthOutM" label="True length out" />
       </div>
       <div className="flex flex-wrap gap-2">
-        <Button
-          disabled={state.kind === 'sending' || length.value === null || looks.trim() === ''}
-          onClick={() => void store()}
-        >
+        <Button disabled={state.kind === 'sending'} onClick={() => void store()}>
           Note this mark
         </Button>
         {last && <UndoButton kind="lineMark" id={last.id} what="mark" reason="undone by the person who made it" />}

@@ -1,15 +1,16 @@
 'use client';
 
-import { useState } from 'react';
 import { MATERIALS } from '@/core/load/defaults';
 import type { LineProductRecord } from '@/core/rig/record';
-import { QuantityField, useQuantity } from '@/components/fields/QuantityField';
-import { ChoiceField, TextField } from '@/components/fields/TextField';
-import { isText, useDraft } from '@/components/fields/useDraft';
+import { FormChoice, FormQuantity, FormText } from '@/components/fields/FormParts';
+import { choice, neededQuantity, quantity, words } from '@/components/fields/specs';
+import { useDraftForm } from '@/components/fields/useDraftForm';
 import { useSend } from '@/components/http/useSend';
 import { Button } from '@/components/ui/Button';
 import { LIMITS } from '@/usecases/limits';
 import { ThicknessHelp } from './ThicknessHelp';
+
+const SOURCES = ['label', 'measured', 'default'] as const;
 
 /** A line by what its label says, or better by what was measured. */
 export function LineForm({
@@ -22,39 +23,29 @@ export function LineForm({
   onDone: () => void;
 }) {
   const key = `line:${line?.id ?? boatId}`;
-  const { sendNow, state, fieldError } = useSend();
-  const [typedName, setName] = useDraft(`${key}:name`, isText);
-  const diameter = useQuantity(`${key}:diameter`, 'smallLength', line?.diameterM.value ?? null, LIMITS.lineDiameterM);
-  const strength = useQuantity(`${key}:strength`, 'force', line?.labelStrengthN ?? null, LIMITS.forceN);
-  const [family, setFamily] = useState(line?.family ?? '');
-  const [material, setMaterial] = useState<LineProductRecord['material']>(line?.material ?? 'nylon');
-  const [source, setSource] = useState<'label' | 'measured' | 'default'>(
-    line?.diameterM.source === 'measured' || line?.diameterM.source === 'default' ? line.diameterM.source : 'label',
-  );
-  const error = (path: string): string | undefined => fieldError(path) ?? fieldError(`line.${path}`);
-  const store = async (): Promise<void> => {
-    const body = {
-      name: typedName ?? line?.name ?? '',
-      material,
-      diameterM: diameter.value,
-      diameterSource: source,
-      labelStrengthN: strength.value,
-      family,
-    };
-    const result = line
-      ? await sendNow(
-          'changeLine',
-          { boatId, lineId: line.id },
-          { version: line.version, line: body },
-          'The line is stored.',
-        )
-      : await sendNow('createLine', { boatId }, body, 'The line is on record.');
-    if (!result.ok) return;
-    setName(null);
-    diameter.forget();
-    strength.forget();
-    onDone();
-  };
+  const { sendNow, state } = useSend();
+  const source = line?.diameterM.source;
+  const form = useDraftForm(key, {
+    name: words(line?.name),
+    material: choice(MATERIALS, line?.material ?? 'nylon'),
+    diameterM: neededQuantity('smallLength', LIMITS.lineDiameterM, line?.diameterM.value ?? null),
+    diameterSource: choice(SOURCES, source === 'measured' || source === 'default' ? source : 'label'),
+    labelStrengthN: quantity('force', LIMITS.forceN, line?.labelStrengthN ?? null),
+    family: words(line?.family),
+  });
+  const store = (): Promise<void> =>
+    form.submit(async (body) => {
+      const result = line
+        ? await sendNow(
+            'changeLine',
+            { boatId, lineId: line.id },
+            { version: line.version, line: body },
+            'The line is stored.',
+          )
+        : await sendNow('createLine', { boatId }, body, 'The line is on record.');
+      if (result.ok) onDone();
+      return result;
+    });
   return (
     <form
       className="flex flex-col gap-3"
@@ -64,46 +55,41 @@ export function LineForm({
       }}
     >
       <div className="grid grid-cols-2 gap-2 sm:grid-cols-5">
-        <TextField label="Name" value={typedName ?? line?.name ?? ''} onChange={setName} error={error('name')} />
-        <ChoiceField
+        <FormText form={form} name="name" label="Name" />
+        <FormChoice
+          form={form}
+          name="material"
           label="Material"
-          value={material}
           options={MATERIALS.map((value) => ({ value, text: value }))}
-          onChange={setMaterial}
         />
-        <QuantityField label="Thickness" {...diameter.field} error={error('diameterM')} />
-        <ChoiceField
+        <FormQuantity form={form} name="diameterM" label="Thickness" />
+        <FormChoice
+          form={form}
+          name="diameterSource"
           label="That thickness is"
-          value={source}
           options={[
             { value: 'label', text: 'from the label' },
             { value: 'measured', text: 'by wraps or caliper' },
             { value: 'default', text: 'a guess from its strength' },
           ]}
-          onChange={setSource}
           hint="labels of braid are off by 10 to 20 %"
         />
-        <QuantityField
-          label="Strength on the label"
-          {...strength.field}
-          error={error('labelStrengthN')}
-          hint="may stay empty"
-        />
-        <TextField
+        <FormQuantity form={form} name="labelStrengthN" label="Strength on the label" hint="may stay empty" />
+        <FormText
+          form={form}
+          name="family"
           label="All its sizes are called"
-          value={family}
-          onChange={setFamily}
-          error={error('family')}
           hint="sizes of one product tell on each other"
         />
       </div>
       <ThicknessHelp
         draftKey={key}
-        material={material}
-        labelStrengthN={strength.value}
+        material={form.value('material') ?? 'nylon'}
+        labelStrengthN={form.value('labelStrengthN')}
         onTake={(found) => {
-          diameter.set({ text: (found.value * 1000).toFixed(3), unit: 'mm' });
-          setSource(found.source === 'measured' ? 'measured' : found.source === 'default' ? 'default' : 'label');
+          form.set('diameterM', { text: (found.value * 1000).toFixed(3), unit: 'mm' });
+          const { source: of } = found;
+          form.set('diameterSource', of === 'measured' || of === 'default' ? of : 'label');
         }}
       />
       <div className="flex gap-2">

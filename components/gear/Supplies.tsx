@@ -1,10 +1,9 @@
 'use client';
 
-import { useState } from 'react';
 import type { LineProductRecord, SupplySpoolRecord } from '@/core/rig/record';
-import { QuantityField, useQuantity } from '@/components/fields/QuantityField';
-import { ChoiceField, TextField } from '@/components/fields/TextField';
-import { isText, useDraft } from '@/components/fields/useDraft';
+import { FormChoice, FormQuantity, FormText } from '@/components/fields/FormParts';
+import { neededQuantity, quantity, words } from '@/components/fields/specs';
+import { useDraftForm } from '@/components/fields/useDraftForm';
 import { useSend } from '@/components/http/useSend';
 import { Button } from '@/components/ui/Button';
 import { Card } from '@/components/ui/Card';
@@ -24,25 +23,22 @@ export function Supplies({
   lines: readonly LineProductRecord[];
 }) {
   const { format } = useUnits();
-  const { sendNow, state, fieldError } = useSend();
-  const [label, setLabel] = useDraft(`supply:${boatId}:label`, isText);
-  const [picked, setPicked] = useState(lines[0]?.id ?? '');
-  const bought = useQuantity(`supply:${boatId}:bought`, 'length', null, LIMITS.supplyLengthM);
-  const left = useQuantity(`supply:${boatId}:left`, 'length', null, LEFT_LIMITS);
-  const lineId = lines.some((line) => line.id === picked) ? picked : (lines[0]?.id ?? '');
-  const add = async (): Promise<void> => {
-    const body = {
-      lineProductId: lineId,
-      label: label ?? '',
-      boughtLengthM: bought.value,
-      remainingLengthM: left.value ?? bought.value,
-    };
-    const result = await sendNow('addSupply', { boatId }, body, 'The spool is on the shelf.');
-    if (!result.ok) return;
-    setLabel(null);
-    bought.forget();
-    left.forget();
-  };
+  const { sendNow, state } = useSend();
+  const form = useDraftForm(`supply:${boatId}`, {
+    label: words(),
+    lineProductId: words(lines[0]?.id),
+    boughtLengthM: neededQuantity('length', LIMITS.supplyLengthM),
+    remainingLengthM: quantity('length', LEFT_LIMITS),
+  });
+  const add = (): Promise<void> =>
+    form.submit(({ remainingLengthM, ...spool }) =>
+      sendNow(
+        'addSupply',
+        { boatId },
+        { ...spool, remainingLengthM: remainingLengthM ?? spool.boughtLengthM },
+        'The spool is on the shelf.',
+      ),
+    );
   return (
     <Card title="Supply spools on the shelf">
       <ul className="mb-4 flex flex-col divide-y divide-edge text-sm">
@@ -64,21 +60,15 @@ export function Supplies({
           void add();
         }}
       >
-        <TextField label="Label of a new spool" value={label ?? ''} onChange={setLabel} error={fieldError('label')} />
-        <ChoiceField
+        <FormText form={form} name="label" label="Label of a new spool" />
+        <FormChoice
+          form={form}
+          name="lineProductId"
           label="Line on it"
-          value={lineId}
           options={lines.map((line) => ({ value: line.id, text: line.name }))}
-          onChange={setPicked}
-          error={fieldError('lineProductId')}
         />
-        <QuantityField label="Length as bought" {...bought.field} error={fieldError('boughtLengthM')} />
-        <QuantityField
-          label="Left on it"
-          {...left.field}
-          error={fieldError('remainingLengthM')}
-          hint="empty when it is whole"
-        />
+        <FormQuantity form={form} name="boughtLengthM" label="Length as bought" />
+        <FormQuantity form={form} name="remainingLengthM" label="Left on it" hint="empty when it is whole" />
         <Button type="submit" className="mt-6" disabled={state.kind === 'sending'}>
           Put it on the shelf
         </Button>

@@ -12,8 +12,9 @@ import { TracePlot } from '@/components/bench/TracePlot';
 import { UndoButton } from '@/components/bench/UndoButton';
 import { useVirtualReel } from '@/components/bench/useVirtualReel';
 import { VirtualBench } from '@/components/bench/VirtualMark';
-import { QuantityField, useQuantity } from '@/components/fields/QuantityField';
-import { ChoiceField } from '@/components/fields/TextField';
+import { FormChoice, FormQuantity } from '@/components/fields/FormParts';
+import { choice, neededQuantity, words } from '@/components/fields/specs';
+import { useDraftForm } from '@/components/fields/useDraftForm';
 import { useSend } from '@/components/http/useSend';
 import { useRig } from '@/components/rig/RigProvider';
 import { Button } from '@/components/ui/Button';
@@ -34,29 +35,30 @@ export function JoinBreaks({ join }: { join: JoinRecord }) {
   const { record } = useRig();
   const { format } = useUnits();
   const say = useSay();
-  const { sendNow, state, fieldError } = useSend();
+  const { sendNow, state } = useSend();
   const bench = useVirtualReel();
-  const peak = useQuantity(`join-peak:${join.id}`, 'force', null, LIMITS.forceN);
-  const [brokeAt, setBrokeAt] = useState<JoinPull['brokeAt']>('join');
-  const [instrument, setInstrument] = useState('read by eye');
+  const form = useDraftForm(`join-break:${join.id}`, {
+    peakN: neededQuantity('force', LIMITS.forceN),
+    brokeAt: choice(['join', 'line', 'grip'], 'join'),
+    instrument: words('read by eye'),
+  });
+  const peakN = form.value('peakN');
   const [samples, setSamples] = useState<readonly ForceSample[]>([]);
   const [unread, setUnread] = useState<string | null>(null);
   const weakerN = weakerLineN(record, join);
   const last = join.breaks.at(-1);
   const busy = state.kind === 'sending' || bench.busy;
-  const store = async (): Promise<void> => {
-    const body = { peakN: peak.value, brokeAt, school: join.lastTie?.school ?? null, instrument };
-    const result = await sendNow(
-      'breakJoin',
-      { boatId: record.boat.id, rigId: record.id, joinId: join.id },
-      body,
-      'On record. Strength and drag follow.',
-    );
-    if (!result.ok) return;
-    peak.forget();
-    setSamples([]);
-    setInstrument('read by eye');
-  };
+  const store = (): Promise<void> =>
+    form.submit(async (seen) => {
+      const result = await sendNow(
+        'breakJoin',
+        { boatId: record.boat.id, rigId: record.id, joinId: join.id },
+        { ...seen, school: join.lastTie?.school ?? null },
+        'On record. Strength and drag follow.',
+      );
+      if (result.ok) setSamples([]);
+      return result;
+    });
   const pull = async (): Promise<void> => {
     const shown = await bench.work({ act: 'break-join', joinId: join.id });
     if (!shown) return;
@@ -64,9 +66,9 @@ export function JoinBreaks({ join }: { join: JoinRecord }) {
     const read = readBreak(shown.samples);
     setUnread(read.ok ? null : say(read));
     if (!read.ok) return;
-    peak.set({ text: read.value.toFixed(1), unit: 'N' });
-    setBrokeAt('join');
-    setInstrument(shown.instrument);
+    form.set('peakN', { text: read.value.toFixed(1), unit: 'N' });
+    form.set('brokeAt', 'join');
+    form.set('instrument', shown.instrument);
   };
   return (
     <Card title={`Pulled to the break: ${placeWords(record, join)}`}>
@@ -77,16 +79,16 @@ export function JoinBreaks({ join }: { join: JoinRecord }) {
       </Caution>
       <div className="mt-3 flex flex-wrap items-end gap-3">
         <div className="w-40">
-          <QuantityField label="Broke at a force of" {...peak.field} error={fieldError('peakN')} />
+          <FormQuantity form={form} name="peakN" label="Broke at a force of" />
         </div>
-        <ChoiceField label="It broke" value={brokeAt} options={PLACES} onChange={setBrokeAt} />
-        <Button disabled={busy || peak.value === null || weakerN === null} onClick={() => void store()}>
+        <FormChoice form={form} name="brokeAt" label="It broke" options={PLACES} />
+        <Button disabled={busy || weakerN === null} onClick={() => void store()}>
           Record this break
         </Button>
       </div>
-      {peak.value !== null && weakerN !== null && (
+      {peakN !== null && weakerN !== null && (
         <p className="mt-2 text-sm">
-          That is {format.percent(peak.value / weakerN)} of the weaker line, {format.force(weakerN)}.
+          That is {format.percent(peakN / weakerN)} of the weaker line, {format.force(weakerN)}.
         </p>
       )}
       {record.hasVirtualReel && (

@@ -1,7 +1,8 @@
 'use client';
 
-import { useState } from 'react';
-import { ChoiceField, TextField } from '@/components/fields/TextField';
+import { FormChoice, FormText } from '@/components/fields/FormParts';
+import { choice, words } from '@/components/fields/specs';
+import { useDraftForm } from '@/components/fields/useDraftForm';
 import { useSend } from '@/components/http/useSend';
 import { useRig } from '@/components/rig/RigProvider';
 import { Button } from '@/components/ui/Button';
@@ -9,26 +10,23 @@ import { Button } from '@/components/ui/Button';
 /** Adds one of the crew: a name or a post, and the working hand. */
 export function NewPerson() {
   const { record } = useRig();
-  const { sendNow, state, fieldError } = useSend();
-  const [name, setName] = useState('');
-  const [hand, setHand] = useState<'left' | 'right'>('right');
-  const add = async (): Promise<void> => {
-    const result = await sendNow('addPerson', { boatId: record.boat.id }, { name, hand }, 'On the crew list.');
-    if (result.ok) setName('');
-  };
+  const { sendNow, state } = useSend();
+  const form = useDraftForm(`person:${record.boat.id}`, { name: words(), hand: choice(['right', 'left'], 'right') });
+  const add = (): Promise<void> =>
+    form.submit((person) => sendNow('addPerson', { boatId: record.boat.id }, person, 'On the crew list.'));
   return (
     <div className="flex flex-wrap items-end gap-2">
-      <TextField label="Add one of the crew" value={name} onChange={setName} error={fieldError('name')} />
-      <ChoiceField
+      <FormText form={form} name="name" label="Add one of the crew" />
+      <FormChoice
+        form={form}
+        name="hand"
         label="Works with the"
-        value={hand}
         options={[
           { value: 'right', text: 'right hand' },
           { value: 'left', text: 'left hand' },
         ]}
-        onChange={setHand}
       />
-      <Button disabled={state.kind === 'sending' || name.trim() === ''} onClick={() => void add()}>
+      <Button disabled={state.kind === 'sending'} onClick={() => void add()}>
         Add to the crew
       </Button>
     </div>

@@ -2,7 +2,9 @@
 
 import { readSlip } from '@/core/joins/slipCheck';
 import type { JoinRecord } from '@/core/rig/record';
-import { QuantityField, useQuantity } from '@/components/fields/QuantityField';
+import { FormQuantity } from '@/components/fields/FormParts';
+import { neededQuantity, quantity } from '@/components/fields/specs';
+import { useDraftForm } from '@/components/fields/useDraftForm';
 import { useSend } from '@/components/http/useSend';
 import { useRig } from '@/components/rig/RigProvider';
 import { Button } from '@/components/ui/Button';
@@ -18,22 +20,18 @@ export function SlipCheck({ join }: { join: JoinRecord }) {
   const { record } = useRig();
   const { format } = useUnits();
   const say = useSay();
-  const { sendNow, state, fieldError } = useSend();
-  const moved = useQuantity(`moved:${join.id}`, 'smallLength', null, { min: 0, max: 1 });
-  const pulled = useQuantity(`slip-pull:${join.id}`, 'force', null, LIMITS.forceN);
-  const verdict = moved.value === null ? null : readSlip(moved.value);
+  const { sendNow, state } = useSend();
+  const form = useDraftForm(`slip:${join.id}`, {
+    movedM: neededQuantity('smallLength', { min: 0, max: 1 }),
+    pulledN: quantity('force', LIMITS.forceN),
+  });
+  const movedM = form.value('movedM');
+  const verdict = movedM === null ? null : readSlip(movedM);
   const last = join.lastSlip;
-  const store = async (): Promise<void> => {
-    const result = await sendNow(
-      'checkSlip',
-      { boatId: record.boat.id, rigId: record.id, joinId: join.id },
-      { movedM: moved.value, pulledN: pulled.value },
-      'Noted.',
+  const store = (): Promise<void> =>
+    form.submit((look) =>
+      sendNow('checkSlip', { boatId: record.boat.id, rigId: record.id, joinId: join.id }, look, 'Noted.'),
     );
-    if (!result.ok) return;
-    moved.forget();
-    pulled.forget();
-  };
   return (
     <Card title="Slip check at the arbor">
       <p className="text-sm">
@@ -50,17 +48,12 @@ export function SlipCheck({ join }: { join: JoinRecord }) {
       )}
       <div className="mt-3 flex flex-wrap items-end gap-3">
         <div className="w-40">
-          <QuantityField label="The stroke parted by" {...moved.field} error={fieldError('movedM')} />
+          <FormQuantity form={form} name="movedM" label="The stroke parted by" />
         </div>
         <div className="w-40">
-          <QuantityField
-            label="After a pull of"
-            {...pulled.field}
-            error={fieldError('pulledN')}
-            hint="by the scale; may stay empty"
-          />
+          <FormQuantity form={form} name="pulledN" label="After a pull of" hint="by the scale; may stay empty" />
         </div>
-        <Button disabled={state.kind === 'sending' || moved.value === null} onClick={() => void store()}>
+        <Button disabled={state.kind === 'sending'} onClick={() => void store()}>
           Note the look
         </Button>
       </div>

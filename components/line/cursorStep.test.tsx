@@ -9,11 +9,13 @@ import { WholeLine } from '../rig/WholeLine';
 import { StrengthStation } from '../strength/StrengthStation';
 import { pulls, woundRig } from '../../tests/rigFixture';
 import { renderRig } from '../../tests/renderRig';
+import type * as CardModule from '../ui/Card';
+import type * as BandsModule from './RibbonBands';
 
 const rendered = { cards: 0, bands: 0 };
 
 jest.mock('../ui/Card', () => {
-  const actual = jest.requireActual<typeof import('../ui/Card')>('../ui/Card');
+  const actual = jest.requireActual<typeof CardModule>('../ui/Card');
   return {
     ...actual,
     Card: (props: Parameters<typeof actual.Card>[0]) => {
@@ -23,7 +25,7 @@ jest.mock('../ui/Card', () => {
   };
 });
 jest.mock('./RibbonBands', () => {
-  const actual = jest.requireActual<typeof import('./RibbonBands')>('./RibbonBands');
+  const actual = jest.requireActual<typeof BandsModule>('./RibbonBands');
   return {
     ...actual,
     RibbonBands: (props: Parameters<typeof actual.RibbonBands>[0]) => {

@@ -1,8 +1,9 @@
 'use client';
 
 import { useRouter } from 'next/navigation';
-import { TextField } from '@/components/fields/TextField';
-import { isText, useDraft } from '@/components/fields/useDraft';
+import { FormText } from '@/components/fields/FormParts';
+import { words } from '@/components/fields/specs';
+import { useDraftForm } from '@/components/fields/useDraftForm';
 import { useSend } from '@/components/http/useSend';
 import { boatPath } from '@/components/shell/places';
 import { Button } from '@/components/ui/Button';
@@ -10,21 +11,14 @@ import { Button } from '@/components/ui/Button';
 /** A new boat: a locker of its own, whose rigs no other boat sees. */
 export function NewBoat() {
   const router = useRouter();
-  const { sendNow, state, fieldError } = useSend();
-  const [name, setName] = useDraft('boat:name', isText);
-  const [water, setWater] = useDraft('boat:water', isText);
-  const create = async (): Promise<void> => {
-    const result = await sendNow(
-      'createBoat',
-      {},
-      { name: name ?? '', homeWater: water ?? '' },
-      'The locker is ready.',
-    );
-    if (!result.ok) return;
-    setName(null);
-    setWater(null);
-    router.push(boatPath(result.value.id));
-  };
+  const { sendNow, state } = useSend();
+  const form = useDraftForm('boat', { name: words(), homeWater: words() });
+  const create = (): Promise<void> =>
+    form.submit(async (boat) => {
+      const result = await sendNow('createBoat', {}, boat, 'The locker is ready.');
+      if (result.ok) router.push(boatPath(result.value.id));
+      return result;
+    });
   return (
     <form
       className="flex flex-col gap-3"
@@ -33,19 +27,8 @@ export function NewBoat() {
         void create();
       }}
     >
-      <TextField
-        label="Name of the boat, club or bench"
-        value={name ?? ''}
-        onChange={setName}
-        error={fieldError('name')}
-      />
-      <TextField
-        label="Home water"
-        value={water ?? ''}
-        onChange={setWater}
-        hint="may stay empty"
-        error={fieldError('homeWater')}
-      />
+      <FormText form={form} name="name" label="Name of the boat, club or bench" />
+      <FormText form={form} name="homeWater" label="Home water" hint="may stay empty" />
       <div>
         <Button type="submit" weight="main" disabled={state.kind === 'sending'}>
           Make a locker

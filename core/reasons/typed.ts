@@ -2,6 +2,7 @@
 export const TYPED_REASONS = {
   'nothing-typed': {},
   'not-a-quantity': { typed: 'name', unit: 'name' },
+  'not-a-number': { typed: 'name' },
   'unknown-unit': { typed: 'name', units: 'names' },
   'too-small': {},
   'too-large': {},

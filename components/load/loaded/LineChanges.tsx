@@ -1,9 +1,9 @@
 'use client';
 
-import { useState } from 'react';
 import type { LineChangeRecord, LoadRecord } from '@/core/rig/record';
-import { QuantityField, useQuantity } from '@/components/fields/QuantityField';
-import { ChoiceField } from '@/components/fields/TextField';
+import { FormChoice, FormQuantity } from '@/components/fields/FormParts';
+import { choice, neededQuantity, words } from '@/components/fields/specs';
+import { useDraftForm } from '@/components/fields/useDraftForm';
 import { useSend } from '@/components/http/useSend';
 import { useRig } from '@/components/rig/RigProvider';
 import { Button } from '@/components/ui/Button';
@@ -21,21 +21,22 @@ const REASONS: readonly { value: LineChangeRecord['reason']; text: string }[] = 
 export function LineChanges({ load }: { load: LoadRecord }) {
   const { record, view } = useRig();
   const { format } = useUnits();
-  const { sendNow, state, fieldError } = useSend();
+  const { sendNow, state } = useSend();
   const segments = view?.current.line.segments.toReversed() ?? [];
-  const [segmentId, setSegmentId] = useState(segments[0]?.id ?? '');
-  const [reason, setReason] = useState<LineChangeRecord['reason']>('lost');
-  const length = useQuantity(`change:${load.id}`, 'length', null, LIMITS.segmentLengthM);
-  const chosen = segments.some((segment) => segment.id === segmentId) ? segmentId : (segments[0]?.id ?? '');
-  const noteChange = async (): Promise<void> => {
-    const result = await sendNow(
-      'changeLength',
-      { boatId: record.boat.id, rigId: record.id, loadId: load.id },
-      { segmentId: chosen, changeM: length.value, reason, note: '' },
-      'Noted. Fill, counter and drag follow; what rests on the old length is marked stale.',
+  const form = useDraftForm(`change:${load.id}`, {
+    segmentId: words(segments[0]?.id),
+    reason: choice(['lost', 'stripped', 'added'], 'lost'),
+    changeM: neededQuantity('length', LIMITS.segmentLengthM),
+  });
+  const noteChange = (): Promise<void> =>
+    form.submit((change) =>
+      sendNow(
+        'changeLength',
+        { boatId: record.boat.id, rigId: record.id, loadId: load.id },
+        { ...change, note: '' },
+        'Noted. Fill, counter and drag follow; what rests on the old length is marked stale.',
+      ),
     );
-    if (result.ok) length.forget();
-  };
   return (
     <Card title="Line lost or changed since">
       {load.changes.length > 0 && (
@@ -50,15 +51,15 @@ export function LineChanges({ load }: { load: LoadRecord }) {
         </ul>
       )}
       <div className="grid gap-2 sm:grid-cols-[1fr_1fr_1fr_auto] sm:items-end">
-        <ChoiceField
+        <FormChoice
+          form={form}
+          name="segmentId"
           label="Segment"
-          value={chosen}
           options={segments.map((segment) => ({ value: segment.id, text: segment.name }))}
-          onChange={setSegmentId}
         />
-        <ChoiceField label="What happened" value={reason} options={REASONS} onChange={setReason} />
-        <QuantityField label="Length" {...length.field} error={fieldError('changeM')} />
-        <Button disabled={state.kind === 'sending' || length.value === null} onClick={() => void noteChange()}>
+        <FormChoice form={form} name="reason" label="What happened" options={REASONS} />
+        <FormQuantity form={form} name="changeM" label="Length" />
+        <Button disabled={state.kind === 'sending'} onClick={() => void noteChange()}>
           Note it
         </Button>
       </div>

@@ -1,0 +1,47 @@
+import type { Specs } from './useDraftForm';
+
+/** Raised when drafts are kept in another way; older ones are then left alone and never read. */
+const VERSION = 1;
+const PREFIX = `form ${VERSION}:`;
+
+/** What is kept when the browser forbids storage: the draft then lives as long as the page. */
+const memory = new Map<string, string>();
+
+function stored(key: string): string | null {
+  try {
+    return window.localStorage.getItem(PREFIX + key);
+  } catch {
+    return memory.get(key) ?? null;
+  }
+}
+
+/** What was typed and not yet stored, field by field; a field that has another shape by now is left out. */
+export function readDraft(key: string, specs: Specs): Readonly<Record<string, unknown>> {
+  const text = stored(key);
+  if (text === null) return {};
+  try {
+    const kept: unknown = JSON.parse(text);
+    if (typeof kept !== 'object' || kept === null) return {};
+    return Object.fromEntries(Object.entries(kept).filter(([name, raw]) => specs[name]?.isRaw(raw)));
+  } catch {
+    return {};
+  }
+}
+
+/** Keeps what differs from what stood there at first; null forgets it. */
+export function keepDraft(
+  key: string,
+  values: Readonly<Record<string, unknown>> | null,
+  fresh: Readonly<Record<string, unknown>>,
+): void {
+  const typed = Object.entries(values ?? {}).filter(
+    ([name, raw]) => raw !== undefined && JSON.stringify(raw) !== JSON.stringify(fresh[name]),
+  );
+  try {
+    if (typed.length === 0) window.localStorage.removeItem(PREFIX + key);
+    else window.localStorage.setItem(PREFIX + key, JSON.stringify(Object.fromEntries(typed)));
+  } catch {
+    if (typed.length === 0) memory.delete(key);
+    else memory.set(key, JSON.stringify(Object.fromEntries(typed)));
+  }
+}

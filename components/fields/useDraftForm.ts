@@ -1,0 +1,124 @@
+'use client';
+
+import { useEffect, useMemo, useRef } from 'react';
+import {
+  useForm,
+  useWatch,
+  type Control,
+  type DefaultValues,
+  type FieldValues,
+  type Path,
+  type PathValue,
+} from 'react-hook-form';
+import { useSay } from '@/components/units/useSay';
+import { keepDraft, readDraft } from './draftStore';
+import type { Spec } from './specs';
+
+// eslint-disable-next-line @typescript-eslint/no-explicit-any -- a form holds specs of every kind
+export type Specs = Readonly<Record<string, Spec<any, any>>>;
+
+export type RawOf<S extends Specs> = { [K in keyof S]: S[K]['fresh'] };
+export type ValuesOf<S extends Specs> = {
+  [K in keyof S]: S[K] extends { read(raw: never): infer R }
+    ? Extract<R, { readonly ok: true }> extends { readonly value: infer V }
+      ? V
+      : never
+    : never;
+};
+
+/** A form whose every field is kept over a reload, and that saves nothing while one of them cannot be read. */
+export interface DraftForm<S extends Specs> {
+  readonly specs: S;
+  readonly control: Control<FieldValues>;
+  /** What a field says now, or null while it cannot be read. */
+  value<K extends keyof S & string>(name: K): ValuesOf<S>[K] | null;
+  set<K extends keyof S & string>(name: K, raw: RawOf<S>[K]): void;
+  /**
+   * Reads every field. Where one cannot be read it says so, takes the focus, and nothing is saved; else `save` is called with
+   * the values. A refusal's fields are shown at theirs; when it was saved, the draft is forgotten.
+   *
+   * @param at the form's field for a path of the request, where their names differ
+   */
+  submit(
+    save: (
+      values: ValuesOf<S>,
+    ) => Promise<{ readonly ok: boolean; readonly fields?: Readonly<Record<string, string>> }>,
+    at?: Readonly<Record<string, keyof S & string>>,
+  ): Promise<void>;
+  /** Puts everything back to what stood there at first. */
+  forget(): void;
+}
+
+/**
+ * @param key where the draft is kept in this browser
+ * @param specs the fields; the first ones given stay until `key` changes
+ */
+export function useDraftForm<S extends Specs>(key: string, specs: S): DraftForm<S> {
+  const say = useSay();
+  const kinds = JSON.stringify(Object.entries(specs).map(([name, { kind }]) => [name, kind]));
+  const fresh = useMemo(
+    () => Object.fromEntries(Object.entries(specs).map(([name, spec]) => [name, spec.fresh as unknown])),
+    // What stands there at first belongs to the thing that is edited, which its key names.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+    [key, kinds],
+  );
+  const form = useForm<FieldValues>({ defaultValues: fresh as DefaultValues<FieldValues>, shouldFocusError: true });
+  const { reset, getValues, setValue, setError, setFocus, clearErrors, control } = form;
+  const typed = useWatch({ control }) as Readonly<Record<string, unknown>>;
+  const latest = useRef(specs);
+  const readFor = useRef<unknown>(null);
+  useEffect(() => {
+    latest.current = specs;
+  });
+  useEffect(() => {
+    // Storage is the browser's: the first drawing is the server's, and knows of no draft.
+    reset({ ...fresh, ...readDraft(key, latest.current) });
+    readFor.current = fresh;
+  }, [key, fresh, reset]);
+  useEffect(() => {
+    // Before a draft was read, what stands here is no reason to forget it.
+    if (readFor.current === fresh) keepDraft(key, getValues(), fresh);
+  }, [key, typed, fresh, getValues]);
+  const read = (name: string, raw: unknown) => specs[name]?.read(raw as never);
+  return {
+    specs,
+    control: control as Control<FieldValues>,
+    value(name) {
+      const outcome = read(name, typed[name] ?? fresh[name]);
+      return outcome?.ok ? (outcome.value as never) : null;
+    },
+    set: (name, raw) =>
+      setValue(name as Path<FieldValues>, raw as PathValue<FieldValues, string>, { shouldDirty: true }),
+    async submit(save, at = {}) {
+      clearErrors();
+      const values: Record<string, unknown> = {};
+      let first: string | null = null;
+      for (const name of Object.keys(specs)) {
+        const outcome = read(name, getValues(name));
+        if (outcome?.ok) values[name] = outcome.value;
+        else if (outcome) {
+          setError(name, { type: 'unread', message: say(outcome) });
+          first ??= name;
+        }
+      }
+      if (first !== null) return setFocus(first);
+      const result = await save(values as ValuesOf<S>);
+      if (result.ok) {
+        keepDraft(key, null, fresh);
+        reset(fresh);
+        return;
+      }
+      const refused = Object.entries(result.fields ?? {}).flatMap(([path, message]) => {
+        const name = at[path] ?? at[path.split('.').at(-1) ?? ''] ?? path.split('.').at(-1) ?? path;
+        return name in specs ? [[name, message] as const] : [];
+      });
+      for (const [name, message] of refused) setError(name, { type: 'refused', message });
+      const [firstRefused] = refused;
+      if (firstRefused) setFocus(firstRefused[0]);
+    },
+    forget() {
+      keepDraft(key, null, fresh);
+      reset(fresh);
+    },
+  };
+}
