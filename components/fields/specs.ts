@@ -106,3 +106,13 @@ export function choice<const W extends string>(of: readonly W[], fresh: W): Spec
 export function check(fresh = false): Spec<boolean, boolean> {
   return { kind: 'check', fresh, read: success, isRaw: (kept): kept is boolean => typeof kept === 'boolean' };
 }
+
+/** Rows of words, any number of them. */
+export function rows(fresh: readonly string[] = []): Spec<readonly string[], readonly string[]> {
+  return {
+    kind: 'rows',
+    fresh,
+    read: success,
+    isRaw: (kept): kept is readonly string[] => Array.isArray(kept) && kept.every((row) => typeof row === 'string'),
+  };
+}

@@ -1,12 +1,11 @@
 'use client';
 
+import { useEffect, useRef } from 'react';
 import { METRES_PER_LENGTH_UNIT } from '@/core/units/units';
-import { useState } from 'react';
-import type { CounterDrive } from '@/core/counter/counter';
 import { DRAG_KINDS, REEL_KINDS, type ReelRecord } from '@/core/rig/record';
-import { QuantityField, useQuantity } from '@/components/fields/QuantityField';
-import { ChoiceField, TextField } from '@/components/fields/TextField';
-import { isText, useDraft } from '@/components/fields/useDraft';
+import { FormChoice, FormQuantity, FormText } from '@/components/fields/FormParts';
+import { choice, neededNumber, quantity, rows, words } from '@/components/fields/specs';
+import { useDraftForm } from '@/components/fields/useDraftForm';
 import { useSend } from '@/components/http/useSend';
 import { Button } from '@/components/ui/Button';
 import { LIMITS } from '@/usecases/limits';
@@ -43,11 +42,8 @@ function unitOf(reel: ReelRecord | null): CounterUnit {
   return reel?.counter?.unitM === METRES_PER_LENGTH_UNIT.ft ? 'ft' : 'm';
 }
 
-const areTexts = (kept: unknown): kept is readonly string[] => Array.isArray(kept) && kept.every(isText);
-
 /** The ratings as typed; untouched ones stay exactly as they are stored. Null while one cannot be read. */
-function ratingsNow(typed: readonly string[] | null, reel: ReelRecord | null): ReelRecord['ratings'] | null {
-  if (typed === null) return reel?.ratings ?? [];
+function ratingsNow(typed: readonly string[], reel: ReelRecord | null): ReelRecord['ratings'] | null {
   const stored = reel?.ratings ?? [];
   const fresh = ratingsOf(typed.filter((text) => !stored.some((rating) => rating.label === text)));
   return fresh && [...stored.filter((rating) => typed.includes(rating.label)), ...fresh];
@@ -56,82 +52,61 @@ function ratingsNow(typed: readonly string[] | null, reel: ReelRecord | null): R
 /** A reel by caliper, by the maker's capacities or by both, and its counter. */
 export function ReelForm({ boatId, reel, onDone }: { boatId: string; reel: ReelRecord | null; onDone: () => void }) {
   const key = `reel:${reel?.id ?? boatId}`;
-  const { sendNow, state, fieldError } = useSend();
-  const [typedName, setName] = useDraft(`${key}:name`, isText);
-  const arbor = useQuantity(
-    `${key}:arbor`,
-    'smallLength',
-    reel?.measured.arborDiameterM ?? null,
-    LIMITS.arborDiameterM,
-  );
-  const width = useQuantity(`${key}:width`, 'smallLength', reel?.measured.widthM ?? null, LIMITS.widthM);
-  const full = useQuantity(`${key}:full`, 'smallLength', reel?.measured.fullDiameterM ?? null, LIMITS.fullDiameterM);
-  const limit = useQuantity(`${key}:limit`, 'force', reel?.dragLimitN ?? null, LIMITS.forceN);
-  const perTurn = useQuantity(
-    `${key}:perTurn`,
-    'smallLength',
-    reel?.counter?.lengthPerTurnM.value ?? null,
-    LIMITS.lengthPerTurnM,
-  );
-  const [typedRatings, setTypedRatings] = useDraft(`${key}:ratings`, areTexts);
-  const ratingTexts = typedRatings ?? reel?.ratings.map((rating) => rating.label) ?? [];
-  const ratings = ratingsNow(typedRatings, reel);
-  const [kind, setKind] = useState<ReelRecord['kind']>(reel?.kind ?? 'conventional');
-  const [dragKind, setDragKind] = useState<ReelRecord['dragKind']>(reel?.dragKind ?? 'star');
-  const [windHand, setWindHand] = useState<ReelRecord['windHand']>(reel?.windHand ?? 'right');
-  const [unit, setUnit] = useState<CounterUnit>(unitOf(reel));
-  const [digits, setDigits] = useState(String(reel?.counter?.digits ?? 3));
-  const [display, setDisplay] = useState<(typeof DISPLAYS)[number]['value']>(reel?.counter?.display ?? 'unknown');
-  const [drive, setDrive] = useState<CounterDrive>(reel?.counter?.drive ?? 'spool');
-  const kept = reel?.counter?.lengthPerTurnM.source;
-  const [source, setSource] = useState<(typeof SOURCES)[number]['value']>(
-    kept === 'measured' || kept === 'default' ? kept : 'maker',
-  );
-  const error = (path: string): string | undefined => fieldError(path) ?? fieldError(`reel.${path}`);
-  const changeDrive = (to: CounterDrive): void => {
-    setDrive(to);
+  const { sendNow, state } = useSend();
+  const measured = reel?.measured;
+  const counter = reel?.counter;
+  const source = counter?.lengthPerTurnM.source;
+  const form = useDraftForm(key, {
+    name: words(reel?.name),
+    kind: choice(REEL_KINDS, reel?.kind ?? 'conventional'),
+    dragKind: choice(DRAG_KINDS, reel?.dragKind ?? 'star'),
+    windHand: choice(['right', 'left'], reel?.windHand ?? 'right'),
+    arborDiameterM: quantity('smallLength', LIMITS.arborDiameterM, measured?.arborDiameterM ?? null),
+    widthM: quantity('smallLength', LIMITS.widthM, measured?.widthM ?? null),
+    fullDiameterM: quantity('smallLength', LIMITS.fullDiameterM, measured?.fullDiameterM ?? null),
+    dragLimitN: quantity('force', LIMITS.forceN, reel?.dragLimitN ?? null),
+    ratings: rows(reel?.ratings.map((rating) => rating.label)),
+    unit: choice(['m', 'ft', 'none'], unitOf(reel)),
+    digits: neededNumber({ min: 2, max: 6 }, counter?.digits ?? 3),
+    drive: choice(['spool', 'roller'], counter?.drive ?? 'spool'),
+    lengthPerTurnM: quantity('smallLength', LIMITS.lengthPerTurnM, counter?.lengthPerTurnM.value ?? null),
+    source: choice(['maker', 'measured', 'default'], source === 'measured' || source === 'default' ? source : 'maker'),
+    display: choice(['unknown', 'rounds', 'truncates'], counter?.display ?? 'unknown'),
+  });
+  const ratingTexts = form.value('ratings') ?? [];
+  const ratings = ratingsNow(ratingTexts, reel);
+  const unit = form.value('unit');
+  const drive = form.value('drive');
+  const driven = useRef(drive);
+  useEffect(() => {
     // A roller counts what passes it until somebody finds out otherwise.
-    if (to === 'roller') perTurn.set({ text: '1000', unit: 'mm' });
-  };
-  const store = async (): Promise<void> => {
-    // A rating that cannot be read says so at its row.
-    if (ratings === null) return;
-    const body = {
-      name: typedName ?? reel?.name ?? '',
-      kind,
-      arborDiameterM: arbor.value,
-      widthM: width.value,
-      fullDiameterM: full.value,
-      ratings,
-      windHand,
-      dragKind,
-      dragLimitN: limit.value,
-      counter:
-        unit === 'none'
-          ? null
-          : {
-              drive,
-              unitM: METRES_PER_LENGTH_UNIT[unit],
-              digits: Number(digits),
-              lengthPerTurnM: perTurn.value,
-              source,
-              display,
-            },
-    };
-    const result = reel
-      ? await sendNow(
-          'changeReel',
-          { boatId, reelId: reel.id },
-          { version: reel.version, reel: body },
-          'The reel is stored.',
-        )
-      : await sendNow('createReel', { boatId }, body, 'The reel is on record.');
-    if (!result.ok) return;
-    setName(null);
-    setTypedRatings(null);
-    for (const field of [arbor, width, full, limit, perTurn]) field.forget();
-    onDone();
-  };
+    if (driven.current === 'spool' && drive === 'roller') form.set('lengthPerTurnM', { text: '1000', unit: 'mm' });
+    driven.current = drive;
+  }, [drive, form]);
+  const store = (): Promise<void> =>
+    form.submit(async (typed) => {
+      // A rating that cannot be read says so at its row.
+      if (ratings === null) return { ok: false };
+      const { unit: counts, digits, drive: by, lengthPerTurnM, source: from, display, ...stated } = typed;
+      const body = {
+        ...stated,
+        ratings,
+        counter:
+          counts === 'none'
+            ? null
+            : { drive: by, unitM: METRES_PER_LENGTH_UNIT[counts], digits, lengthPerTurnM, source: from, display },
+      };
+      const result = reel
+        ? await sendNow(
+            'changeReel',
+            { boatId, reelId: reel.id },
+            { version: reel.version, reel: body },
+            'The reel is stored.',
+          )
+        : await sendNow('createReel', { boatId }, body, 'The reel is on record.');
+      if (result.ok) onDone();
+      return result;
+    });
   return (
     <form
       className="flex flex-col gap-3"
@@ -141,69 +116,60 @@ export function ReelForm({ boatId, reel, onDone }: { boatId: string; reel: ReelR
       }}
     >
       <div className="grid grid-cols-2 gap-2 sm:grid-cols-4">
-        <TextField label="Name" value={typedName ?? reel?.name ?? ''} onChange={setName} error={error('name')} />
-        <ChoiceField
+        <FormText form={form} name="name" label="Name" />
+        <FormChoice
+          form={form}
+          name="kind"
           label="Kind"
-          value={kind}
           options={REEL_KINDS.map((value) => ({ value, text: value }))}
-          onChange={setKind}
         />
-        <ChoiceField
+        <FormChoice
+          form={form}
+          name="dragKind"
           label="Drag"
-          value={dragKind}
           options={DRAG_KINDS.map((value) => ({ value, text: value }))}
-          onChange={setDragKind}
         />
-        <ChoiceField
+        <FormChoice
+          form={form}
+          name="windHand"
           label="Winds with the"
-          value={windHand}
           options={[
             { value: 'right', text: 'right hand' },
             { value: 'left', text: 'left hand' },
           ]}
-          onChange={setWindHand}
         />
-        <QuantityField label="Arbor diameter" {...arbor.field} error={error('arborDiameterM')} />
-        <QuantityField label="Width between flanges" {...width.field} error={error('widthM')} />
-        <QuantityField
+        <FormQuantity form={form} name="arborDiameterM" label="Arbor diameter" />
+        <FormQuantity form={form} name="widthM" label="Width between flanges" />
+        <FormQuantity
+          form={form}
+          name="fullDiameterM"
           label="Full diameter"
-          {...full.field}
-          error={error('fullDiameterM')}
           hint="at the rim; what is not measured stays empty"
         />
-        <QuantityField
-          label="Maker's drag limit"
-          {...limit.field}
-          error={error('dragLimitN')}
-          hint="empty when unknown"
-        />
-        <ChoiceField label="Counter in" value={unit} options={UNITS} onChange={setUnit} />
+        <FormQuantity form={form} name="dragLimitN" label="Maker's drag limit" hint="empty when unknown" />
+        <FormChoice form={form} name="unit" label="Counter in" options={UNITS} />
         {unit !== 'none' && (
           <>
-            <TextField
-              label="Digits"
-              inputMode="numeric"
-              figures
-              value={digits}
-              onChange={setDigits}
-              error={error('counter.digits')}
-            />
-            <ChoiceField label="Driven by" value={drive} options={DRIVES} onChange={changeDrive} />
-            <QuantityField
+            <FormText form={form} name="digits" label="Digits" inputMode="numeric" />
+            <FormChoice form={form} name="drive" label="Driven by" options={DRIVES} />
+            <FormQuantity
+              form={form}
+              name="lengthPerTurnM"
               label={drive === 'roller' ? 'Shows for each metre' : 'Length it counts a turn'}
-              {...perTurn.field}
-              error={error('counter.lengthPerTurnM')}
               hint={
                 drive === 'roller' ? 'a whole metre until a walk shows otherwise' : 'a hundred turns by hand tell it'
               }
             />
-            <ChoiceField label="That figure is" value={source} options={SOURCES} onChange={setSource} />
-            <ChoiceField label="Its display" value={display} options={DISPLAYS} onChange={setDisplay} />
+            <FormChoice form={form} name="source" label="That figure is" options={SOURCES} />
+            <FormChoice form={form} name="display" label="Its display" options={DISPLAYS} />
           </>
         )}
       </div>
-      <RatingRows texts={ratingTexts} onChange={setTypedRatings} />
-      <ArborHelp draftKey={key} onTake={(arborM) => arbor.set({ text: (arborM * 1000).toFixed(2), unit: 'mm' })} />
+      <RatingRows texts={ratingTexts} onChange={(texts) => form.set('ratings', texts)} />
+      <ArborHelp
+        draftKey={key}
+        onTake={(arborM) => form.set('arborDiameterM', { text: (arborM * 1000).toFixed(2), unit: 'mm' })}
+      />
       <div className="flex gap-2">
         <Button type="submit" weight="main" disabled={state.kind === 'sending' || ratings === null}>
           {reel ? 'Store this reel' : 'Add this reel'}
