@@ -1,12 +1,12 @@
 'use client';
 
-import { useState } from 'react';
 import type { LoadRecord } from '@/core/rig/record';
 import { USUAL_WALK_M } from '@/core/rig/count/adviceForRig';
 import { useVirtualReel } from '@/components/bench/useVirtualReel';
 import { useQuantity } from '@/components/fields/QuantityField';
 import { isText, useDraft } from '@/components/fields/useDraft';
 import type { RequestInput } from '@/usecases/requests/schemas';
+import { useInstrument } from '@/components/fields/useInstrument';
 import { useSend } from '@/components/http/useSend';
 import { useRig } from '@/components/rig/RigProvider';
 import { LIMITS } from '@/usecases/limits';
@@ -29,7 +29,7 @@ export function useTrial(load: LoadRecord) {
   const bench = useVirtualReel();
   const length = useQuantity(`walk:${load.id}`, 'length', USUAL_WALK_M, LIMITS.walkLengthM);
   const [text, setText] = useDraft(`walk-reading:${load.id}`, isText);
-  const [instrument, setInstrument] = useState('read by eye');
+  const { instrument, readBy, byEye } = useInstrument(`walk-reading:${load.id}`);
   const typed = (text ?? '').trim();
   const reading = /^\d+$/.test(typed) ? Number(typed) : null;
   const storeTrial = async (what: WhatWasTried): Promise<boolean> => {
@@ -37,7 +37,7 @@ export function useTrial(load: LoadRecord) {
     const result = await sendNow('recordTrial', { boatId: record.boat.id, rigId: record.id }, body, 'Recorded.');
     if (result.ok) {
       setText(null);
-      setInstrument('read by eye');
+      byEye();
     }
     return result.ok;
   };
@@ -50,7 +50,7 @@ export function useTrial(load: LoadRecord) {
     fieldError,
     type(now: string): void {
       setText(now);
-      setInstrument('read by eye');
+      byEye();
     },
     store: storeTrial,
     storeWalk: (): Promise<boolean> => storeTrial({ kind: 'tape', trueLengthM: length.value }),
@@ -66,7 +66,7 @@ export function useTrial(load: LoadRecord) {
       const shown = await bench.work({ act: 'walk', lengthM: length.value });
       if (shown?.reading == null) return;
       setText(String(shown.reading));
-      setInstrument(shown.instrument);
+      readBy(shown.instrument);
     },
   };
 }

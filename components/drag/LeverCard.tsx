@@ -11,8 +11,10 @@ import { fromSi } from '@/core/units/units';
 import { UndoButton } from '@/components/bench/UndoButton';
 import { useVirtualReel } from '@/components/bench/useVirtualReel';
 import { VirtualBench } from '@/components/bench/VirtualMark';
+import { blocked } from '@/components/fields/blocked';
 import { QuantityField, useQuantity } from '@/components/fields/QuantityField';
 import { ChoiceField } from '@/components/fields/TextField';
+import { useInstrument } from '@/components/fields/useInstrument';
 import { useSend } from '@/components/http/useSend';
 import { useRig } from '@/components/rig/RigProvider';
 import { Button } from '@/components/ui/Button';
@@ -77,15 +79,16 @@ function LeverPull({ load }: { load: LoadRecord }) {
   const { sendNow, state, fieldError } = useSend();
   const bench = useVirtualReel();
   const [place, setPlace] = useState<(typeof PLACES)[number]['value']>('0');
-  const [instrument, setInstrument] = useState('read by eye');
+  const { instrument, readBy, byEye } = useInstrument(`lever:${load.id}`);
   const pull = useQuantity(`lever:${load.id}`, 'force', null, { min: 0, max: 5000 });
   const busy = state.kind === 'sending' || bench.busy;
   const store = async (): Promise<void> => {
+    if (blocked(pull)) return;
     const body = { loadId: load.id, position: Number(place), forceN: pull.value, instrument };
     const result = await sendNow('recordLeverPoint', { boatId: record.boat.id, rigId: record.id }, body, 'Recorded.');
     if (!result.ok) return;
     pull.forget();
-    setInstrument('read by eye');
+    byEye();
     const next = PLACES[PLACES.findIndex((each) => each.value === place) + 1];
     if (next) setPlace(next.value);
   };
@@ -94,7 +97,7 @@ function LeverPull({ load }: { load: LoadRecord }) {
     if (!shown) return;
     const read = readDragPull(shown.samples);
     pull.set({ text: read.ok ? read.value.movingN.toFixed(2) : '0', unit: 'N' });
-    setInstrument(shown.instrument);
+    readBy(shown.instrument);
   };
   return (
     <>

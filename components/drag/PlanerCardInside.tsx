@@ -24,6 +24,7 @@ import { useVirtualReel } from '@/components/bench/useVirtualReel';
 import { VirtualBench } from '@/components/bench/VirtualMark';
 import { QuantityField, useQuantity } from '@/components/fields/QuantityField';
 import { ChoiceField, TextField } from '@/components/fields/TextField';
+import { useInstrument } from '@/components/fields/useInstrument';
 import { useSend } from '@/components/http/useSend';
 import { useRig } from '@/components/rig/RigProvider';
 import { Button } from '@/components/ui/Button';
@@ -118,7 +119,7 @@ function Look({
   const [current, setCurrent] = useState<Current>('with you');
   const [creep, setCreep] = useState<Creep>('none');
   const [isSet, setIsSet] = useState(false);
-  const [instrument, setInstrument] = useState('read by eye');
+  const { instrument, readBy, byEye } = useInstrument(`planer:${record.id}`);
   const busy = state.kind === 'sending' || bench.busy;
   const ready = holds.value !== null && speed.speedMS !== null && planer.trim() !== '';
   const store = async (): Promise<void> => {
@@ -134,7 +135,7 @@ function Look({
       instrument,
     };
     const result = await sendNow('recordPlanerLook', { boatId: record.boat.id, rigId: record.id }, body, 'Noted.');
-    if (result.ok) setInstrument('read by eye');
+    if (result.ok) byEye();
   };
   const tow = async (): Promise<void> => {
     if (holds.value === null || speed.speedMS === null) return;
@@ -148,7 +149,7 @@ function Look({
     if (!shown?.creep) return;
     setCreep(shown.creep);
     setIsSet(true);
-    setInstrument(shown.instrument);
+    readBy(shown.instrument);
   };
   return (
     <>

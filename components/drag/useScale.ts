@@ -8,7 +8,9 @@ import type { DragPullRecord, DragSettingRecord } from '@/core/rig/record';
 import { sessionPulls } from '@/core/rig/drag/sessionPulls';
 import { readForceStream } from '@/components/bench/forceStream';
 import { useVirtualReel } from '@/components/bench/useVirtualReel';
+import { blocked } from '@/components/fields/blocked';
 import { useQuantity } from '@/components/fields/QuantityField';
+import { useInstrument } from '@/components/fields/useInstrument';
 import { useSend } from '@/components/http/useSend';
 import { useRig } from '@/components/rig/RigProvider';
 import { useSay } from '@/components/units/useSay';
@@ -27,7 +29,7 @@ export function useScale(setting: DragSettingRecord) {
   const [turned, setTurned] = useState(false);
   const [liveN, setLiveN] = useState<number | null>(null);
   const [unread, setUnread] = useState<string | null>(null);
-  const [instrument, setInstrument] = useState('read by eye');
+  const { instrument, readBy, byEye } = useInstrument(`moving:${setting.id}`);
   const warmUps = setting.pulls.filter((pull) => pull.kind === 'warm-up').length;
   const [picked, setPicked] = useState<DragPullRecord['kind'] | null>(null);
   const kind = picked ?? (warmUps < WARM_UPS ? 'warm-up' : 'bent rod');
@@ -48,6 +50,7 @@ export function useScale(setting: DragSettingRecord) {
     busy: state.kind === 'sending' || bench.busy || liveN !== null,
     judgement: judgeScaleSession(sessionPulls(setting), setting.targetN),
     async recordPull(): Promise<void> {
+      if (blocked(moving, breakaway)) return;
       const settingStep = turned ? lastStep + 1 : lastStep;
       const breakawayN = breakaway.value ?? moving.value;
       const body = { kind, movingN: moving.value, breakawayN, settingStep, instrument };
@@ -62,7 +65,7 @@ export function useScale(setting: DragSettingRecord) {
       setTurned(false);
       setSamples([]);
       setPicked(null);
-      setInstrument('read by eye');
+      byEye();
     },
     /** Force now while a pull streams (N); null between pulls. */
     liveN,
@@ -85,7 +88,7 @@ export function useScale(setting: DragSettingRecord) {
       if (!read?.ok) return;
       moving.set({ text: read.value.movingN.toFixed(2), unit: 'N' });
       breakaway.set({ text: read.value.breakawayN.toFixed(2), unit: 'N' });
-      setInstrument('virtual scale');
+      readBy('virtual scale');
     },
     async turn(clicks: number): Promise<void> {
       if (await bench.work({ act: 'turn-drag', clicks })) setTurned(true);

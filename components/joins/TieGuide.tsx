@@ -5,6 +5,7 @@ import { useState } from 'react';
 import { prepFigure } from '@/core/joins/prepFigures';
 import { schoolsOf, type GuideStep, type School } from '@/core/joins/schools';
 import type { JoinRecord } from '@/core/rig/record';
+import { blocked } from '@/components/fields/blocked';
 import { QuantityField, useQuantity } from '@/components/fields/QuantityField';
 import { ChoiceField } from '@/components/fields/TextField';
 import { useSend } from '@/components/http/useSend';
@@ -59,6 +60,7 @@ export function TieGuide({ join, people }: { join: JoinRecord; people: readonly 
   const toggle = (step: GuideStep, on: boolean): void =>
     setDone(on ? [...done, step.id] : done.slice(0, done.indexOf(step.id)));
   const store = async (): Promise<void> => {
+    if (blocked(seated)) return;
     const body = {
       school: school.id,
       personId: person === NOBODY ? null : person,

@@ -11,8 +11,10 @@ import { readBreak } from '@/core/strength/readBreak';
 import { TracePlot } from '@/components/bench/TracePlot';
 import { UndoButton } from '@/components/bench/UndoButton';
 import { VirtualBench } from '@/components/bench/VirtualMark';
+import { blocked } from '@/components/fields/blocked';
 import { QuantityField, useQuantity } from '@/components/fields/QuantityField';
 import { ChoiceField } from '@/components/fields/TextField';
+import { useInstrument } from '@/components/fields/useInstrument';
 import { useSend } from '@/components/http/useSend';
 import { useRig } from '@/components/rig/RigProvider';
 import { Button } from '@/components/ui/Button';
@@ -103,17 +105,18 @@ function Pulls({ test, onNew }: { test: StrengthTestRecord; onNew: () => void })
   const { sendNow, state, fieldError } = useSend();
   const peak = useQuantity(`peak:${test.id}`, 'force', null, LIMITS.forceN);
   const [place, setPlace] = useState<PullRecord['breakPlace']>('middle');
-  const [instrument, setInstrument] = useState('read by eye');
+  const { instrument, readBy, byEye } = useInstrument(`peak:${test.id}`);
   const [samples, setSamples] = useState<readonly ForceSample[]>([]);
   const [unread, setUnread] = useState<string | null>(null);
   const last = test.pulls.at(-1);
   const recordPull = async (): Promise<void> => {
+    if (blocked(peak)) return;
     const body = { peakN: peak.value, breakPlace: place, instrument };
     const result = await sendNow('recordStrengthPull', { boatId: record.boat.id, testId: test.id }, body);
     if (!result.ok) return;
     peak.forget();
     setSamples([]);
-    setInstrument('read by eye');
+    byEye();
   };
   const pull = async (): Promise<void> => {
     const result = await sendNow('breakOnVirtualGauge', { boatId: record.boat.id }, { productId: test.productId });
@@ -125,7 +128,7 @@ function Pulls({ test, onNew }: { test: StrengthTestRecord; onNew: () => void })
     if (!read.ok) return;
     peak.set({ text: fromSi('force', read.value, 'kg').toFixed(3), unit: 'kg' });
     setPlace(shown.breakPlace ?? 'middle');
-    setInstrument(shown.instrument);
+    readBy(shown.instrument);
   };
   return (
     <div className="flex flex-col gap-3">

@@ -3,6 +3,7 @@
 import type { LoadRecord } from '@/core/rig/record';
 import { VirtualBench } from '@/components/bench/VirtualMark';
 import { useVirtualReel } from '@/components/bench/useVirtualReel';
+import { blocked } from '@/components/fields/blocked';
 import { QuantityField, useQuantity } from '@/components/fields/QuantityField';
 import { useSend } from '@/components/http/useSend';
 import { useRig } from '@/components/rig/RigProvider';
@@ -23,6 +24,7 @@ export function FinishLoad({ load }: { load: LoadRecord }) {
     if (shown?.levelBelowRimM != null) level.set({ text: (shown.levelBelowRimM * 1000).toFixed(1), unit: 'mm' });
   };
   const finish = async (levelBelowRimM: number | null): Promise<void> => {
+    if (blocked(level)) return;
     const result = await sendNow(
       'finishWinding',
       { boatId: record.boat.id, rigId: record.id, loadId: load.id },

@@ -9,6 +9,7 @@ import { useVirtualReel } from '@/components/bench/useVirtualReel';
 import { useQuantity } from '@/components/fields/QuantityField';
 import { isText, useDraft } from '@/components/fields/useDraft';
 import { LIMITS } from '@/usecases/limits';
+import { useInstrument } from '@/components/fields/useInstrument';
 import { useSend } from '@/components/http/useSend';
 import { useRig } from '@/components/rig/RigProvider';
 
@@ -46,7 +47,7 @@ export function useWinding(load: LoadRecord): Winding {
   const { record } = useRig();
   const { sendNow, state, fieldError } = useSend();
   const bench = useVirtualReel();
-  const [instrument, setInstrument] = useState('read by eye');
+  const { instrument, readBy, byEye } = useInstrument(`winding:${load.id}`);
   const [endedElsewhere, setEndedElsewhere] = useState(false);
   const outlook = useMemo(() => windingOutlook(record), [record]);
   const segment = load.segments.find(
@@ -85,7 +86,7 @@ export function useWinding(load: LoadRecord): Winding {
     setTyped(null);
     metered.forget();
     setTurnsText(null);
-    setInstrument('read by eye');
+    byEye();
     setEndedElsewhere(false);
   };
   const nextColour = colours.find((colour) => colour.readReading === null);
@@ -97,7 +98,11 @@ export function useWinding(load: LoadRecord): Winding {
     reading,
     problem: unreadable ?? fieldError('reading'),
     endedElsewhere,
-    canNote: !(counter !== null && reading === null) && metered.readable,
+    // What was typed and cannot be read is never dropped: nothing is noted until it can.
+    canNote:
+      !(counter !== null && reading === null) &&
+      metered.readable &&
+      ((turnsText ?? '').trim() === '' || turnsCounted !== null),
     colours,
     soFar: useMemo(
       () => (segment && outlook && reading !== null ? woundSoFar(record, outlook.line, segment, reading) : null),
@@ -113,7 +118,7 @@ export function useWinding(load: LoadRecord): Winding {
     },
     type: (value) => {
       setTyped(value);
-      setInstrument('read by eye');
+      byEye();
     },
     nudge: (counts) => {
       const wrap = 10 ** (counter?.digits ?? 3);
@@ -133,7 +138,7 @@ export function useWinding(load: LoadRecord): Winding {
       const shown = await bench.work({ act: 'wind-to-colour', segmentId, coloursOn: nextColour.coloursOn });
       if (shown?.reading == null) return;
       setTyped(String(shown.reading));
-      setInstrument(shown.instrument);
+      readBy(shown.instrument);
     },
     windVirtually: async () => {
       if (!segment) return;
@@ -141,7 +146,7 @@ export function useWinding(load: LoadRecord): Winding {
       if (!shown) return;
       if (shown.reading === null) return send(null, shown.instrument);
       setTyped(String(shown.reading));
-      setInstrument(shown.instrument);
+      readBy(shown.instrument);
     },
   };
 }
