@@ -13,6 +13,14 @@ const only = (name, from, allowed, comment) => ({
 module.exports = {
   forbidden: [
     { name: 'no-circles', severity: 'error', from: {}, to: { circular: true } },
+    {
+      name: 'no-circles-of-folders',
+      severity: 'error',
+      comment: 'Folders build on each other one way only, as files do.',
+      scope: 'folder',
+      from: {},
+      to: { circular: true },
+    },
     only('core-stands-alone', 'core', 'core', 'The core imports nothing of the other layers.'),
     {
       name: 'core-is-pure',

@@ -1,7 +1,7 @@
 import type { ReactNode } from 'react';
 import { renderToString } from 'react-dom/server';
 import { rigSummary } from '@/core/rig/rigSummary';
-import type { RigRecord } from '@/core/rig/record';
+import type { RigRecord } from '@/core/record/record';
 import { anyRig } from '../tests/anyRig';
 import { RodCard } from './cards/RodCard';
 import { CountStation } from './count/CountStation';

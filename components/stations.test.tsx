@@ -1,6 +1,6 @@
 import { WordsProvider } from '@/components/units/WordsProvider';
 import { fireEvent, render, screen, waitFor, within } from '@testing-library/react';
-import type { DragPullRecord, DragSettingRecord, RigRecord } from '../core/rig/record';
+import type { DragPullRecord, DragSettingRecord, RigRecord } from '../core/record/record';
 import { rigSummary } from '@/core/rig/rigSummary';
 import { plannedRig, pulls, trial, woundRig } from '../tests/rigFixture';
 import { renderRig } from '../tests/renderRig';

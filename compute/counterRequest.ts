@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { fuseCounter, type FusedCounter } from '../core/calibration/fuseCounter';
 import { TAPE_SD_M, type CounterObservation } from '../core/calibration/observations';
-import { LEVEL_SD_M, MEASURED_LENGTH_RELATIVE_SD } from '../core/load/defaults';
+import { LEVEL_SD_M, MEASURED_LENGTH_RELATIVE_SD } from '../core/measurement/errors';
 import type { LoadedReelRequest } from './planRequest';
 import { counterSchema, positive, reelSchema, segmentsSchema } from './requestSchemas';
 

@@ -1,6 +1,6 @@
 import type { JoinKind } from '../core/joins/joinKinds';
-import type { Material } from '../core/load/defaults';
-import type { ReelRecord, SegmentRole } from '../core/rig/record';
+import type { Material } from '../core/materials/materials';
+import type { ReelRecord, SegmentRole } from '../core/record/record';
 
 /** A line of the demo: what its label says, and what it really is on the virtual bench. */
 export interface DemoLine {

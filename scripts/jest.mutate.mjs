@@ -1,8 +1,14 @@
 import config from '../jest.config.mjs';
 
 /** The tests of computation alone, in the environment that tells the mutation tool which test runs which line. */
-const [{ displayName: _, ...unit }] = config.projects;
+const unit = config.projects.find(({ displayName }) => displayName === 'unit');
 
-const testMatch = ['<rootDir>/{core,compute,instruments}/**/*.test.ts'];
+const mutated = {
+  ...unit,
+  displayName: undefined,
+  rootDir: '..',
+  testMatch: ['<rootDir>/{core,compute,instruments}/**/*.test.ts'],
+  testEnvironment: '@stryker-mutator/jest-runner/jest-env/node',
+};
 
-export default { ...unit, testMatch, rootDir: '..', testEnvironment: '@stryker-mutator/jest-runner/jest-env/node' };
+export default mutated;

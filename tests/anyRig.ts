@@ -1,10 +1,11 @@
 import { JOIN_KIND_NAMES } from '../core/joins/joinKinds';
 import { SCHOOLS } from '../core/joins/schools';
-import { CALIPER_SD_M, DEFAULT_PACKING, LABEL_DIAMETER_RELATIVE_SD, MATERIALS } from '../core/load/defaults';
+import { CALIPER_SD_M } from '../core/measurement/errors';
+import { MATERIAL, MATERIALS } from '../core/materials/materials';
 import { CREEPS, CURRENTS, HEADINGS, waterOf } from '../core/drag/planerBracket';
 import { reelShape } from '../core/gear/reelShape';
 import { learnFromLoads, knownBy, withKnowledge, type BoatEvidence } from '../core/rig/load/learnFromLoads';
-import { planForRig } from '../core/rig/load/planForRig';
+import { planForRig } from '../core/rig/line/planForRig';
 import type { Known } from '../core/provenance/source';
 import {
   DRAG_KINDS,
@@ -15,7 +16,7 @@ import {
   type LoadRecord,
   type ReelRecord,
   type RigRecord,
-} from '../core/rig/record';
+} from '../core/record/record';
 import { seededRandom } from '../instruments/random';
 import { LIMITS } from '../usecases/limits';
 
@@ -143,8 +144,8 @@ function anyLine(draw: Draw, index: number): LineProductRecord {
     id: `line${index}`,
     name: `Line ${index}`,
     material,
-    diameterM: { value: diameterM, sd: diameterM * LABEL_DIAMETER_RELATIVE_SD[material], source: 'label' },
-    packing: DEFAULT_PACKING[material],
+    diameterM: { value: diameterM, sd: diameterM * MATERIAL[material].labelDiameterRelativeSd, source: 'label' },
+    packing: MATERIAL[material].packing,
     labelStrengthN: draw.chance(0.7) ? draw.between(LIMITS.forceN) : null,
     family: '',
     version: 1,

@@ -1,6 +1,6 @@
 import { render } from '@testing-library/react';
 import type { ReactNode } from 'react';
-import type { RigRecord } from '../core/rig/record';
+import type { RigRecord } from '../core/record/record';
 import { RigProvider } from '../components/rig/RigProvider';
 import { Toasts } from '../components/ui/Toasts';
 import { UnitsProvider } from '../components/units/UnitsProvider';

@@ -1,7 +1,7 @@
-import type { LoadRecord, RigRecord, StrengthTestRecord } from '../core/rig/record';
+import type { LoadRecord, RigRecord, StrengthTestRecord } from '../core/record/record';
 import { loadBasis } from '../core/rig/bases';
 import { knownBy, learnFromLoads, withKnowledge, type BoatEvidence } from '../core/rig/load/learnFromLoads';
-import { planForRig } from '../core/rig/load/planForRig';
+import { planForRig } from '../core/rig/line/planForRig';
 import type { Known, Source } from '../core/provenance/source';
 
 /** A rig for tests of what is derived from a record: backing worked out, three colours of lead core, a top shot. */

@@ -5,7 +5,7 @@ import { useMemo, useRef } from 'react';
 import { backOffTable, dragEnvelope } from '@/core/drag/dragEnvelope';
 import { USUAL_RUN } from '@/core/drag/waterPull';
 import { countMarks, type CountMark } from '@/core/rig/count/countMarks';
-import type { RigView } from '@/core/rig/rigView';
+import type { RigView } from '@/core/rig/view/rigView';
 import { fromSi, toSi } from '@/core/units/units';
 import { useRig } from '@/components/rig/RigProvider';
 import type { Formatter } from '@/words/format';

@@ -2,7 +2,7 @@
 
 import type { ReactNode } from 'react';
 import type { CounterAdvice } from '@/core/rig/count/adviceForRig';
-import type { LoadRecord } from '@/core/rig/record';
+import type { LoadRecord } from '@/core/record/record';
 import { WORKING_RANGE } from '@/core/rig/count/workingRange';
 import { useSend } from '@/components/http/useSend';
 import { useRig } from '@/components/rig/RigProvider';

@@ -1,7 +1,7 @@
 'use client';
 
 import { correctionTable } from '@/core/calibration/correctionTable';
-import type { RigView } from '@/core/rig/rigView';
+import type { RigView } from '@/core/rig/view/rigView';
 import { QuantityField, useQuantity } from '@/components/fields/QuantityField';
 import { useRig } from '@/components/rig/RigProvider';
 import { useUnits } from '@/components/units/UnitsProvider';

@@ -2,9 +2,9 @@
 
 import { correctionTable } from '@/core/calibration/correctionTable';
 import { adviceForRig, type CounterAdvice } from '@/core/rig/count/adviceForRig';
-import { validTrial } from '@/core/rig/currentLine';
-import { wasLogged } from '@/core/rig/count/loadObservations';
-import type { LoadRecord } from '@/core/rig/record';
+import { validTrial } from '@/core/rig/line/currentLine';
+import { wasLogged } from '@/core/rig/counter/loadObservations';
+import type { LoadRecord } from '@/core/record/record';
 import { useSend } from '@/components/http/useSend';
 import { useRig } from '@/components/rig/RigProvider';
 import { Button } from '@/components/ui/Button';

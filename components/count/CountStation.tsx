@@ -3,8 +3,8 @@
 import Link from 'next/link';
 import { useMemo } from 'react';
 import { correctionTable } from '@/core/calibration/correctionTable';
-import type { LoadRecord } from '@/core/rig/record';
-import type { RigView } from '@/core/rig/rigView';
+import type { LoadRecord } from '@/core/record/record';
+import type { RigView } from '@/core/rig/view/rigView';
 import { fromSi } from '@/core/units/units';
 import { LensChart, type LensPoint } from '@/components/line/LensChart';
 import { useRig } from '@/components/rig/RigProvider';

@@ -2,7 +2,7 @@
 
 import { explainResidual } from '@/core/calibration/explainResidual';
 import type { CounterResidual, FusedCounter } from '@/core/calibration/fuseCounter';
-import type { CounterRecord } from '@/core/rig/record';
+import type { CounterRecord } from '@/core/record/record';
 import { PLUS_MINUS_SDS } from '@/core/numerics/propagate';
 import { useRig } from '@/components/rig/RigProvider';
 import { useUnits } from '@/components/units/UnitsProvider';

@@ -2,8 +2,8 @@
 
 import { MARK_SD_M, marksOfView } from '@/core/rig/count/lineMarks';
 import { PLUS_MINUS_SDS } from '@/core/numerics/propagate';
-import type { LoadRecord } from '@/core/rig/record';
-import type { RigView } from '@/core/rig/rigView';
+import type { LoadRecord } from '@/core/record/record';
+import type { RigView } from '@/core/rig/view/rigView';
 import { UndoButton } from '@/components/bench/UndoButton';
 import { FormChoice, FormQuantity, FormText } from '@/components/fields/FormParts';
 import { choice, neededQuantity, words } from '@/components/fields/specs';

@@ -3,7 +3,7 @@
 import { ticks } from 'd3-array';
 import { useMemo } from 'react';
 import { countMarks } from '@/core/rig/count/countMarks';
-import type { RigView } from '@/core/rig/rigView';
+import type { RigView } from '@/core/rig/view/rigView';
 import { fromSi, toSi } from '@/core/units/units';
 import { useRig } from '@/components/rig/RigProvider';
 import { useUnits } from '@/components/units/UnitsProvider';

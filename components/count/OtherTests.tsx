@@ -2,7 +2,7 @@
 
 import { useState } from 'react';
 import { colourPlace } from '@/core/rig/count/colourPlace';
-import type { LoadRecord } from '@/core/rig/record';
+import type { LoadRecord } from '@/core/record/record';
 import { ChoiceField, TextField } from '@/components/fields/TextField';
 import { useRig } from '@/components/rig/RigProvider';
 import { Button } from '@/components/ui/Button';

@@ -1,6 +1,6 @@
 'use client';
 
-import type { TrialRecord } from '@/core/rig/record';
+import type { TrialRecord } from '@/core/record/record';
 import { useUnits } from '@/components/units/UnitsProvider';
 import { linear } from '@/components/chart/scale';
 

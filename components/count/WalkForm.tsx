@@ -2,7 +2,7 @@
 
 import dynamic from 'next/dynamic';
 import { useState } from 'react';
-import type { LoadRecord } from '@/core/rig/record';
+import type { LoadRecord } from '@/core/record/record';
 import { UndoButton } from '@/components/bench/UndoButton';
 import { VirtualBench } from '@/components/bench/VirtualMark';
 import { QuantityField } from '@/components/fields/QuantityField';

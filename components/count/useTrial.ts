@@ -1,6 +1,6 @@
 'use client';
 
-import type { LoadRecord } from '@/core/rig/record';
+import type { LoadRecord } from '@/core/record/record';
 import { USUAL_WALK_M } from '@/core/rig/count/adviceForRig';
 import { useVirtualReel } from '@/components/bench/useVirtualReel';
 import { useQuantity } from '@/components/fields/QuantityField';

@@ -3,7 +3,7 @@
 import Link from 'next/link';
 import { useState } from 'react';
 import { judgeScaleSession } from '@/core/drag/scaleSession';
-import { sessionPulls } from '@/core/rig/drag/sessionPulls';
+import { sessionPulls } from '@/core/record/sessionPulls';
 import { useRig } from '@/components/rig/RigProvider';
 import { stationPath } from '@/components/shell/places';
 import { Card } from '@/components/ui/Card';

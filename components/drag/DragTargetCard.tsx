@@ -5,8 +5,8 @@ import { dragTarget, FRACTION_LIMITS, FRACTION_PRESETS, type DragBasis } from '@
 import { PLUS_MINUS_SDS } from '@/core/numerics/propagate';
 import { dragBases } from '@/core/rig/drag/dragBases';
 import { guideFactorFor } from '@/core/rig/drag/guideOfRig';
-import type { LoadRecord } from '@/core/rig/record';
-import type { RigView } from '@/core/rig/rigView';
+import type { LoadRecord } from '@/core/record/record';
+import type { RigView } from '@/core/rig/view/rigView';
 import { ChoiceField, TextField } from '@/components/fields/TextField';
 import { isText, useDraft } from '@/components/fields/useDraft';
 import { useSend } from '@/components/http/useSend';

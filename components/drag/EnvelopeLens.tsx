@@ -6,8 +6,8 @@ import { backOffTable, dragEnvelope, type DragEnvelope } from '@/core/drag/dragE
 import type { LeverCurve } from '@/core/drag/leverCurve';
 import { USUAL_RUN } from '@/core/drag/waterPull';
 import { leverOfRig } from '@/core/rig/drag/leverOfRig';
-import type { RigRecord } from '@/core/rig/record';
-import type { RigView } from '@/core/rig/rigView';
+import type { RigRecord } from '@/core/record/record';
+import type { RigView } from '@/core/rig/view/rigView';
 import { fromSi, toSi } from '@/core/units/units';
 import { TextField } from '@/components/fields/TextField';
 import { LensChart, type LensCurve } from '@/components/line/LensChart';

@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { LINE_FRICTION, WATER_DENSITY } from '@/core/drag/waterPull';
 import { dragNow, type FightSetup, type FightState, type FishSetup } from '@/core/drag/fight';
 import { DEFAULT_ROD_STIFFNESS, elasticPieces } from '@/core/rig/drag/elasticLine';
-import { countsAtLength, type RigView } from '@/core/rig/rigView';
+import { countsAtLength, type RigView } from '@/core/rig/view/rigView';
 import { KNOT_MS, toSi } from '@/core/units/units';
 import { ChoiceField } from '@/components/fields/TextField';
 import { Button } from '@/components/ui/Button';

@@ -18,7 +18,7 @@ import {
 import { piecesOut, storedEnergyJ } from '@/core/drag/surge';
 import { elasticPieces } from '@/core/rig/drag/elasticLine';
 import { leverOfRig } from '@/core/rig/drag/leverOfRig';
-import type { RigView } from '@/core/rig/rigView';
+import type { RigView } from '@/core/rig/view/rigView';
 import { UndoButton } from '@/components/bench/UndoButton';
 import { useVirtualReel } from '@/components/bench/useVirtualReel';
 import { VirtualBench } from '@/components/bench/VirtualMark';

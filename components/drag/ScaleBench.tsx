@@ -2,7 +2,7 @@
 
 import { Dialog } from 'radix-ui';
 import type { KeyboardEvent } from 'react';
-import type { DragSettingRecord } from '@/core/rig/record';
+import type { DragSettingRecord } from '@/core/record/record';
 import { BenchFooter } from '@/components/bench/BenchFooter';
 import { BenchSheet } from '@/components/bench/BenchSheet';
 import { TracePlot } from '@/components/bench/TracePlot';

@@ -6,7 +6,7 @@ import { STICKY_RATIO } from '@/core/drag/readPull';
 import type { ScaleSession as Judgement } from '@/core/drag/scaleSession';
 import { guideFactorFor } from '@/core/rig/drag/guideOfRig';
 import { PLUS_MINUS_SDS } from '@/core/numerics/propagate';
-import type { DragPullRecord, DragSettingRecord } from '@/core/rig/record';
+import type { DragPullRecord, DragSettingRecord } from '@/core/record/record';
 import { TracePlot } from '@/components/bench/TracePlot';
 import { UndoButton } from '@/components/bench/UndoButton';
 import { VirtualBench } from '@/components/bench/VirtualMark';

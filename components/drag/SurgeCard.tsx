@@ -2,7 +2,7 @@
 
 import { piecesOut, surge, type SurgeSetup } from '@/core/drag/surge';
 import { DEFAULT_ROD_STIFFNESS, elasticPieces, spoolInertia } from '@/core/rig/drag/elasticLine';
-import type { RigView } from '@/core/rig/rigView';
+import type { RigView } from '@/core/rig/view/rigView';
 import { spoolStateAt } from '@/core/spool/loadedLine';
 import { weakestWithin } from '@/core/strength/rigStrength';
 import { QuantityField, useQuantity } from '@/components/fields/QuantityField';

@@ -1,6 +1,6 @@
 import { because } from '@/core/reasons';
 import { act, fireEvent, screen, within } from '@testing-library/react';
-import type { LeverPointRecord, PlanerLookRecord, PresetActRecord, RigRecord } from '../../core/rig/record';
+import type { LeverPointRecord, PlanerLookRecord, PresetActRecord, RigRecord } from '../../core/record/record';
 import { pulls, woundRig } from '../../tests/rigFixture';
 import { renderRig } from '../../tests/renderRig';
 import { DragStation } from './DragStation';

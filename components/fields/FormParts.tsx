@@ -4,9 +4,9 @@ import type { ReactNode } from 'react';
 import { useController } from 'react-hook-form';
 import { useUnits } from '@/components/units/UnitsProvider';
 import { CONTROL, Field } from './Field';
-import type { QuantitySpec } from './specs';
+import type { QuantitySpec, Specs } from './specs';
 import { shownText, type Typed } from './typedQuantity';
-import type { DraftForm, Specs } from './useDraftForm';
+import type { DraftForm } from './useDraftForm';
 
 interface Props<S extends Specs> {
   readonly form: DraftForm<S>;

@@ -1,4 +1,4 @@
-import type { Specs } from './useDraftForm';
+import type { Specs } from './specs';
 
 /** Raised when drafts are kept in another way; older ones are then left alone and never read. */
 const VERSION = 1;

@@ -14,6 +14,9 @@ export interface Spec<Raw, Value> {
   isRaw(kept: unknown): kept is Raw;
 }
 
+// eslint-disable-next-line @typescript-eslint/no-explicit-any -- a form holds specs of every kind
+export type Specs = Readonly<Record<string, Spec<any, any>>>;
+
 const isTyped = (kept: unknown): kept is Typed | null =>
   kept === null ||
   (typeof kept === 'object' &&

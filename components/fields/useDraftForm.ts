@@ -10,12 +10,9 @@ import {
   type Path,
   type PathValue,
 } from 'react-hook-form';
-import { useSay } from '@/components/units/useSay';
+import { useSayIfGiven } from '@/components/units/useSay';
 import { keepDraft, readDraft } from './draftStore';
-import type { Spec } from './specs';
-
-// eslint-disable-next-line @typescript-eslint/no-explicit-any -- a form holds specs of every kind
-export type Specs = Readonly<Record<string, Spec<any, any>>>;
+import type { Specs } from './specs';
 
 export type RawOf<S extends Specs> = { [K in keyof S]: S[K]['fresh'] };
 export type ValuesOf<S extends Specs> = {
@@ -54,7 +51,7 @@ export interface DraftForm<S extends Specs> {
  * @param specs the fields; the first ones given stay until `key` changes
  */
 export function useDraftForm<S extends Specs>(key: string, specs: S): DraftForm<S> {
-  const say = useSay();
+  const say = useSayIfGiven();
   const kinds = JSON.stringify(Object.entries(specs).map(([name, { kind }]) => [name, kind]));
   const fresh = useMemo(
     () => Object.fromEntries(Object.entries(specs).map(([name, spec]) => [name, spec.fresh as unknown])),
@@ -97,7 +94,7 @@ export function useDraftForm<S extends Specs>(key: string, specs: S): DraftForm<
         const outcome = read(name, getValues(name));
         if (outcome?.ok) values[name] = outcome.value;
         else if (outcome) {
-          setError(name, { type: 'unread', message: say(outcome) });
+          setError(name, { type: 'unread', message: say?.(outcome) ?? 'This cannot be read.' });
           first ??= name;
         }
       }

@@ -3,7 +3,7 @@
 import { ticks } from 'd3-array';
 import { useMemo, useRef } from 'react';
 import { correctionTable } from '@/core/calibration/correctionTable';
-import type { RigView } from '@/core/rig/rigView';
+import type { RigView } from '@/core/rig/view/rigView';
 import { fromSi, toSi } from '@/core/units/units';
 import { CardActions } from '@/components/cards/CardActions';
 import { CardRows, CardSheet } from '@/components/cards/CardSheet';

@@ -2,7 +2,7 @@
 
 import { useState } from 'react';
 import { arborFromPlainLoad } from '@/core/gear/arborFromPlainLoad';
-import { MEASURED_LENGTH_RELATIVE_SD } from '@/core/load/defaults';
+import { MEASURED_LENGTH_RELATIVE_SD } from '@/core/measurement/errors';
 import { PLUS_MINUS_SDS } from '@/core/numerics/propagate';
 import { QuantityField, useQuantity } from '@/components/fields/QuantityField';
 import { TextField } from '@/components/fields/TextField';

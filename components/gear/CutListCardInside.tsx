@@ -1,7 +1,7 @@
 'use client';
 
 import { useMemo, useState } from 'react';
-import type { LineProductRecord, SupplySpoolRecord } from '@/core/rig/record';
+import type { LineProductRecord, SupplySpoolRecord } from '@/core/record/record';
 import type { WantedLine } from '@/core/rig/load/wantedLine';
 import { cutList, type CutList } from '@/core/supplies/cutList';
 import { QuantityField, useQuantity } from '@/components/fields/QuantityField';

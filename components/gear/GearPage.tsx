@@ -3,7 +3,7 @@
 import { useRouter } from 'next/navigation';
 import { useState, type ReactNode } from 'react';
 import { PLUS_MINUS_SDS } from '@/core/numerics/propagate';
-import type { CounterRecord, LineProductRecord, ReelRecord, SupplySpoolRecord } from '@/core/rig/record';
+import type { CounterRecord, LineProductRecord, ReelRecord, SupplySpoolRecord } from '@/core/record/record';
 import type { WantedLine } from '@/core/rig/load/wantedLine';
 import { ChoiceField, TextField } from '@/components/fields/TextField';
 import { isText, useDraft } from '@/components/fields/useDraft';

@@ -1,7 +1,7 @@
 'use client';
 
-import { MATERIALS } from '@/core/load/defaults';
-import type { LineProductRecord } from '@/core/rig/record';
+import { MATERIALS } from '@/core/materials/materials';
+import type { LineProductRecord } from '@/core/record/record';
 import { FormChoice, FormQuantity, FormText } from '@/components/fields/FormParts';
 import { choice, neededQuantity, quantity, words } from '@/components/fields/specs';
 import { useDraftForm } from '@/components/fields/useDraftForm';

@@ -2,7 +2,7 @@
 
 import { useEffect, useRef } from 'react';
 import { METRES_PER_LENGTH_UNIT } from '@/core/units/units';
-import { DRAG_KINDS, REEL_KINDS, type ReelRecord } from '@/core/rig/record';
+import { DRAG_KINDS, REEL_KINDS, type ReelRecord } from '@/core/record/record';
 import { FormChoice, FormQuantity, FormText } from '@/components/fields/FormParts';
 import { choice, neededNumber, quantity, rows, words } from '@/components/fields/specs';
 import { useDraftForm } from '@/components/fields/useDraftForm';

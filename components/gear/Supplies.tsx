@@ -1,6 +1,6 @@
 'use client';
 
-import type { LineProductRecord, SupplySpoolRecord } from '@/core/rig/record';
+import type { LineProductRecord, SupplySpoolRecord } from '@/core/record/record';
 import { FormChoice, FormQuantity, FormText } from '@/components/fields/FormParts';
 import { neededQuantity, quantity, words } from '@/components/fields/specs';
 import { useDraftForm } from '@/components/fields/useDraftForm';

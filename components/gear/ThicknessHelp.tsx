@@ -7,7 +7,7 @@ import {
   diameterFromWraps,
   guessedDiameter,
 } from '@/core/gear/lineDiameter';
-import type { Material } from '@/core/load/defaults';
+import type { Material } from '@/core/materials/materials';
 import { PLUS_MINUS_SDS } from '@/core/numerics/propagate';
 import type { Known } from '@/core/provenance/source';
 import { toSi } from '@/core/units/units';

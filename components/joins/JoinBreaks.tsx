@@ -5,7 +5,7 @@ import type { ForceSample } from '@/core/force/forceSample';
 import { PULLS_FOR_EFFICIENCY, type JoinPull } from '@/core/joins/joinEfficiency';
 import { PLUS_MINUS_SDS } from '@/core/numerics/propagate';
 import { weakerLineN } from '@/core/rig/joins/joinsOfRig';
-import type { JoinRecord } from '@/core/rig/record';
+import type { JoinRecord } from '@/core/record/record';
 import { joinEfficiency } from '@/core/rig/strength/strengthOfRig';
 import { readBreak } from '@/core/strength/readBreak';
 import { TracePlot } from '@/components/bench/TracePlot';

@@ -3,7 +3,7 @@
 import { useMemo } from 'react';
 import { chooseJoin } from '@/core/joins/chooseJoin';
 import { JOIN_KINDS, type JoinKind } from '@/core/joins/joinKinds';
-import type { JoinRecord } from '@/core/rig/record';
+import type { JoinRecord } from '@/core/record/record';
 import { useSend } from '@/components/http/useSend';
 import { useRig } from '@/components/rig/RigProvider';
 import { Button } from '@/components/ui/Button';

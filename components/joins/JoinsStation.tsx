@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { joinStanding, type JoinStanding } from '@/core/joins/joinState';
 import type { JoinKind } from '@/core/joins/joinKinds';
 import { isAtLeader } from '@/core/rig/joins/joinsOfRig';
-import type { JoinRecord } from '@/core/rig/record';
+import type { JoinRecord } from '@/core/record/record';
 import { useRig } from '@/components/rig/RigProvider';
 import { UndoButton } from '@/components/bench/UndoButton';
 import { Card } from '@/components/ui/Card';

@@ -1,7 +1,7 @@
 'use client';
 
 import { readSlip } from '@/core/joins/slipCheck';
-import type { JoinRecord } from '@/core/rig/record';
+import type { JoinRecord } from '@/core/record/record';
 import { FormQuantity } from '@/components/fields/FormParts';
 import { neededQuantity, quantity } from '@/components/fields/specs';
 import { useDraftForm } from '@/components/fields/useDraftForm';

@@ -1,7 +1,7 @@
 'use client';
 
 import { useState } from 'react';
-import { median } from '@/core/drag/readPull';
+import { median } from '@/core/numerics/median';
 import type { ForceSample } from '@/core/force/forceSample';
 import type { PrepFigure } from '@/core/joins/prepFigures';
 import { judgeTension, type TensionVerdict } from '@/core/joins/readSeating';

@@ -4,7 +4,7 @@ import dynamic from 'next/dynamic';
 import { useState } from 'react';
 import { prepFigure } from '@/core/joins/prepFigures';
 import { schoolsOf, type GuideStep, type School } from '@/core/joins/schools';
-import type { JoinRecord } from '@/core/rig/record';
+import type { JoinRecord } from '@/core/record/record';
 import { blocked } from '@/components/fields/blocked';
 import { QuantityField, useQuantity } from '@/components/fields/QuantityField';
 import { ChoiceField } from '@/components/fields/TextField';

@@ -1,7 +1,7 @@
 'use client';
 
 import { useState } from 'react';
-import type { TieRecord } from '@/core/rig/record';
+import type { TieRecord } from '@/core/record/record';
 import { useSend } from '@/components/http/useSend';
 import { addressOf } from '@/usecases/requests/places';
 import { useRig } from '@/components/rig/RigProvider';

@@ -1,9 +1,9 @@
 import { JOIN_KINDS } from '@/core/joins/joinKinds';
 import type { JoinedLine, LinesToJoin } from '@/core/joins/prepFigures';
-import { productOf } from '@/core/rig/load/planForRig';
-import type { JoinRecord, RigRecord } from '@/core/rig/record';
+import { productOf } from '@/core/rig/line/planForRig';
+import type { JoinRecord, RigRecord } from '@/core/record/record';
 import { productStrength } from '@/core/rig/strength/strengthOfRig';
-import { productIdNow } from '@/core/rig/load/woundSegments';
+import { productIdNow } from '@/core/rig/line/woundSegments';
 
 function joinedLine(record: RigRecord, segmentId: string): JoinedLine {
   const productId = productIdNow(record, segmentId);

@@ -1,6 +1,6 @@
 import { act, fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { schoolsOf } from '../../core/joins/schools';
-import type { RigRecord } from '../../core/rig/record';
+import type { RigRecord } from '../../core/record/record';
 import { plannedRig } from '../../tests/rigFixture';
 import { renderRig } from '../../tests/renderRig';
 import { JoinsStation } from './JoinsStation';

@@ -1,7 +1,7 @@
 'use client';
 
 import type { ReactNode } from 'react';
-import { readCursor, type RigView } from '@/core/rig/rigView';
+import { readCursor, type RigView } from '@/core/rig/view/rigView';
 import { useUnits } from '@/components/units/UnitsProvider';
 import { useCursor } from './cursor';
 

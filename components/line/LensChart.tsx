@@ -3,7 +3,7 @@
 import { extent } from 'd3-array';
 import { area, line as linePath } from 'd3-shape';
 import { useMemo, type ReactNode } from 'react';
-import type { RigView } from '@/core/rig/rigView';
+import type { RigView } from '@/core/rig/view/rigView';
 import { useCursor } from './cursor';
 import { lineScale } from './lineScale';
 import { useWidth } from './useWidth';

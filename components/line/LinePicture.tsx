@@ -1,7 +1,7 @@
 'use client';
 
-import type { LineBand } from '@/core/rig/bandsOfLine';
-import type { JoinRecord } from '@/core/rig/record';
+import type { LineBand } from '@/core/rig/view/bandsOfLine';
+import type { JoinRecord } from '@/core/record/record';
 import type { LoadedLine } from '@/core/spool/loadedLine';
 import { useUnits } from '@/components/units/UnitsProvider';
 import { describeLine } from './describeLine';

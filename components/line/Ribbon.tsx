@@ -3,11 +3,11 @@
 import { memo, useMemo, type KeyboardEvent, type PointerEvent, type ReactNode } from 'react';
 import { fromSi, toSi, type UnitChoice } from '@/core/units/units';
 import { marksOfView } from '@/core/rig/count/lineMarks';
-import { readCursor, type RigView } from '@/core/rig/rigView';
+import { readCursor, type RigView } from '@/core/rig/view/rigView';
 import { useUnits } from '@/components/units/UnitsProvider';
 import { useCursor, useMoveCursor } from './cursor';
 import { lineScale, type LineScale } from './lineScale';
-import { bandsOfLine } from '@/core/rig/bandsOfLine';
+import { bandsOfLine } from '@/core/rig/view/bandsOfLine';
 import { describeLine } from './describeLine';
 import { RibbonBands } from './RibbonBands';
 import { CounterRuler, TrueRuler } from './Rulers';

@@ -1,8 +1,8 @@
 import { JOIN_KINDS } from '@/core/joins/joinKinds';
-import type { JoinRecord } from '@/core/rig/record';
+import type { JoinRecord } from '@/core/record/record';
 import type { LineScale } from './lineScale';
 import type { Plane } from './plane';
-import type { LineBand } from '@/core/rig/bandsOfLine';
+import type { LineBand } from '@/core/rig/view/bandsOfLine';
 import { MATERIAL_FILL, SHEATH_FILL, UNKNOWN_SHEATH } from './lineColours';
 
 /** Pixels across the thickest line of a rig. */

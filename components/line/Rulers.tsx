@@ -1,6 +1,6 @@
 import { ticks } from 'd3-array';
 import { fromSi, toSi, type LengthUnit } from '@/core/units/units';
-import { lengthsAtReadings, countsAtLength, type RigView } from '@/core/rig/rigView';
+import { lengthsAtReadings, countsAtLength, type RigView } from '@/core/rig/view/rigView';
 import type { LineScale } from './lineScale';
 import type { Plane } from './plane';
 

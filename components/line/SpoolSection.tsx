@@ -1,8 +1,8 @@
 'use client';
 
-import { readCursor, type RigView } from '@/core/rig/rigView';
+import { readCursor, type RigView } from '@/core/rig/view/rigView';
 import { useUnits } from '@/components/units/UnitsProvider';
-import { bandsOfLine } from '@/core/rig/bandsOfLine';
+import { bandsOfLine } from '@/core/rig/view/bandsOfLine';
 import { useCursor } from './cursor';
 import { MATERIAL_FILL } from './lineColours';
 

@@ -1,11 +1,11 @@
 import { fireEvent, screen } from '@testing-library/react';
 import { plannedRig, pulls, woundRig } from '../../tests/rigFixture';
 import { renderRig } from '../../tests/renderRig';
-import { rigView, type RigView } from '../../core/rig/rigView';
+import { rigView, type RigView } from '../../core/rig/view/rigView';
 import { useRig } from '../rig/RigProvider';
 import { CursorReadout } from './CursorReadout';
 import { LensChart } from './LensChart';
-import { bandsOfLine } from '@/core/rig/bandsOfLine';
+import { bandsOfLine } from '@/core/rig/view/bandsOfLine';
 import { LinePicture } from './LinePicture';
 import { Ribbon } from './Ribbon';
 import { SpoolSection } from './SpoolSection';

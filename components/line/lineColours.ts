@@ -1,4 +1,4 @@
-import type { Material } from '@/core/load/defaults';
+import type { Material } from '@/core/materials/materials';
 
 /** Fill of a line by what it is made of. The name beside it says the same. */
 export const MATERIAL_FILL: Readonly<Record<Material, string>> = {

@@ -1,9 +1,9 @@
 import { plannedRig, woundRig } from '../../tests/rigFixture';
-import { rigView } from '../../core/rig/rigView';
+import { rigView } from '../../core/rig/view/rigView';
 import { buildLoadedLine } from '../../core/spool/loadedLine';
 import { lineScale } from './lineScale';
 import { Plane } from './plane';
-import { bandsOfLine } from '@/core/rig/bandsOfLine';
+import { bandsOfLine } from '@/core/rig/view/bandsOfLine';
 
 const line = (lengths: readonly number[]) =>
   buildLoadedLine(

@@ -1,5 +1,5 @@
 import { fireEvent, screen, waitFor, within } from '@testing-library/react';
-import { planForRig } from '../../core/rig/load/planForRig';
+import { planForRig } from '../../core/rig/line/planForRig';
 import { plannedRig, woundRig } from '../../tests/rigFixture';
 import { renderRig } from '../../tests/renderRig';
 import { LoadStation } from './LoadStation';

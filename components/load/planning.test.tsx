@@ -1,5 +1,5 @@
 import { fireEvent, screen, waitFor, within } from '@testing-library/react';
-import type { RigRecord } from '../../core/rig/record';
+import type { RigRecord } from '../../core/record/record';
 import { plannedRig, withEvidence, woundRig } from '../../tests/rigFixture';
 import { renderRig } from '../../tests/renderRig';
 import { LoadStation } from './LoadStation';

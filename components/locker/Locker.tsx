@@ -2,8 +2,8 @@
 
 import Link from 'next/link';
 import type { RigSummary } from '@/core/rig/rigSummary';
-import { STATIONS } from '@/core/rig/stations';
-import type { StationState } from '@/core/rig/stationState';
+import { STATIONS } from '@/core/record/stations';
+import type { StationState } from '@/core/record/stationState';
 import { LinePicture } from '@/components/line/LinePicture';
 import { gearPath, rigPath, stationPath } from '@/components/shell/places';
 import { StateMark } from '@/components/ui/StateMark';

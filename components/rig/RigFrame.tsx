@@ -3,12 +3,12 @@
 import Link from 'next/link';
 import { usePathname } from 'next/navigation';
 import type { ReactNode } from 'react';
-import { STATIONS } from '@/core/rig/stations';
+import { STATIONS } from '@/core/record/stations';
 import { CursorReadout } from '@/components/line/CursorReadout';
 import { lineScale } from '@/components/line/lineScale';
 import { Ribbon } from '@/components/line/Ribbon';
 import { exaggeration } from '@/components/line/RibbonBands';
-import { bandsOfLine } from '@/core/rig/bandsOfLine';
+import { bandsOfLine } from '@/core/rig/view/bandsOfLine';
 import { cardPath, rigPath, stationPath } from '@/components/shell/places';
 import { Pending } from '@/components/ui/Pending';
 import { StateMark } from '@/components/ui/StateMark';

@@ -1,11 +1,11 @@
 'use client';
 
 import { createContext, use, useMemo, useState, type ReactNode } from 'react';
-import type { RigRecord } from '@/core/rig/record';
-import { rigView, type RigView } from '@/core/rig/rigView';
-import type { Station } from '@/core/rig/stations';
+import type { RigRecord } from '@/core/record/record';
+import { rigView, type RigView } from '@/core/rig/view/rigView';
+import type { Station } from '@/core/record/stations';
 import { stationStates } from '@/core/rig/stationStates';
-import type { StationState } from '@/core/rig/stationState';
+import type { StationState } from '@/core/record/stationState';
 import { CursorProvider } from '@/components/line/cursor';
 import { WordsProvider } from '@/components/units/WordsProvider';
 

@@ -2,7 +2,7 @@
 
 import { whenWords } from '@/words/dates';
 import Link from 'next/link';
-import { STATIONS } from '@/core/rig/stations';
+import { STATIONS } from '@/core/record/stations';
 import { SpoolAtCursor } from '@/components/line/SpoolSection';
 import { stationPath } from '@/components/shell/places';
 import { Card } from '@/components/ui/Card';

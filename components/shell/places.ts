@@ -1,4 +1,4 @@
-import { STATIONS, type Station } from '@/core/rig/stations';
+import { STATIONS, type Station } from '@/core/record/stations';
 
 export const boatPath = (boatId: string): string => `/boats/${boatId}`;
 export const gearPath = (boatId: string): string => `/boats/${boatId}/gear`;

@@ -1,8 +1,8 @@
 'use client';
 
 import { useState } from 'react';
-import { productOf } from '@/core/rig/load/planForRig';
-import type { StrengthTestRecord } from '@/core/rig/record';
+import { productOf } from '@/core/rig/line/planForRig';
+import type { StrengthTestRecord } from '@/core/record/record';
 import { ChoiceField, TextField } from '@/components/fields/TextField';
 import { useSend } from '@/components/http/useSend';
 import { useRig } from '@/components/rig/RigProvider';

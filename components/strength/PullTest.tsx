@@ -3,9 +3,9 @@
 import { fromSi } from '@/core/units/units';
 import { useState } from 'react';
 import type { ForceSample } from '@/core/force/forceSample';
-import type { PullRecord, StrengthTestRecord } from '@/core/rig/record';
+import type { PullRecord, StrengthTestRecord } from '@/core/record/record';
 import { expectedBreak } from '@/core/rig/strength/expectedBreak';
-import { productOf } from '@/core/rig/load/planForRig';
+import { productOf } from '@/core/rig/line/planForRig';
 import { PULLS_FOR_A_MEAN } from '@/core/rig/strength/strengthOfRig';
 import { readBreak } from '@/core/strength/readBreak';
 import { TracePlot } from '@/components/bench/TracePlot';

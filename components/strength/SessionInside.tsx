@@ -5,7 +5,7 @@ import { dayWords } from '@/words/dates';
 import { useState } from 'react';
 import { PLUS_MINUS_SDS } from '@/core/numerics/propagate';
 import { expectedBreak } from '@/core/rig/strength/expectedBreak';
-import type { LineProductRecord, StrengthTestRecord } from '@/core/rig/record';
+import type { LineProductRecord, StrengthTestRecord } from '@/core/record/record';
 import { QuantityField, useQuantity } from '@/components/fields/QuantityField';
 import { ChoiceField, TextField } from '@/components/fields/TextField';
 import { readTyped } from '@/components/fields/typedQuantity';

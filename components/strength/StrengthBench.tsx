@@ -2,8 +2,8 @@
 
 import { Dialog } from 'radix-ui';
 import { useState, type KeyboardEvent } from 'react';
-import { productOf } from '@/core/rig/load/planForRig';
-import type { PullRecord, StrengthTestRecord } from '@/core/rig/record';
+import { productOf } from '@/core/rig/line/planForRig';
+import type { PullRecord, StrengthTestRecord } from '@/core/record/record';
 import { BenchFooter } from '@/components/bench/BenchFooter';
 import { BenchSheet } from '@/components/bench/BenchSheet';
 import { TracePlot } from '@/components/bench/TracePlot';

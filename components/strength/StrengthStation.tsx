@@ -2,7 +2,7 @@
 
 import { useMemo, useState } from 'react';
 import { productStrength, PULLS_FOR_A_MEAN } from '@/core/rig/strength/strengthOfRig';
-import type { RigView } from '@/core/rig/rigView';
+import type { RigView } from '@/core/rig/view/rigView';
 import type { RigStrength } from '@/core/strength/rigStrength';
 import { strengthPlusMinusN } from '@/core/strength/rigStrength';
 import { fromSi } from '@/core/units/units';

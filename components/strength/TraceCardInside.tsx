@@ -2,7 +2,7 @@
 
 import { wrap } from 'comlink';
 import { useEffect, useRef, useState } from 'react';
-import type { StrengthTestRecord } from '@/core/rig/record';
+import type { StrengthTestRecord } from '@/core/record/record';
 import type { TraceReading } from '@/core/strength/analyseTrace';
 import { unitsOf } from '@/core/units/units';
 import { ChoiceField } from '@/components/fields/TextField';

@@ -1,6 +1,6 @@
 'use client';
 
-import { productOf } from '@/core/rig/load/planForRig';
+import { productOf } from '@/core/rig/line/planForRig';
 import type { RigStrength, StrengthPlace } from '@/core/strength/rigStrength';
 import { nextWeakest, snagBreak, strengthPlusMinusN } from '@/core/strength/rigStrength';
 import { ChoiceField } from '@/components/fields/TextField';

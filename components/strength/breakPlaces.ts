@@ -1,4 +1,4 @@
-import type { PullRecord } from '@/core/rig/record';
+import type { PullRecord } from '@/core/record/record';
 
 /** Where a line may break, with the key for it in bench mode. */
 export const BREAK_PLACES: readonly { value: PullRecord['breakPlace']; text: string; key: string }[] = [

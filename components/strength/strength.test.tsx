@@ -1,5 +1,5 @@
 import { act, fireEvent, screen, within } from '@testing-library/react';
-import type { BoatJoinBreakRecord, RigRecord } from '../../core/rig/record';
+import type { BoatJoinBreakRecord, RigRecord } from '../../core/record/record';
 import { pulls, woundRig } from '../../tests/rigFixture';
 import { renderRig } from '../../tests/renderRig';
 import { StrengthStation } from './StrengthStation';

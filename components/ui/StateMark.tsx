@@ -1,5 +1,5 @@
 import { CircleCheck, CircleDashed, CircleMinus, History } from 'lucide-react';
-import type { StationState } from '@/core/rig/stationState';
+import type { StationState } from '@/core/record/stationState';
 
 const MARKS = {
   done: { Icon: CircleCheck, word: 'done', look: 'text-go' },

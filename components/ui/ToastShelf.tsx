@@ -2,7 +2,7 @@
 
 import { CircleCheck, TriangleAlert, X } from 'lucide-react';
 import { Toast } from 'radix-ui';
-import type { Shown } from './Toasts';
+import type { Shown } from './shown';
 
 /** The messages that are shown now, newest last. */
 export function ToastShelf({ shown, onGone }: { shown: readonly Shown[]; onGone: (id: number) => void }) {

@@ -2,17 +2,11 @@
 
 import dynamic from 'next/dynamic';
 import { createContext, use, useCallback, useState, type ReactNode } from 'react';
+import type { Shown, Tone } from './shown';
 
-type Tone = 'done' | 'problem';
 type Show = (text: string, tone: Tone) => void;
 
 const ToastContext = createContext<Show | null>(null);
-
-export interface Shown {
-  readonly id: number;
-  readonly text: string;
-  readonly tone: Tone;
-}
 
 /** Loaded with the first message. */
 const ToastShelf = dynamic(() => import('./ToastShelf').then(({ ToastShelf: loaded }) => loaded), { ssr: false });

@@ -10,8 +10,15 @@ export const WordsContext = createContext<((reason: Reason, format: Formatter) =
 
 /** Says reasons of the core or of the server in the units that are chosen. */
 export function useSay(): (reason: Reason) => string {
+  const say = useSayIfGiven();
+  if (!say) throw new Error('useSay: there is no WordsProvider above');
+  return say;
+}
+
+/** The same; null on a page that has nothing to say and loads no dictionary. */
+export function useSayIfGiven(): ((reason: Reason) => string) | null {
   const words = use(WordsContext);
   const { format } = useUnits();
-  if (!words) throw new Error('useSay: there is no WordsProvider above');
-  return useCallback((reason: Reason) => words(reason, format), [words, format]);
+  const say = useCallback((reason: Reason) => words?.(reason, format) ?? '', [words, format]);
+  return words && say;
 }

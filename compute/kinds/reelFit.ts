@@ -3,9 +3,9 @@ import type { LoadToFit } from '../../core/gear/gearEvidence';
 import { gearFit, type Fitted } from '../../core/gear/gearFit';
 import { learnedReel } from '../../core/gear/learned';
 import { reelShape } from '../../core/gear/reelShape';
-import { CALIPER_SD_M, LEVEL_SD_M } from '../../core/load/defaults';
+import { CALIPER_SD_M, LEVEL_SD_M } from '../../core/measurement/errors';
 import { PLUS_MINUS_SDS } from '../../core/numerics/propagate';
-import { REEL_KINDS } from '../../core/rig/record';
+import { REEL_KINDS } from '../../core/record/record';
 import { defineKind } from '../kind';
 import { lineShape, positive } from '../requestSchemas';
 

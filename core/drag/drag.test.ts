@@ -6,7 +6,8 @@ import { backOffTable, dragEnvelope } from './dragEnvelope';
 import { dragTarget } from './dragTarget';
 import { estimatedGuideFactor, measuredGuideFactor } from './guideFactor';
 import { USUAL_RUN } from './waterPull';
-import { median, readDragPull } from './readPull';
+import { readDragPull } from './readPull';
+import { median } from '../numerics/median';
 import { judgeScaleSession } from './scaleSession';
 
 const holds = (value: number): Known => ({ value, sd: value * 0.02, source: 'measured' });

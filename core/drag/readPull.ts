@@ -1,3 +1,4 @@
+import { median } from '../numerics/median';
 import type { ForceSample } from '../force/forceSample';
 import { failure, success, type Outcome } from '../result';
 
@@ -35,13 +36,4 @@ export function readDragPull(
   if (!(movingN > 0)) return failure('no-pull-on-scale');
   const breakawayN = Math.max(movingN, ...samples.slice(0, Math.floor(samples.length / 2)).map((s) => s.forceN));
   return success({ movingN, breakawayN });
-}
-
-/** Median of at least one number. */
-export function median(values: readonly number[]): number {
-  const sorted = values.toSorted((a, b) => a - b);
-  const middle = Math.floor(sorted.length / 2);
-  const upper = sorted[middle];
-  if (upper === undefined) throw new RangeError('median: at least one value is needed');
-  return sorted.length % 2 === 1 ? upper : (upper + (sorted[middle - 1] ?? upper)) / 2;
 }

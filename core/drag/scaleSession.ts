@@ -1,5 +1,6 @@
 import type { DragPull } from './readPull';
-import { median, STICKY_RATIO } from './readPull';
+import { STICKY_RATIO } from './readPull';
+import { median } from '../numerics/median';
 
 /** How near the median must be to the target, and the pulls to each other, as a share of the target. */
 export const DRAG_TOLERANCE = 0.05;

@@ -1,20 +1,5 @@
-import type { Material } from '../load/defaults';
+import { MATERIAL, type Material } from '../materials/materials';
 import { requirePositive } from '../result';
-
-/**
- * Stretch of a line at its breaking load, as a share of its length: nylon 22 % at 80 % of it (common practice, no
- * source), so about 27 %; the others from memory.
- */
-const STRETCH_AT_BREAK: Readonly<Record<Material, number>> = {
-  nylon: 0.27,
-  fluorocarbon: 0.25,
-  braid: 0.035,
-  'hollow braid': 0.04,
-  'lead core': 0.05,
-  'copper wire': 0.02,
-  'stainless wire': 0.015,
-  'fly line': 0.25,
-};
 
 /** Force for each metre that a rod's tip gives way (N/m): a default from memory, between a light rod and a stand-up one. */
 export const ROD_STIFFNESS_N_PER_M = 80;
@@ -52,7 +37,7 @@ export interface Surge {
 /** Force per strain of a line, EA (N): its strength over its stretch. */
 export function stiffnessOf(material: Material, strengthN: number): number {
   requirePositive('stiffnessOf', { strengthN });
-  return strengthN / STRETCH_AT_BREAK[material];
+  return strengthN / MATERIAL[material].stretchAtBreak;
 }
 
 /** The pieces that are between tip and fish with a length out, of all pieces in order from the arbor; outermost first. */

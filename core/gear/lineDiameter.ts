@@ -1,5 +1,5 @@
-import type { Material } from '../load/defaults';
-import { WRAPPED_DIAMETER_RELATIVE_SD } from '../load/defaults';
+import { MATERIAL, type Material } from '../materials/materials';
+import { WRAPPED_DIAMETER_RELATIVE_SD } from '../measurement/errors';
 import type { Known } from '../provenance/source';
 import { requirePositive } from '../result';
 
@@ -52,36 +52,9 @@ export function diameterFromBraidNumber(number: number): Known {
   return { value, sd: value * NUMBER_RELATIVE_SD, source: 'label' };
 }
 
-/**
- * Labelled strength over the area that the labelled diameter gives (Pa), from memory. What carries nothing (lead, a fly
- * line's coat) counts as area.
- */
-const LABELLED_STRESS_PA: Readonly<Record<Material, number>> = {
-  nylon: 7.0e8,
-  fluorocarbon: 6.5e8,
-  braid: 2.6e9,
-  'hollow braid': 1.7e9,
-  'lead core': 1.6e8,
-  'copper wire': 3.4e8,
-  'stainless wire': 1.7e9,
-  'fly line': 1.2e8,
-};
-
-/** Relative SD of a diameter that is guessed from a labelled strength, from memory. */
-export const GUESSED_DIAMETER_RELATIVE_SD: Readonly<Record<Material, number>> = {
-  nylon: 0.14,
-  fluorocarbon: 0.14,
-  braid: 0.22,
-  'hollow braid': 0.2,
-  'lead core': 0.2,
-  'copper wire': 0.15,
-  'stainless wire': 0.15,
-  'fly line': 0.3,
-};
-
 /** Diameter guessed from material and labelled strength (N), when nothing else is known. */
 export function guessedDiameter(material: Material, labelStrengthN: number): Known {
   requirePositive('guessedDiameter', { labelStrengthN });
-  const value = Math.sqrt((4 * labelStrengthN) / (Math.PI * LABELLED_STRESS_PA[material]));
-  return { value, sd: value * GUESSED_DIAMETER_RELATIVE_SD[material], source: 'default' };
+  const value = Math.sqrt((4 * labelStrengthN) / (Math.PI * MATERIAL[material].labelledStressPa));
+  return { value, sd: value * MATERIAL[material].guessedDiameterRelativeSd, source: 'default' };
 }

@@ -1,4 +1,4 @@
-import { median } from '../drag/readPull';
+import { median } from '../numerics/median';
 import type { ForceSample } from '../force/forceSample';
 import { failure, success, type Outcome } from '../result';
 

@@ -5,7 +5,7 @@ import { PLUS_MINUS_SDS, propagate, type UncertainInput } from '../numerics/prop
 import { requirePositive } from '../result';
 import { lengthWoundOnM } from '../spool/turns';
 import { woundAreaM2, woundDiameterM } from '../spool/spoolGeometry';
-import { LAYER_STEP_RELATIVE_SD } from './defaults';
+import { LAYER_STEP_RELATIVE_SD } from '../measurement/errors';
 import { bulkRelativeSd } from './planLoad';
 
 /** One line of somebody's recipe: counts as their counter showed them from zero, or a length that is true. */

@@ -1,7 +1,7 @@
 import type { JoinKind } from '../joins/joinKinds';
 import { JOIN_WORK, type KitThing } from '../joins/joinWork';
 import { because, type Reason } from '../reasons';
-import type { Material } from './defaults';
+import type { Material } from '../materials/materials';
 
 /** What a kit list is made from: the planned segments in order from the arbor, each with the join at its inner end. */
 export interface KitSegment {

@@ -1,7 +1,7 @@
 import type { JoinKind } from '../joins/joinKinds';
 import { joinBulkM } from '../joins/joinWork';
 import { because, type Reason } from '../reasons';
-import type { Material } from './defaults';
+import type { Material } from '../materials/materials';
 
 /** A planned segment as advice looks at it, in order from the arbor. */
 export interface AdvisedSegment {

@@ -6,7 +6,7 @@ import type { Known } from '../provenance/source';
 import { success, type Outcome } from '../result';
 import { buildLoadedLine, type LoadedLine } from '../spool/loadedLine';
 import { solveSegment, type SegmentToSolve } from '../spool/solveSegment';
-import { LAYER_STEP_RELATIVE_SD } from './defaults';
+import { LAYER_STEP_RELATIVE_SD } from '../measurement/errors';
 
 export interface ReelToPlan {
   readonly arborDiameterM: Known;

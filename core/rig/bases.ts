@@ -1,8 +1,8 @@
 import { basisFigure, type Basis } from '../provenance/basis';
 import type { LoadedLine } from '../spool/loadedLine';
 import { presetOf } from './drag/leverOfRig';
-import { productOf } from './load/planForRig';
-import type { RigRecord } from './record';
+import { productOf } from './line/planForRig';
+import type { RigRecord } from '../record/record';
 import type { RigStrength } from '../strength/rigStrength';
 
 /** What a load rests on: the stack as it is planned now, and the spool. */

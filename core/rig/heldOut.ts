@@ -1,7 +1,7 @@
 import type { EvidenceSource } from '../gear/gearEvidence';
-import { currentLine } from './currentLine';
-import { windingOutlook } from './load/windingOutlook';
-import type { LevelRecord, RigRecord } from './record';
+import { currentLine } from './line/currentLine';
+import { windingOutlook } from './line/windingOutlook';
+import type { LevelRecord, RigRecord } from '../record/record';
 
 /** A noted figure that disagrees so far with all else that nothing rests on it. */
 export interface HeldOutPiece {

@@ -1,11 +1,11 @@
 import type { LoadedLine } from '../spool/loadedLine';
-import { bandsOfLine, type LineBand } from './bandsOfLine';
+import { bandsOfLine, type LineBand } from './view/bandsOfLine';
 import { heldOutPieces } from './heldOut';
-import type { JoinRecord, RigRecord } from './record';
-import { lineToShow } from './rigView';
-import type { Station } from './stations';
+import type { JoinRecord, RigRecord } from '../record/record';
+import { lineToShow } from './view/rigView';
+import type { Station } from '../record/stations';
 import { stationStates } from './stationStates';
-import type { StationState } from './stationState';
+import type { StationState } from '../record/stationState';
 
 /** A rig as the locker shows it: plain data, with nothing that a station works out. */
 export interface RigSummary {

@@ -1,7 +1,7 @@
 import { plannedRig, pulls, trial, woundRig } from '../../tests/rigFixture';
 import { countBasis, dragBasis, loadBasis } from './bases';
-import { currentLine } from './currentLine';
-import type { CalibrationRecord, DragSettingRecord, RigRecord } from './record';
+import { currentLine } from './line/currentLine';
+import type { CalibrationRecord, DragSettingRecord, RigRecord } from '../record/record';
 import { stationStates } from './stationStates';
 import { strengthOfRig } from './strength/strengthOfRig';
 

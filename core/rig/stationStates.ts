@@ -1,11 +1,11 @@
 import { changedSince } from '../provenance/basis';
 import { because } from '../reasons';
 import { countBasis, dragBasis, loadBasis } from './bases';
-import { currentLine } from './currentLine';
+import { currentLine } from './line/currentLine';
 import { joinsState } from './joins/joinsOfRig';
-import type { RigRecord } from './record';
-import type { StationState } from './stationState';
-import { STATIONS, type Station } from './stations';
+import type { RigRecord } from '../record/record';
+import type { StationState } from '../record/stationState';
+import { STATIONS, type Station } from '../record/stations';
 import { productStrength, PULLS_FOR_A_MEAN, strengthOfRig } from './strength/strengthOfRig';
 
 const DAY_MS = 86_400_000;

@@ -1,6 +1,6 @@
 import type { Known } from '../../core/provenance/source';
 import type { AcceptedConstant } from '../../core/rig/load/learnFromLoads';
-import type { CalibrationRecord, TrialRecord } from '../../core/rig/record';
+import type { CalibrationRecord, TrialRecord } from '../../core/record/record';
 import { CALIBRATIONS, COUNTER_TRIALS } from '../tables/measurements';
 import { insertRow, type NewRowOf } from '../tables/table';
 import type { Queryable } from '../withBoat';

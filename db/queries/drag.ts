@@ -1,6 +1,6 @@
 import type { Basis } from '../../core/provenance/basis';
 import type { DragBasis } from '../../core/drag/dragTarget';
-import type { DragSettingRecord } from '../../core/rig/record';
+import type { DragSettingRecord } from '../../core/record/record';
 import { onlyRow, type Queryable } from '../withBoat';
 import { DRAG_PULLS } from '../tables/measurements';
 import { insertRow, type NewRowOf } from '../tables/table';

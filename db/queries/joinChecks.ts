@@ -1,5 +1,5 @@
 import type { JoinKind } from '../../core/joins/joinKinds';
-import type { BoatJoinBreakRecord } from '../../core/rig/record';
+import type { BoatJoinBreakRecord } from '../../core/record/record';
 import type { BoatDb, Queryable } from '../withBoat';
 import { JOIN_PULLS, SLIP_CHECKS } from '../tables/measurements';
 import { insertRow, type NewRowOf } from '../tables/table';

@@ -1,6 +1,6 @@
 import { PULLS_FOR_EFFICIENCY } from '../../core/joins/joinEfficiency';
 import type { JoinKind } from '../../core/joins/joinKinds';
-import type { BoatJoinBreakRecord, JoinRecord } from '../../core/rig/record';
+import type { BoatJoinBreakRecord, JoinRecord } from '../../core/record/record';
 import type { Queryable } from '../withBoat';
 import { CADENCE_DRILLS, JOIN_TIES } from '../tables/measurements';
 import { insertRow, type NewRowOf } from '../tables/table';

@@ -1,4 +1,4 @@
-import type { FinishedLoadRecord, ReverseFillRecord } from '../../core/rig/record';
+import type { FinishedLoadRecord, ReverseFillRecord } from '../../core/record/record';
 import type { Queryable } from '../withBoat';
 import { readLoads, type LoadRow } from './loads';
 import { REVERSE_FILLS } from '../tables/measurements';

@@ -1,4 +1,4 @@
-import type { LeverPointRecord, PastDragRecord, PlanerLookRecord, PresetActRecord } from '../../core/rig/record';
+import type { LeverPointRecord, PastDragRecord, PlanerLookRecord, PresetActRecord } from '../../core/record/record';
 import { waterOf } from '../../core/drag/planerBracket';
 import type { PresetAct } from '../../core/drag/presetState';
 import { LEVER_POINTS, PLANER_LOOKS, PRESET_ACTS } from '../tables/measurements';

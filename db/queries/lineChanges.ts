@@ -1,4 +1,4 @@
-import type { LineChangeRecord, ReplacementRecord } from '../../core/rig/record';
+import type { LineChangeRecord, ReplacementRecord } from '../../core/record/record';
 import { LINE_CHANGES, REPLACEMENTS } from '../tables/measurements';
 import { insertRow, type NewRowOf } from '../tables/table';
 import type { Queryable } from '../withBoat';

@@ -1,4 +1,4 @@
-import type { LineMarkRecord } from '../../core/rig/record';
+import type { LineMarkRecord } from '../../core/record/record';
 import { LINE_MARKS } from '../tables/measurements';
 import { insertRow, type NewRowOf } from '../tables/table';
 import type { Queryable } from '../withBoat';

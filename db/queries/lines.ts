@@ -1,6 +1,6 @@
-import type { Material } from '../../core/load/defaults';
+import type { Material } from '../../core/materials/materials';
 import type { Source } from '../../core/provenance/source';
-import type { LineProductRecord } from '../../core/rig/record';
+import type { LineProductRecord } from '../../core/record/record';
 import { onlyRow, type Queryable } from '../withBoat';
 
 interface Row {

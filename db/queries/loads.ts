@@ -1,5 +1,5 @@
 import type { Basis } from '../../core/provenance/basis';
-import type { LoadRecord, LoadSegmentRecord } from '../../core/rig/record';
+import type { LoadRecord, LoadSegmentRecord } from '../../core/record/record';
 import { LOAD_SEGMENTS } from '../tables/measurements';
 import { insertRow, type NewRowOf } from '../tables/table';
 import { onlyRow, type Queryable } from '../withBoat';

@@ -1,5 +1,5 @@
 import type { LogKind, Reason } from '../../core/reasons';
-import type { LogRecord } from '../../core/rig/record';
+import type { LogRecord } from '../../core/record/record';
 import type { Queryable } from '../withBoat';
 import type { OfRig } from './standing';
 

@@ -1,5 +1,5 @@
 import { reelShape } from '../../core/gear/reelShape';
-import type { CounterRecord, ReelRecord } from '../../core/rig/record';
+import type { CounterRecord, ReelRecord } from '../../core/record/record';
 import type { Source } from '../../core/provenance/source';
 import { onlyRow, type Queryable } from '../withBoat';
 

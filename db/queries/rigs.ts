@@ -1,4 +1,4 @@
-import type { SegmentRecord, SegmentRole } from '../../core/rig/record';
+import type { SegmentRecord, SegmentRole } from '../../core/record/record';
 import { onlyRow, type Queryable } from '../withBoat';
 import type { OfRig } from './standing';
 

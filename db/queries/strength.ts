@@ -1,4 +1,4 @@
-import type { StrengthSessionRecord, StrengthTestRecord } from '../../core/rig/record';
+import type { StrengthSessionRecord, StrengthTestRecord } from '../../core/record/record';
 import { STRENGTH_PULLS, STRENGTH_SESSIONS, STRENGTH_TESTS } from '../tables/measurements';
 import { insertRow, type NewRowOf } from '../tables/table';
 import type { Queryable } from '../withBoat';

@@ -1,4 +1,4 @@
-import type { SupplySpoolRecord } from '../../core/rig/record';
+import type { SupplySpoolRecord } from '../../core/record/record';
 import { onlyRow, type Queryable } from '../withBoat';
 
 export async function listSupplySpools(db: Queryable, boatId: string): Promise<readonly SupplySpoolRecord[]> {

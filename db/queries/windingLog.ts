@@ -1,4 +1,4 @@
-import type { ColourReadingRecord, LevelRecord, WindingEntryRecord } from '../../core/rig/record';
+import type { ColourReadingRecord, LevelRecord, WindingEntryRecord } from '../../core/record/record';
 import { COLOUR_READINGS, LEVEL_READINGS, WINDING_ENTRIES } from '../tables/measurements';
 import { insertRow, type NewRowOf } from '../tables/table';
 import type { Queryable } from '../withBoat';

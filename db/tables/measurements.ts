@@ -1,6 +1,6 @@
 import { CREEPS, CURRENTS, HEADINGS } from '../../core/drag/planerBracket';
 import type { Basis } from '../../core/provenance/basis';
-import { SEGMENT_ROLES } from '../../core/rig/record';
+import { SEGMENT_ROLES } from '../../core/record/record';
 import { flag, json, maybe, named, notedAt, number, oneOf, ownId, table, text, texts } from './table';
 
 /**

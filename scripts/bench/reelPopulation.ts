@@ -1,6 +1,7 @@
 import { RATING_HABIT_RELATIVE_SD, RATING_RELATIVE_SD, type LineToFit } from '../../core/gear/gearEvidence';
 import { ratedAreaM2, type CapacityRating } from '../../core/gear/reelShape';
-import { CALIPER_SD_M, DEFAULT_PACKING, LABEL_DIAMETER_RELATIVE_SD, type Material } from '../../core/load/defaults';
+import { CALIPER_SD_M } from '../../core/measurement/errors';
+import { MATERIAL, type Material } from '../../core/materials/materials';
 import { bulkRelativeSd, type SegmentToPlan } from '../../core/load/planLoad';
 import type { Known } from '../../core/provenance/source';
 import { normalDeviate, seededRandom, type Random } from '../../instruments/random';
@@ -52,8 +53,9 @@ export function drawReel(seed: number, scatter: number): DrawnReel {
   });
   const lengthPerTurnM = Math.PI * fullM * 0.92 * Math.exp(0.04 * normal());
   const line = (id: string, material: Material, diameterM: number): DrawnLine => {
-    const relativeSd = LABEL_DIAMETER_RELATIVE_SD[material] > 0.06 ? 0.03 : LABEL_DIAMETER_RELATIVE_SD[material];
-    const packing = DEFAULT_PACKING[material];
+    const relativeSd =
+      MATERIAL[material].labelDiameterRelativeSd > 0.06 ? 0.03 : MATERIAL[material].labelDiameterRelativeSd;
+    const packing = MATERIAL[material].packing;
     return {
       id,
       material,

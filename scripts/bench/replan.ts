@@ -1,6 +1,6 @@
-import { planForRig } from '../../core/rig/load/planForRig';
+import { planForRig } from '../../core/rig/line/planForRig';
 import { adviceOnPlan } from '../../core/rig/load/plannedLoad';
-import type { RigRecord } from '../../core/rig/record';
+import type { RigRecord } from '../../core/record/record';
 import { plannedRig } from '../../tests/rigFixture';
 import { percentile, row } from './report';
 

@@ -4,7 +4,7 @@ import { TAPE_SD_M, type CounterObservation } from '../../core/calibration/obser
 import type { LoadToFit } from '../../core/gear/gearEvidence';
 import { gearFit } from '../../core/gear/gearFit';
 import { learnedReel, type LearnedReel } from '../../core/gear/learned';
-import { windingStrain } from '../../core/load/defaults';
+import { MATERIAL } from '../../core/materials/materials';
 import { planLoad } from '../../core/load/planLoad';
 import { normalDeviate } from '../../instruments/random';
 import { layReel, type LaidReel } from '../../instruments/virtual/layReel';
@@ -192,7 +192,7 @@ function judge(kind: Kind, reel: DrawnReel, wound: Wound, tally: Tally | undefin
       packing: segment.packing.value,
       areaRelativeSd: NaN,
       lengthRelativeSd: index === 0 ? SOLVED_RELATIVE_SD : LENGTH_SD,
-      windingStrain: windingStrain(reel.lines[index]?.material ?? 'nylon'),
+      windingStrain: MATERIAL[reel.lines[index]?.material ?? 'nylon'].windingStrain,
     })),
     joint: learned.joint,
   };

@@ -1,5 +1,5 @@
 import { NO_BOAT, NOBODY, withBoat, type BoatDb } from '../../db/withBoat';
-import type { RigRecord } from '../../core/rig/record';
+import type { RigRecord } from '../../core/record/record';
 import { insertBoat } from '../../db/queries/boats';
 import { findTiePhoto } from '../../db/queries/joinChecks';
 import * as corrections from '../../usecases/corrections/withdraw';

@@ -1,12 +1,12 @@
 import { leverOfRig, presetOf } from '../../core/rig/drag/leverOfRig';
 import { planerBracket } from '../../core/drag/planerBracket';
 import { judgeScaleSession } from '../../core/drag/scaleSession';
-import { currentLine } from '../../core/rig/currentLine';
+import { currentLine } from '../../core/rig/line/currentLine';
 import { labelsCompared } from '../../core/rig/strength/labelsCompared';
 import { productStrength } from '../../core/rig/strength/strengthOfRig';
-import type { RigRecord } from '../../core/rig/record';
-import { rigView } from '../../core/rig/rigView';
-import { sessionPulls } from '../../core/rig/drag/sessionPulls';
+import type { RigRecord } from '../../core/record/record';
+import { rigView } from '../../core/rig/view/rigView';
+import { sessionPulls } from '../../core/record/sessionPulls';
 import { stationStates } from '../../core/rig/stationStates';
 import { fromSi } from '../../core/units/units';
 import { capeTorrin } from '../../demo/capeTorrin';

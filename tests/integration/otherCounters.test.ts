@@ -1,6 +1,6 @@
 import { adviceForRig } from '../../core/rig/count/adviceForRig';
 import { countMarks } from '../../core/rig/count/countMarks';
-import { rigView } from '../../core/rig/rigView';
+import { rigView } from '../../core/rig/view/rigView';
 import { stationStates } from '../../core/rig/stationStates';
 import { trialInput } from '../../usecases/count/countInput';
 import { finishInput, lineChangeInput, windingInput } from '../../usecases/load/loadInput';

@@ -1,4 +1,4 @@
-import { rigView } from '../../core/rig/rigView';
+import { rigView } from '../../core/rig/view/rigView';
 import { productStrength } from '../../core/rig/strength/strengthOfRig';
 import { sessionInput } from '../../usecases/strength/strengthInput';
 import { chooseMeantPlace, movePull, planSession, readRigRecord, recordStrengthPull, withdraw } from './acts';

@@ -1,4 +1,4 @@
-import { currentLine } from '../../core/rig/currentLine';
+import { currentLine } from '../../core/rig/line/currentLine';
 import { strengthOfRig } from '../../core/rig/strength/strengthOfRig';
 import { windOnInput } from '../../usecases/joins/windOnInput';
 import { finishInput, lineChangeInput, windingInput } from '../../usecases/load/loadInput';

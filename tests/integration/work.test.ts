@@ -1,6 +1,6 @@
 import { heldOutPieces } from '../../core/rig/heldOut';
 import { stationStates } from '../../core/rig/stationStates';
-import { windingOutlook } from '../../core/rig/load/windingOutlook';
+import { windingOutlook } from '../../core/rig/line/windingOutlook';
 import { finishInput, windingInput } from '../../usecases/load/loadInput';
 import { readLocker } from '../../usecases/rigs/locker';
 import {

@@ -3,9 +3,9 @@ import { because } from '../../core/reasons';
 import { countsForLine } from '../../core/counter/counter';
 import type { Creep } from '../../core/drag/planerBracket';
 import type { ForceSample } from '../../core/force/forceSample';
-import type { RigRecord } from '../../core/rig/record';
-import { windingOutlook } from '../../core/rig/load/windingOutlook';
-import { productIdNow } from '../../core/rig/load/woundSegments';
+import type { RigRecord } from '../../core/record/record';
+import { windingOutlook } from '../../core/rig/line/windingOutlook';
+import { productIdNow } from '../../core/rig/line/woundSegments';
 import {
   findVirtualLine,
   findVirtualReel,

@@ -1,8 +1,8 @@
 import 'server-only';
 import { because } from '../../core/reasons';
-import { currentLine } from '../../core/rig/currentLine';
+import { currentLine } from '../../core/rig/line/currentLine';
 import { markPlace } from '../../core/rig/count/lineMarks';
-import type { CounterRecord } from '../../core/rig/record';
+import type { CounterRecord } from '../../core/record/record';
 import { insertLineMark } from '../../db/queries/lineMarks';
 import { insertLogEntry } from '../../db/queries/log';
 import { setDisplay } from '../../db/queries/reels';

@@ -3,7 +3,8 @@ import { because } from '../../core/reasons';
 import { fuseCounter, type FusedCounter } from '../../core/calibration/fuseCounter';
 import { TAPE_SD_M, type LengthObservation } from '../../core/calibration/observations';
 import { topAdjustment } from '../../core/calibration/topAdjustment';
-import { CALIPER_SD_M, DEFAULT_PACKING, LEVEL_SD_M, windingStrain } from '../../core/load/defaults';
+import { CALIPER_SD_M, LEVEL_SD_M } from '../../core/measurement/errors';
+import { MATERIAL } from '../../core/materials/materials';
 import { buildLoadedLine } from '../../core/spool/loadedLine';
 import { toSi } from '../../core/units/units';
 import { normalDeviate, seededRandom } from '../../instruments/random';
@@ -54,7 +55,7 @@ function deal(seed: number): Game {
   const rimDiameterM = between(0.055, 0.07);
   const arborDiameterM = rimDiameterM * between(0.5, 0.62);
   const widthM = between(0.026, 0.034);
-  const packing = DEFAULT_PACKING.nylon.value * (1 + 0.05 * normalDeviate(random));
+  const packing = MATERIAL.nylon.packing.value * (1 + 0.05 * normalDeviate(random));
   const levelM = between(0.001, 0.003);
   const areaM2 = ((Math.PI / 4) * LINE_M ** 2) / packing;
   const outerM = rimDiameterM - 2 * levelM;
@@ -90,7 +91,7 @@ function believe(game: Game, walks: readonly LengthObservation[], strippedM: num
       name: 'the line',
       lengthM: lengthM - strippedM,
       lineDiameterM: LINE_M,
-      packing: DEFAULT_PACKING.nylon.value,
+      packing: MATERIAL.nylon.packing.value,
       wound: true,
     },
   ]);
@@ -108,7 +109,7 @@ function believe(game: Game, walks: readonly LengthObservation[], strippedM: num
         lineId: 'line',
         areaRelativeSd: 0.06,
         lengthRelativeSd: 0.02,
-        windingStrain: windingStrain('nylon'),
+        windingStrain: MATERIAL.nylon.windingStrain,
       })),
     },
     [...walks, { ...level, levelBelowRimM: game.levelBelowRimM, goneSinceM: [strippedM] }],

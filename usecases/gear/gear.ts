@@ -1,13 +1,8 @@
 import 'server-only';
 import { because } from '../../core/reasons';
-import { GUESSED_DIAMETER_RELATIVE_SD } from '../../core/gear/lineDiameter';
-import {
-  CALIPER_SD_M,
-  DEFAULT_PACKING,
-  LABEL_DIAMETER_RELATIVE_SD,
-  WRAPPED_DIAMETER_RELATIVE_SD,
-} from '../../core/load/defaults';
-import type { LineProductRecord, ReelRecord, SupplySpoolRecord } from '../../core/rig/record';
+import { CALIPER_SD_M, WRAPPED_DIAMETER_RELATIVE_SD } from '../../core/measurement/errors';
+import { MATERIAL } from '../../core/materials/materials';
+import type { LineProductRecord, ReelRecord, SupplySpoolRecord } from '../../core/record/record';
 import { wantedLines, type WantedLine } from '../../core/rig/load/wantedLine';
 import { insertLine, listLines, updateLine, type LineInput } from '../../db/queries/lines';
 import {
@@ -62,14 +57,14 @@ function toReel(input: ReelFormInput): ReelInput {
 function toLine(input: LineFormInput): LineInput {
   const relativeSd = {
     measured: WRAPPED_DIAMETER_RELATIVE_SD,
-    label: LABEL_DIAMETER_RELATIVE_SD[input.material],
-    default: GUESSED_DIAMETER_RELATIVE_SD[input.material],
+    label: MATERIAL[input.material].labelDiameterRelativeSd,
+    default: MATERIAL[input.material].guessedDiameterRelativeSd,
   }[input.diameterSource];
   return {
     name: input.name,
     material: input.material,
     diameterM: { value: input.diameterM, sd: input.diameterM * relativeSd, source: input.diameterSource },
-    packing: DEFAULT_PACKING[input.material],
+    packing: MATERIAL[input.material].packing,
     labelStrengthN: input.labelStrengthN,
     family: input.family,
   };

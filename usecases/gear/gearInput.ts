@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { COUNTER_DRIVES } from '../../core/counter/counter';
-import { MATERIALS } from '../../core/load/defaults';
-import { DRAG_KINDS, REEL_KINDS } from '../../core/rig/record';
+import { MATERIALS } from '../../core/materials/materials';
+import { DRAG_KINDS, REEL_KINDS } from '../../core/record/record';
 import { idSchema, nameSchema, noteSchema, text, versionSchema, within } from '../inputs';
 import { LIMITS } from '../limits';
 

@@ -1,7 +1,7 @@
 import 'server-only';
 import { because } from '../../core/reasons';
-import { currentLine } from '../../core/rig/currentLine';
-import type { RigRecord } from '../../core/rig/record';
+import { currentLine } from '../../core/rig/line/currentLine';
+import type { RigRecord } from '../../core/record/record';
 import { listPeople } from '../../db/queries/boats';
 import { listLines } from '../../db/queries/lines';
 import { insertWindOn, listWindOns, retireWindOn, setWindOnLength, type WindOnRow } from '../../db/queries/windOns';

@@ -1,6 +1,6 @@
 import 'server-only';
 import { because } from '../../core/reasons';
-import { currentLine, woundLine } from '../../core/rig/currentLine';
+import { currentLine, woundLine } from '../../core/rig/line/currentLine';
 import { isMoreThanFits } from '../../core/rig/load/fitsOnReel';
 import { insertLineChange } from '../../db/queries/lineChanges';
 import { insertLogEntry } from '../../db/queries/log';

@@ -1,6 +1,6 @@
 import 'server-only';
 import { because } from '../../core/reasons';
-import type { LoadRecord, RigRecord } from '../../core/rig/record';
+import type { LoadRecord, RigRecord } from '../../core/record/record';
 import { insertReplacement } from '../../db/queries/lineChanges';
 import { insertLogEntry } from '../../db/queries/log';
 import { findVirtualLine, findVirtualReel, updateVirtualReel } from '../../db/queries/virtualBench';

@@ -1,9 +1,9 @@
 import 'server-only';
 import { because } from '../../core/reasons';
 import { IMPOSSIBLE_ABOVE_RIM_M } from '../../core/rig/load/fitsOnReel';
-import { planForRig } from '../../core/rig/load/planForRig';
+import { planForRig } from '../../core/rig/line/planForRig';
 import { DEFAULT_LEVEL_BELOW_RIM_M } from '../../core/load/defaults';
-import type { RigRecord } from '../../core/rig/record';
+import type { RigRecord } from '../../core/record/record';
 import { placeJoin } from '../../db/queries/joins';
 import { advanceRigVersion, clearStack, placeSegment } from '../../db/queries/rigs';
 import type { BoatDb } from '../../db/withBoat';

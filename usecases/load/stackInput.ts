@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { JOIN_KIND_NAMES } from '../../core/joins/joinKinds';
-import { SEGMENT_ROLES } from '../../core/rig/record';
+import { SEGMENT_ROLES } from '../../core/record/record';
 import { idSchema, nameSchema, text, versionSchema, within } from '../inputs';
 import { LIMITS } from '../limits';
 

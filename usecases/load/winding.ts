@@ -1,10 +1,10 @@
 import 'server-only';
 import { because } from '../../core/reasons';
 import { countsPerWrap } from '../../core/counter/counter';
-import { planForRig, productOf } from '../../core/rig/load/planForRig';
+import { planForRig, productOf } from '../../core/rig/line/planForRig';
 import { loadBasis } from '../../core/rig/bases';
-import { woundLine } from '../../core/rig/currentLine';
-import type { LoadRecord, LoadSegmentRecord, RigRecord, WindingEntryRecord } from '../../core/rig/record';
+import { woundLine } from '../../core/rig/line/currentLine';
+import type { LoadRecord, LoadSegmentRecord, RigRecord, WindingEntryRecord } from '../../core/record/record';
 import { isBeyondSpool, isMoreThanAnyFill } from '../../core/rig/load/fitsOnReel';
 import type { LoadedLine } from '../../core/spool/loadedLine';
 import { abandonLoad, finishLoad, insertLoad, insertLoadSegment } from '../../db/queries/loads';

@@ -1,6 +1,6 @@
 import 'server-only';
 import { setImmediate as turn } from 'node:timers/promises';
-import type { RigRecord } from '../../core/rig/record';
+import type { RigRecord } from '../../core/record/record';
 import { rigSummary, type RigSummary } from '../../core/rig/rigSummary';
 import { listRigPage } from '../../db/queries/rigs';
 import type { BoatDb } from '../../db/withBoat';

@@ -16,7 +16,7 @@ import type {
   StrengthTestRecord,
   SupplySpoolRecord,
   TrialRecord,
-} from '../../core/rig/record';
+} from '../../core/record/record';
 import { findLearning, keptOf } from '../../db/queries/boatLearning';
 import { listCalibrations, listTrials } from '../../db/queries/count';
 import { listDragSettings } from '../../db/queries/drag';

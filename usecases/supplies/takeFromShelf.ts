@@ -1,7 +1,7 @@
 import 'server-only';
 import { because } from '../../core/reasons';
-import type { RigRecord } from '../../core/rig/record';
-import { productIdNow } from '../../core/rig/load/woundSegments';
+import type { RigRecord } from '../../core/record/record';
+import { productIdNow } from '../../core/rig/line/woundSegments';
 import { debitSupplySpool } from '../../db/queries/supplies';
 import type { Queryable } from '../../db/withBoat';
 import { conflict, invalid, notFound, type Refusal } from '../outcome';

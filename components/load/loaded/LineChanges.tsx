@@ -1,6 +1,6 @@
 'use client';
 
-import type { LineChangeRecord, LoadRecord } from '@/core/rig/record';
+import type { LineChangeRecord, LoadRecord } from '@/core/record/record';
 import { FormChoice, FormQuantity } from '@/components/fields/FormParts';
 import { choice, neededQuantity, words } from '@/components/fields/specs';
 import { useDraftForm } from '@/components/fields/useDraftForm';

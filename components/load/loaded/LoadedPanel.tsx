@@ -1,6 +1,6 @@
 'use client';
 
-import type { LoadRecord } from '@/core/rig/record';
+import type { LoadRecord } from '@/core/record/record';
 import { woundLengths } from '@/core/rig/load/woundLengths';
 import { SpoolAtCursor } from '@/components/line/SpoolSection';
 import { useRig } from '@/components/rig/RigProvider';

@@ -2,7 +2,7 @@
 
 import { useState } from 'react';
 import { topShotCare, type TopShotCare } from '@/core/rig/load/topShotCare';
-import type { LoadRecord } from '@/core/rig/record';
+import type { LoadRecord } from '@/core/record/record';
 import { fittingSpool } from '@/core/supplies/fittingSpool';
 import { QuantityField, useQuantity } from '@/components/fields/QuantityField';
 import { ChoiceField } from '@/components/fields/TextField';

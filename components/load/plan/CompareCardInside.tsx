@@ -2,8 +2,8 @@
 
 import { useMemo, useState } from 'react';
 import { comparedPlan, type ComparedPlan } from '@/core/rig/load/comparePlans';
-import { productOf } from '@/core/rig/load/planForRig';
-import type { RigRecord } from '@/core/rig/record';
+import { productOf } from '@/core/rig/line/planForRig';
+import type { RigRecord } from '@/core/record/record';
 import type { Outcome } from '@/core/result';
 import { TextField } from '@/components/fields/TextField';
 import { useDraft } from '@/components/fields/useDraft';

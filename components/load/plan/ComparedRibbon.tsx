@@ -1,7 +1,7 @@
 'use client';
 
-import type { RigRecord } from '@/core/rig/record';
-import { productOf } from '@/core/rig/load/planForRig';
+import type { RigRecord } from '@/core/record/record';
+import { productOf } from '@/core/rig/line/planForRig';
 import type { LoadedLine } from '@/core/spool/loadedLine';
 import { MATERIAL_FILL } from '@/components/line/lineColours';
 import { useWidth } from '@/components/line/useWidth';

@@ -2,7 +2,7 @@
 
 import type { FillTarget } from '@/core/load/fillTarget';
 import { plannedCounterError } from '@/core/rig/load/fillOfRig';
-import type { RigRecord } from '@/core/rig/record';
+import type { RigRecord } from '@/core/record/record';
 import type { LoadedLine } from '@/core/spool/loadedLine';
 import { useUnits } from '@/components/units/UnitsProvider';
 import { DEFAULT_RANGE_M } from './fillDraft';

@@ -2,9 +2,9 @@
 
 import { useMemo } from 'react';
 import type { LoadPlan } from '@/core/load/planLoad';
-import { productOf } from '@/core/rig/load/planForRig';
+import { productOf } from '@/core/rig/line/planForRig';
 import { kitOfRig } from '@/core/rig/load/plannedLoad';
-import type { RigRecord } from '@/core/rig/record';
+import type { RigRecord } from '@/core/record/record';
 import { fittingSpool } from '@/core/supplies/fittingSpool';
 import { Fold } from '@/components/ui/Fold';
 import { useUnits } from '@/components/units/UnitsProvider';

@@ -3,8 +3,8 @@
 import { JOIN_KINDS } from '@/core/joins/joinKinds';
 import type { LoadPlan } from '@/core/load/planLoad';
 import type { Failure, Outcome } from '@/core/result';
-import type { RigRecord } from '@/core/rig/record';
-import { productOf } from '@/core/rig/load/planForRig';
+import type { RigRecord } from '@/core/record/record';
+import { productOf } from '@/core/rig/line/planForRig';
 import { useUnits } from '@/components/units/UnitsProvider';
 import { useSay } from '@/components/units/useSay';
 

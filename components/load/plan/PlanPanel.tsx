@@ -3,7 +3,7 @@
 import Link from 'next/link';
 import { useEffect, useMemo } from 'react';
 import { fillOfRig } from '@/core/rig/load/fillOfRig';
-import { planForRig } from '@/core/rig/load/planForRig';
+import { planForRig } from '@/core/rig/line/planForRig';
 import { adviceOnPlan } from '@/core/rig/load/plannedLoad';
 import { useDraft } from '@/components/fields/useDraft';
 import { useSend } from '@/components/http/useSend';

@@ -2,8 +2,8 @@
 
 import { useMemo } from 'react';
 import { DEFAULT_LEVEL_BELOW_RIM_M } from '@/core/load/defaults';
-import { planForRig } from '@/core/rig/load/planForRig';
-import type { RigRecord } from '@/core/rig/record';
+import { planForRig } from '@/core/rig/line/planForRig';
+import type { RigRecord } from '@/core/record/record';
 import { QuantityField } from '@/components/fields/QuantityField';
 import { ChoiceField, TextField } from '@/components/fields/TextField';
 import { useDraft } from '@/components/fields/useDraft';

@@ -19,7 +19,7 @@ import { CSS } from '@dnd-kit/utilities';
 import { ArrowDown, ArrowUp, Copy, GripVertical, Plus, Scissors, Trash2 } from 'lucide-react';
 import { useId } from 'react';
 import { JOIN_KIND_NAMES, JOIN_KINDS } from '@/core/joins/joinKinds';
-import { SEGMENT_ROLES, type LineProductRecord } from '@/core/rig/record';
+import { SEGMENT_ROLES, type LineProductRecord } from '@/core/record/record';
 import { QuantityField } from '@/components/fields/QuantityField';
 import { ChoiceField, TextField } from '@/components/fields/TextField';
 import { Button } from '@/components/ui/Button';

@@ -1,4 +1,4 @@
-import type { RigRecord } from '@/core/rig/record';
+import type { RigRecord } from '@/core/record/record';
 import { draftJoins, draftSegments, type StackDraft } from './stackDraft';
 
 /** The rig as it would be with a draft stored, or null while the draft has no readable line. */

@@ -1,9 +1,9 @@
 import { METRES_PER_LENGTH_UNIT } from '@/core/units/units';
-import { CALIPER_SD_M } from '@/core/load/defaults';
+import { CALIPER_SD_M } from '@/core/measurement/errors';
 import { convertRecipe, guessedConstant, type ConvertedRow, type RecipeRow } from '@/core/load/convertRecipe';
 import { reelShape } from '@/core/gear/reelShape';
-import { productOf } from '@/core/rig/load/planForRig';
-import type { RigRecord } from '@/core/rig/record';
+import { productOf } from '@/core/rig/line/planForRig';
+import type { RigRecord } from '@/core/record/record';
 import { readTyped, type Typed } from '@/components/fields/typedQuantity';
 import { LIMITS } from '@/usecases/limits';
 import { rowLengthM, type StackDraft } from './stackDraft';

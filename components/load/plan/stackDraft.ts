@@ -1,5 +1,5 @@
 import type { JoinKind } from '@/core/joins/joinKinds';
-import type { RigRecord, SegmentRecord, SegmentRole } from '@/core/rig/record';
+import type { RigRecord, SegmentRecord, SegmentRole } from '@/core/record/record';
 import { readTyped, type Typed } from '@/components/fields/typedQuantity';
 import { LIMITS } from '@/usecases/limits';
 import { NEW_FILL, type FillDraft } from './fillDraft';

@@ -1,6 +1,6 @@
 'use client';
 
-import { knownCounter } from '@/core/rig/count/counterOf';
+import { knownCounter } from '@/core/rig/line/counterOf';
 import { PLUS_MINUS_SDS } from '@/core/numerics/propagate';
 import { useRig } from '@/components/rig/RigProvider';
 import { useUnits } from '@/components/units/UnitsProvider';

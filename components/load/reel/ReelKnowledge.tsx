@@ -1,7 +1,7 @@
 'use client';
 
 import dynamic from 'next/dynamic';
-import type { RigRecord } from '@/core/rig/record';
+import type { RigRecord } from '@/core/record/record';
 import { useRig } from '@/components/rig/RigProvider';
 import { Fold } from '@/components/ui/Fold';
 

@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { PLUS_MINUS_SDS } from '@/core/numerics/propagate';
 import type { FittedEvidence } from '@/core/gear/gearFit';
 import type { Known, Source } from '@/core/provenance/source';
-import type { RigRecord } from '@/core/rig/record';
+import type { RigRecord } from '@/core/record/record';
 import { TextField } from '@/components/fields/TextField';
 import { useSend } from '@/components/http/useSend';
 import { useRig } from '@/components/rig/RigProvider';

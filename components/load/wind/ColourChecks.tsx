@@ -1,6 +1,6 @@
 'use client';
 
-import type { ColourCheck } from '@/core/rig/load/colourChecks';
+import type { ColourCheck } from '@/core/rig/line/colourChecks';
 import { PLUS_MINUS_SDS } from '@/core/numerics/propagate';
 import { useRig } from '@/components/rig/RigProvider';
 import { Button } from '@/components/ui/Button';

@@ -1,6 +1,6 @@
 'use client';
 
-import type { LoadRecord } from '@/core/rig/record';
+import type { LoadRecord } from '@/core/record/record';
 import { VirtualBench } from '@/components/bench/VirtualMark';
 import { useVirtualReel } from '@/components/bench/useVirtualReel';
 import { blocked } from '@/components/fields/blocked';

@@ -1,7 +1,7 @@
 'use client';
 
 import { useState } from 'react';
-import type { LoadRecord, LoadSegmentRecord, SupplySpoolRecord } from '@/core/rig/record';
+import type { LoadRecord, LoadSegmentRecord, SupplySpoolRecord } from '@/core/record/record';
 import { fittingSpool } from '@/core/supplies/fittingSpool';
 import { ChoiceField } from '@/components/fields/TextField';
 import { useRig } from '@/components/rig/RigProvider';

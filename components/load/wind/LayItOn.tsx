@@ -3,9 +3,9 @@
 import { useUnits } from '@/components/units/UnitsProvider';
 import { joinPreparation } from '@/words/guide';
 import { HAND_TURNS_PER_MINUTE, MACHINE_TURNS_PER_MINUTE } from '@/core/load/kitList';
-import type { RigRecord } from '@/core/rig/record';
-import type { LoadSegmentRecord } from '@/core/rig/record';
-import type { RemainingSegment } from '@/core/rig/load/windingOutlook';
+import type { RigRecord } from '@/core/record/record';
+import type { LoadSegmentRecord } from '@/core/record/record';
+import type { RemainingSegment } from '@/core/rig/line/windingOutlook';
 import { Caution } from '@/components/ui/Card';
 
 const BRAIDS = ['braid', 'hollow braid'];

@@ -2,7 +2,7 @@
 
 import { Dialog } from 'radix-ui';
 import type { KeyboardEvent } from 'react';
-import type { LoadRecord } from '@/core/rig/record';
+import type { LoadRecord } from '@/core/record/record';
 import { useRig } from '@/components/rig/RigProvider';
 import { BenchFooter } from '@/components/bench/BenchFooter';
 import { BenchSheet } from '@/components/bench/BenchSheet';

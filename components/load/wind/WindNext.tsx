@@ -1,6 +1,6 @@
 'use client';
 
-import type { LoadRecord, RigRecord } from '@/core/rig/record';
+import type { LoadRecord, RigRecord } from '@/core/record/record';
 import { VirtualBench } from '@/components/bench/VirtualMark';
 import { TextField } from '@/components/fields/TextField';
 import { useRig } from '@/components/rig/RigProvider';

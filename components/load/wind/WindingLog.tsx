@@ -1,7 +1,7 @@
 'use client';
 
-import type { LoadRecord } from '@/core/rig/record';
-import { readCursor } from '@/core/rig/rigView';
+import type { LoadRecord } from '@/core/record/record';
+import { readCursor } from '@/core/rig/view/rigView';
 import { VirtualBench } from '@/components/bench/VirtualMark';
 import { useVirtualReel } from '@/components/bench/useVirtualReel';
 import { QuantityField, useQuantity } from '@/components/fields/QuantityField';

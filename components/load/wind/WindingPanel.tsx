@@ -2,7 +2,7 @@
 
 import dynamic from 'next/dynamic';
 import { useState } from 'react';
-import type { LoadRecord } from '@/core/rig/record';
+import type { LoadRecord } from '@/core/record/record';
 import { FinishLoad } from './FinishLoad';
 import { useWinding } from './useWinding';
 import { WindingLog } from './WindingLog';

@@ -1,10 +1,10 @@
 'use client';
 
 import { useMemo, useState } from 'react';
-import type { LoadRecord, LoadSegmentRecord } from '@/core/rig/record';
-import { windingOutlook, type RemainingSegment, type WindingOutlook } from '@/core/rig/load/windingOutlook';
-import type { ColourCheck } from '@/core/rig/load/colourChecks';
-import { woundSoFar, type WoundSoFar } from '@/core/rig/load/woundSoFar';
+import type { LoadRecord, LoadSegmentRecord } from '@/core/record/record';
+import { windingOutlook, type RemainingSegment, type WindingOutlook } from '@/core/rig/line/windingOutlook';
+import type { ColourCheck } from '@/core/rig/line/colourChecks';
+import { woundSoFar, type WoundSoFar } from '@/core/rig/line/woundSoFar';
 import { useVirtualReel } from '@/components/bench/useVirtualReel';
 import { useQuantity } from '@/components/fields/QuantityField';
 import { isText, useDraft } from '@/components/fields/useDraft';

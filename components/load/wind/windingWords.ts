@@ -1,7 +1,7 @@
 import { countsForLine } from '@/core/counter/counter';
-import type { CounterRecord, LoadSegmentRecord, RigRecord, WindingEntryRecord } from '@/core/rig/record';
+import type { CounterRecord, LoadSegmentRecord, RigRecord, WindingEntryRecord } from '@/core/record/record';
 import { JOIN_KINDS } from '@/core/joins/joinKinds';
-import type { RemainingSegment } from '@/core/rig/load/windingOutlook';
+import type { RemainingSegment } from '@/core/rig/line/windingOutlook';
 
 /** A reading as the display shows it: 007, not 7. */
 export function asShown(reading: number, digits: number): string {

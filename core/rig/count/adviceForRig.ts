@@ -4,8 +4,8 @@ import { countsAt, withTopStripped } from '../../calibration/observations';
 import { failure, type Outcome } from '../../result';
 import type { LoadedLine } from '../../spool/loadedLine';
 import { reloadAdvice, type ReloadAdvice, type ReloadProblem } from './reloadAdvice';
-import type { RigRecord } from '../record';
-import type { RigView } from '../rigView';
+import type { RigRecord } from '../../record/record';
+import type { RigView } from '../view/rigView';
 import { worstError } from './workingRange';
 
 export type TopProblem = AdviceProblem | 'top-is-fixed' | 'nothing-wound';

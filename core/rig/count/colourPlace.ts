@@ -1,6 +1,6 @@
 import { failure, success, type Outcome } from '../../result';
 import type { LoadedLine } from '../../spool/loadedLine';
-import type { RigRecord } from '../record';
+import type { RigRecord } from '../../record/record';
 
 /**
  * Where a change of colour lies: the length off the spool when so many colours of a segment are out (m).

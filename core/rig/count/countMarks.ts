@@ -1,9 +1,9 @@
 import { correctionTable } from '../../calibration/correctionTable';
 import type { Figure } from '../../provenance/figure';
-import { counterOf } from './counterOf';
-import { notedCounts } from '../load/woundSegments';
+import { counterOf } from '../line/counterOf';
+import { notedCounts } from '../line/woundSegments';
 import { marksOfView } from './lineMarks';
-import { coloursOf, type RigView } from '../rigView';
+import { coloursOf, type RigView } from '../view/rigView';
 
 /** A place on the line worth knowing the reading of. */
 export interface CountMark {

@@ -1,11 +1,11 @@
 import { correctionTable } from '../../calibration/correctionTable';
 import { countsAt } from '../../calibration/observations';
 import { topAdjustment } from '../../calibration/topAdjustment';
-import { median } from '../../drag/readPull';
+import { median } from '../../numerics/median';
 import type { Figure } from '../../provenance/figure';
 import { because, type Reason } from '../../reasons';
 import { reloadAdvice } from './reloadAdvice';
-import type { RigView } from '../rigView';
+import type { RigView } from '../view/rigView';
 
 /** What the rods are to agree on: the truth, or what the middle one of them shows. */
 export type FleetGoal = 'true' | 'middle';

@@ -1,6 +1,6 @@
 import { buildLoadedLine } from '../../spool/loadedLine';
 import { markPlace, placedMarks } from './lineMarks';
-import type { LineMarkRecord } from '../record';
+import type { LineMarkRecord } from '../../record/record';
 
 const lineOf = (topM: number) =>
   buildLoadedLine({ arborDiameterM: 0.032, widthM: 0.029 }, [

@@ -1,7 +1,7 @@
 import { failure, success, type Outcome } from '../../result';
 import type { LoadedLine } from '../../spool/loadedLine';
-import type { LineMarkRecord, LoadRecord } from '../record';
-import type { RigView } from '../rigView';
+import type { LineMarkRecord, LoadRecord } from '../../record/record';
+import type { RigView } from '../view/rigView';
 
 /** SD of where a mark is tied or inked along a tape (m): 2 in, common practice, no source. */
 export const MARK_SD_M = 0.0508;

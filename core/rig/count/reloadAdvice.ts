@@ -3,8 +3,8 @@ import type { RealisedLoad } from '../../calibration/observations';
 import { levelOfTarget } from '../../load/fillTarget';
 import { failure, success, type Outcome } from '../../result';
 import type { LoadedLine } from '../../spool/loadedLine';
-import { planForRig, productOf } from '../load/planForRig';
-import type { RigRecord } from '../record';
+import { planForRig, productOf } from '../line/planForRig';
+import type { RigRecord } from '../../record/record';
 import { WORKING_RANGE, worstError } from './workingRange';
 
 /** Another fill of the same stack that leaves the least error over the working range. */

@@ -3,7 +3,7 @@ import type { Known } from '../../provenance/source';
 import { because, type Reason } from '../../reasons';
 import type { LoadedLine } from '../../spool/loadedLine';
 import type { StrengthPlace } from '../../strength/rigStrength';
-import type { RigRecord } from '../record';
+import type { RigRecord } from '../../record/record';
 import { strengthOfRig } from '../strength/strengthOfRig';
 
 export interface DragBasisChoice {

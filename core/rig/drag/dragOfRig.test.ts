@@ -1,7 +1,7 @@
 import { pulls, woundRig } from '../../../tests/rigFixture';
 import { piecesOut, stiffnessOf } from '../../drag/surge';
-import type { DragPullRecord, DragSettingRecord, LeverPointRecord, RigRecord } from '../record';
-import { rigView } from '../rigView';
+import type { DragPullRecord, DragSettingRecord, LeverPointRecord, RigRecord } from '../../record/record';
+import { rigView } from '../view/rigView';
 import { elasticPieces, spoolInertia } from './elasticLine';
 import { guideFactorFor } from './guideOfRig';
 import { leverOfRig, presetOf } from './leverOfRig';

@@ -1,7 +1,7 @@
 import { ROD_STIFFNESS_N_PER_M, type ElasticPiece } from '../../drag/surge';
-import { productOf } from '../load/planForRig';
-import type { RigView } from '../rigView';
-import { productIdNow } from '../load/woundSegments';
+import { productOf } from '../line/planForRig';
+import type { RigView } from '../view/rigView';
+import { productIdNow } from '../line/woundSegments';
 import { productStrength } from '../strength/strengthOfRig';
 
 /** Each line of a rig as it gives way under a pull, in order from the arbor; null while one's strength is not known. */

@@ -1,6 +1,6 @@
 import { estimatedGuideFactor, measuredGuideFactor } from '../../drag/guideFactor';
 import type { Known } from '../../provenance/source';
-import type { DragSettingRecord } from '../record';
+import type { DragSettingRecord } from '../../record/record';
 
 /** Bends that differ by less than this count as the same (rad). */
 const SAME_BEND_RAD = 0.05;

@@ -1,7 +1,7 @@
 import { leverCurve, presetGain, type LeverCurve, type LeverProblem, type PresetGain } from '../../drag/leverCurve';
 import { PRESET_AT_START, stepPreset, type PresetState } from '../../drag/presetState';
 import type { Outcome } from '../../result';
-import type { PresetActRecord, RigRecord } from '../record';
+import type { PresetActRecord, RigRecord } from '../../record/record';
 
 /** Where lever and preset stand by everything that was done with them; steps that were refused are not on record. */
 export function presetOf(acts: readonly PresetActRecord[]): PresetState {

@@ -1,9 +1,9 @@
 import { joinStanding } from '../../joins/joinState';
 import { because } from '../../reasons';
-import type { JoinRecord, RigRecord } from '../record';
-import type { StationState } from '../stationState';
+import type { JoinRecord, RigRecord } from '../../record/record';
+import type { StationState } from '../../record/stationState';
 import { productStrength } from '../strength/strengthOfRig';
-import { productIdNow } from '../load/woundSegments';
+import { productIdNow } from '../line/woundSegments';
 
 /** True where a join bears the leader. */
 export function isAtLeader(record: RigRecord, join: JoinRecord): boolean {

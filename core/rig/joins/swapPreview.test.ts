@@ -1,5 +1,5 @@
 import { plannedRig, woundRig } from '../../../tests/rigFixture';
-import { currentLine } from '../currentLine';
+import { currentLine } from '../line/currentLine';
 import { joinsState } from './joinsOfRig';
 import { swapPreview } from './swapPreview';
 

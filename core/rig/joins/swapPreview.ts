@@ -1,6 +1,6 @@
 import { spoolStateAt } from '../../spool/loadedLine';
-import { currentLine } from '../currentLine';
-import type { RigRecord } from '../record';
+import { currentLine } from '../line/currentLine';
+import type { RigRecord } from '../../record/record';
 import { strengthOfRig } from '../strength/strengthOfRig';
 
 /** What another top shot would change, the rest of the rig being left as it is. */

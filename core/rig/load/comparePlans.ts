@@ -5,10 +5,10 @@ import { spoolVolumeM3 } from '../../spool/spoolGeometry';
 import { spoolStateAt, type LoadedLine } from '../../spool/loadedLine';
 import type { StrengthPlace } from '../../strength/rigStrength';
 import { countsForLine } from '../../counter/counter';
-import { counterOf } from '../count/counterOf';
+import { counterOf } from '../line/counterOf';
 import { fillOfRig } from './fillOfRig';
-import { planForRig } from './planForRig';
-import type { RigRecord } from '../record';
+import { planForRig } from '../line/planForRig';
+import type { RigRecord } from '../../record/record';
 import { strengthOfRig } from '../strength/strengthOfRig';
 
 /** One plan among several, in the figures that decide between them. */

@@ -9,9 +9,9 @@ import {
 import type { LoadedLine } from '../../spool/loadedLine';
 import { success, type Outcome } from '../../result';
 import { woundAreaM2 } from '../../spool/spoolGeometry';
-import { counterOf } from '../count/counterOf';
-import { productOf } from './planForRig';
-import type { RigRecord } from '../record';
+import { counterOf } from '../line/counterOf';
+import { productOf } from '../line/planForRig';
+import type { RigRecord } from '../../record/record';
 
 /**
  * How deep under the rim a target lies for a rig's present stack (m), negative above it.

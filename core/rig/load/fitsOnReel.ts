@@ -1,9 +1,9 @@
 import type { LoadedLine } from '../../spool/loadedLine';
 import { spoolVolumeM3 } from '../../spool/spoolGeometry';
-import { areaRelativeSd } from '../currentLine';
-import type { RigRecord } from '../record';
-import { productOf } from './planForRig';
-import { productIdNow } from './woundSegments';
+import { areaRelativeSd } from '../line/currentLine';
+import type { RigRecord } from '../../record/record';
+import { productOf } from '../line/planForRig';
+import { productIdNow } from '../line/woundSegments';
 
 /** Height over the rim that no line stays on (m; from memory). */
 export const IMPOSSIBLE_ABOVE_RIM_M = 0.003;

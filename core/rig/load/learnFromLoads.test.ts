@@ -1,15 +1,15 @@
 import { plannedRig, withEvidence, woundRig } from '../../../tests/rigFixture';
-import { colourChecks, constantFromColours } from './colourChecks';
+import { colourChecks, constantFromColours } from '../line/colourChecks';
 import { comparedPlan } from './comparePlans';
-import { currentLine } from '../currentLine';
-import { planForRig } from './planForRig';
+import { currentLine } from '../line/currentLine';
+import { planForRig } from '../line/planForRig';
 import { adviceOnPlan, kitOfRig } from './plannedLoad';
-import type { FinishedLoadRecord, RigRecord } from '../record';
+import type { FinishedLoadRecord, RigRecord } from '../../record/record';
 import { topShotCare } from './topShotCare';
 import { wantedLines } from './wantedLine';
-import { windingOutlook } from './windingOutlook';
+import { windingOutlook } from '../line/windingOutlook';
 import { woundLengths } from './woundLengths';
-import { woundSoFar } from './woundSoFar';
+import { woundSoFar } from '../line/woundSoFar';
 
 /** The fixture's load as evidence for its own reel. */
 function finished(rig: RigRecord): FinishedLoadRecord {

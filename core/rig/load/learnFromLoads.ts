@@ -1,7 +1,7 @@
 import type { EvidenceSource, LineToFit, LoadToFit, ReelToFit } from '../../gear/gearEvidence';
 import { gearFit, learnGear, type FittedEvidence, type FittedReel, type GearFit } from '../../gear/gearFit';
 import { learnedReel, type LearnedReel } from '../../gear/learned';
-import { LEVEL_SD_M } from '../../load/defaults';
+import { LEVEL_SD_M } from '../../measurement/errors';
 import { bulkRelativeSd } from '../../load/planLoad';
 import type { Known } from '../../provenance/source';
 import type {
@@ -12,8 +12,8 @@ import type {
   ReelRecord,
   ReverseFillRecord,
   RigRecord,
-} from '../record';
-import { isLengthKnown, notedCounts } from './woundSegments';
+} from '../../record/record';
+import { isLengthKnown, notedCounts } from '../line/woundSegments';
 
 /** A counter's constant as an accepted test of one load gave it (m per turn). */
 export interface AcceptedConstant {

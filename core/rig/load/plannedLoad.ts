@@ -2,8 +2,8 @@ import { kitList, type KitList } from '../../load/kitList';
 import { loadAdvice, type LoadAdvice } from '../../load/loadAdvice';
 import type { LoadPlan } from '../../load/planLoad';
 import { spoolVolumeM3 } from '../../spool/spoolGeometry';
-import { productOf } from './planForRig';
-import type { RigRecord } from '../record';
+import { productOf } from '../line/planForRig';
+import type { RigRecord } from '../../record/record';
 
 /** The kit list of a rig's planned load. */
 export function kitOfRig(record: RigRecord, plan: LoadPlan): KitList {

@@ -1,8 +1,8 @@
 import { because, type Reason } from '../../reasons';
 import { spoolStateAt } from '../../spool/loadedLine';
-import { currentLine } from '../currentLine';
-import type { LoadSegmentRecord, RigRecord } from '../record';
-import { productIdNow } from './woundSegments';
+import { currentLine } from '../line/currentLine';
+import type { LoadSegmentRecord, RigRecord } from '../../record/record';
+import { productIdNow } from '../line/woundSegments';
 
 /** What has become of the outermost wound line since it went on, and what that does to everything else. */
 export interface TopShotCare {

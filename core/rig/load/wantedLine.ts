@@ -1,7 +1,7 @@
 import { DEFAULT_LEVEL_BELOW_RIM_M } from '../../load/defaults';
 import { kitOfRig } from './plannedLoad';
-import { planForRig } from './planForRig';
-import type { RigRecord } from '../record';
+import { planForRig } from '../line/planForRig';
+import type { RigRecord } from '../../record/record';
 
 /** A piece of line that a rig's planned load asks for. */
 export interface WantedLine {

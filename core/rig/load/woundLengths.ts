@@ -1,12 +1,12 @@
 import { because, type Reason } from '../../reasons';
-import { LAYER_STEP_RELATIVE_SD, MEASURED_LENGTH_RELATIVE_SD } from '../../load/defaults';
+import { LAYER_STEP_RELATIVE_SD, MEASURED_LENGTH_RELATIVE_SD } from '../../measurement/errors';
 import { PLUS_MINUS_SDS } from '../../numerics/propagate';
 import type { Figure } from '../../provenance/figure';
-import { knownCounter } from '../count/counterOf';
-import type { CurrentLine } from '../currentLine';
-import { diameterRelativeSd } from '../currentLine';
-import type { LoadRecord, RigRecord } from '../record';
-import { isLengthKnown } from './woundSegments';
+import { knownCounter } from '../line/counterOf';
+import type { CurrentLine } from '../line/currentLine';
+import { diameterRelativeSd } from '../line/currentLine';
+import type { LoadRecord, RigRecord } from '../../record/record';
+import { isLengthKnown } from '../line/woundSegments';
 
 /** Counts or turns by which a hand stops off the mark. */
 const STOP_SD = 0.5;

@@ -1,6 +1,6 @@
 import { pulls, woundRig } from '../../../tests/rigFixture';
 import { expectedBreak, familyPattern } from './expectedBreak';
-import type { LineProductRecord, RigRecord } from '../record';
+import type { LineProductRecord, RigRecord } from '../../record/record';
 import { pooledCvOf, productStrength } from './strengthOfRig';
 
 const rig = woundRig();

@@ -1,7 +1,7 @@
 import type { Known } from '../../provenance/source';
 import { because, type Reason } from '../../reasons';
 import { commonNylonRatio, labelPattern, predictedBreak, type LabelPattern } from '../../strength/labelPattern';
-import type { LineProductRecord } from '../record';
+import type { LineProductRecord } from '../../record/record';
 import { productStrength, PULLS_FOR_A_MEAN, type StrengthEvidence } from './strengthOfRig';
 
 /** What a line is expected to break at, before a pull, and why. */

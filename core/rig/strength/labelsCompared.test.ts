@@ -1,6 +1,6 @@
 import { pulls, woundRig } from '../../../tests/rigFixture';
 import { labelsCompared } from './labelsCompared';
-import type { RigRecord } from '../record';
+import type { RigRecord } from '../../record/record';
 import { countedPullsN } from './strengthOfRig';
 
 /** Two nylons beside each other: the fixture's own, and one that may be the same under another label. */

@@ -1,6 +1,6 @@
 import { PLUS_MINUS_SDS } from '../../numerics/propagate';
 import { sameLine, type SameLine } from '../../strength/sameLine';
-import type { LineProductRecord } from '../record';
+import type { LineProductRecord } from '../../record/record';
 import { countedPullsN, type StrengthEvidence } from './strengthOfRig';
 
 /** Two lines of a boat, held against each other by what they were pulled to. */

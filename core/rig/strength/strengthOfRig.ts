@@ -7,9 +7,9 @@ import { pooledCv } from '../../strength/pooledCv';
 import { rigStrength, type RigStrength } from '../../strength/rigStrength';
 import { sdFromPlusMinus, summarisePulls, type PullSummary } from '../../strength/summarisePulls';
 import type { LoadedLine } from '../../spool/loadedLine';
-import { productOf } from '../load/planForRig';
-import type { JoinRecord, LineProductRecord, RigRecord, StrengthTestRecord } from '../record';
-import { productIdNow } from '../load/woundSegments';
+import { productOf } from '../line/planForRig';
+import type { JoinRecord, LineProductRecord, RigRecord, StrengthTestRecord } from '../../record/record';
+import { productIdNow } from '../line/woundSegments';
 
 /** Pulls from which a mean is believed instead of the label. */
 export const PULLS_FOR_A_MEAN = 3;

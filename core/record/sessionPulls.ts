@@ -1,4 +1,4 @@
-import type { DragSettingRecord } from '../record';
+import type { DragSettingRecord } from './record';
 
 /**
  * The pulls of a scale session that judge its present setting: through the bent rod, since the drag

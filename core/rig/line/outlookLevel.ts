@@ -1,11 +1,11 @@
-import { LEVEL_SD_M, MEASURED_LENGTH_RELATIVE_SD } from '../../load/defaults';
+import { LEVEL_SD_M, MEASURED_LENGTH_RELATIVE_SD } from '../../measurement/errors';
 import { planLoad, type JointErrors, type SegmentToPlan } from '../../load/planLoad';
 import { PLUS_MINUS_SDS } from '../../numerics/propagate';
 import type { Known } from '../../provenance/source';
 import type { LoadedLine, LoadedSegment } from '../../spool/loadedLine';
-import { knownCounter } from '../count/counterOf';
+import { knownCounter } from './counterOf';
 import { productOf } from './planForRig';
-import type { LoadRecord, RigRecord } from '../record';
+import type { LoadRecord, RigRecord } from '../../record/record';
 import { isLengthKnown } from './woundSegments';
 
 /**

@@ -1,8 +1,8 @@
-import type { Material } from '../load/defaults';
-import type { LoadedLine } from '../spool/loadedLine';
-import { productOf } from './load/planForRig';
-import { productIdNow } from './load/woundSegments';
-import type { RigRecord } from './record';
+import type { Material } from '../../materials/materials';
+import type { LoadedLine } from '../../spool/loadedLine';
+import { productOf } from '../line/planForRig';
+import { productIdNow } from '../line/woundSegments';
+import type { RigRecord } from '../../record/record';
 import { coloursOf } from './rigView';
 
 /** One segment of the line as it is drawn: a band between two lengths from the hook. */

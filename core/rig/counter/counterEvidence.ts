@@ -1,12 +1,14 @@
 import { fuseCounter, type BelievedLoad, type FusedCounter } from '../../calibration/fuseCounter';
 import type { LevelObservation } from '../../calibration/observations';
-import { DEFAULT_LEVEL_BELOW_RIM_M, LEVEL_SD_M, MEASURED_LENGTH_RELATIVE_SD, windingStrain } from '../../load/defaults';
-import { rulerOf } from './counterOf';
-import { areaRelativeSd, type CurrentLine } from '../currentLine';
+import { DEFAULT_LEVEL_BELOW_RIM_M } from '../../load/defaults';
+import { LEVEL_SD_M, MEASURED_LENGTH_RELATIVE_SD } from '../../measurement/errors';
+import { MATERIAL } from '../../materials/materials';
+import { rulerOf } from '../line/counterOf';
+import { areaRelativeSd, type CurrentLine } from '../line/currentLine';
 import { loadObservations } from './loadObservations';
-import { productOf } from '../load/planForRig';
-import type { CounterRecord, LoadRecord, RigRecord } from '../record';
-import { isLengthKnown, productIdNow } from '../load/woundSegments';
+import { productOf } from '../line/planForRig';
+import type { CounterRecord, LoadRecord, RigRecord } from '../../record/record';
+import { isLengthKnown, productIdNow } from '../line/woundSegments';
 
 /** Relative SD of a length that only counts or a plan tell, before they are looked at. */
 const UNKNOWN_LENGTH_RELATIVE_SD = 0.15;
@@ -96,6 +98,6 @@ function believedSegment(
     lineId,
     areaRelativeSd: areaRelativeSd(record, segment.id),
     lengthRelativeSd,
-    windingStrain: windingStrain(productOf(record, lineId).material),
+    windingStrain: MATERIAL[productOf(record, lineId).material].windingStrain,
   };
 }

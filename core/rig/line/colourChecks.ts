@@ -4,8 +4,8 @@ import type { Known } from '../../provenance/source';
 import { turnsWindingOn } from '../../spool/turns';
 import type { LoadedLine } from '../../spool/loadedLine';
 import { colouredLengthsM } from '../../load/colours';
-import { counterOf, knownCounter } from '../count/counterOf';
-import type { LoadSegmentRecord, RigRecord } from '../record';
+import { counterOf, knownCounter } from './counterOf';
+import type { LoadSegmentRecord, RigRecord } from '../../record/record';
 
 /** A colour change on the way: what the counter ought to show, and what it did. */
 export interface ColourCheck {

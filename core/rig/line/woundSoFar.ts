@@ -1,8 +1,8 @@
 import { turnsForCounts } from '../../counter/counter';
 import type { LoadedLine } from '../../spool/loadedLine';
 import { lengthWoundOnM, turnsWindingOn } from '../../spool/turns';
-import { counterOf } from '../count/counterOf';
-import type { LoadSegmentRecord, RigRecord } from '../record';
+import { counterOf } from './counterOf';
+import type { LoadSegmentRecord, RigRecord } from '../../record/record';
 
 /** How far winding a segment has got. */
 export interface WoundSoFar {

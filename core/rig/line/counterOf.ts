@@ -1,5 +1,5 @@
 import type { Counter } from '../../counter/counter';
-import type { CounterRecord, RigRecord } from '../record';
+import type { CounterRecord, RigRecord } from '../../record/record';
 
 /** What counts on a reel without a counter: the person, one by one, the turns of the spool. */
 export const TURNS_BY_HAND: CounterRecord = {

@@ -1,16 +1,16 @@
-import { correctionTable } from '../calibration/correctionTable';
-import type { FusedCounter } from '../calibration/fuseCounter';
-import { countsAt, lengthAtCounts } from '../calibration/observations';
-import { median } from '../drag/readPull';
-import type { Figure } from '../provenance/figure';
-import { spoolStateAt } from '../spool/loadedLine';
-import { weakestWithin, type RigStrength, type StrengthPlace } from '../strength/rigStrength';
-import { fusedCounter } from './count/counterEvidence';
-import { currentLine, type CurrentLine } from './currentLine';
-import type { RigRecord } from './record';
-import { sessionPulls } from './drag/sessionPulls';
-import { strengthOfRig } from './strength/strengthOfRig';
-import { windingOutlook } from './load/windingOutlook';
+import { correctionTable } from '../../calibration/correctionTable';
+import type { FusedCounter } from '../../calibration/fuseCounter';
+import { countsAt, lengthAtCounts } from '../../calibration/observations';
+import { median } from '../../numerics/median';
+import type { Figure } from '../../provenance/figure';
+import { spoolStateAt } from '../../spool/loadedLine';
+import { weakestWithin, type RigStrength, type StrengthPlace } from '../../strength/rigStrength';
+import { fusedCounter } from '../counter/counterEvidence';
+import { currentLine, type CurrentLine } from '../line/currentLine';
+import type { RigRecord } from '../../record/record';
+import { sessionPulls } from '../../record/sessionPulls';
+import { strengthOfRig } from '../strength/strengthOfRig';
+import { windingOutlook } from '../line/windingOutlook';
 
 /** Everything that the lenses over one line need, derived once from its record. */
 export interface RigView {

@@ -1,9 +1,9 @@
-import { plannedRig, trial, woundRig } from '../../tests/rigFixture';
-import { fusedCounter } from './count/counterEvidence';
+import { plannedRig, trial, woundRig } from '../../../tests/rigFixture';
+import { fusedCounter } from '../counter/counterEvidence';
 import { currentLine, validTrial } from './currentLine';
-import { wasLogged } from './count/loadObservations';
-import type { RigRecord } from './record';
-import { counterOf } from './count/counterOf';
+import { wasLogged } from '../counter/loadObservations';
+import type { RigRecord } from '../../record/record';
+import { counterOf } from './counterOf';
 
 const lineOf = (rig: ReturnType<typeof woundRig>) => {
   const current = currentLine(rig);

@@ -1,11 +1,11 @@
-import { plannedRig, pulls, trial, woundRig } from '../../tests/rigFixture';
-import { spoolStateAt } from '../spool/loadedLine';
-import { adviceForRig } from './count/adviceForRig';
-import { countMarks } from './count/countMarks';
-import { dragBases } from './drag/dragBases';
-import { compareFleet } from './count/fleet';
+import { plannedRig, pulls, trial, woundRig } from '../../../tests/rigFixture';
+import { spoolStateAt } from '../../spool/loadedLine';
+import { adviceForRig } from '../count/adviceForRig';
+import { countMarks } from '../count/countMarks';
+import { dragBases } from '../drag/dragBases';
+import { compareFleet } from '../count/fleet';
 import { countsAtLength, lengthsAtReadings, readCursor, rigView } from './rigView';
-import { productStrength } from './strength/strengthOfRig';
+import { productStrength } from '../strength/strengthOfRig';
 
 function viewOf(rig: ReturnType<typeof woundRig>) {
   const view = rigView(rig);

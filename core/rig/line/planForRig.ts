@@ -1,8 +1,8 @@
 import { planLoad, type LoadPlan } from '../../load/planLoad';
-import { MEASURED_LENGTH_RELATIVE_SD } from '../../load/defaults';
+import { MEASURED_LENGTH_RELATIVE_SD } from '../../measurement/errors';
 import type { Outcome } from '../../result';
-import { knownCounter } from '../count/counterOf';
-import type { LineProductRecord, RigRecord } from '../record';
+import { knownCounter } from './counterOf';
+import type { LineProductRecord, RigRecord } from '../../record/record';
 
 /** The line product of a segment. Throws when the record does not hold it. */
 export function productOf(record: Pick<RigRecord, 'products'>, productId: string): LineProductRecord {

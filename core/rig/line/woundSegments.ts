@@ -1,7 +1,7 @@
 import { countsForLine, countsWoundOn, turnsForCounts, type Counter } from '../../counter/counter';
 import type { MeasuredLevel, WoundSegment } from '../../load/asWound';
-import { counterOf } from '../count/counterOf';
-import type { LoadRecord, LoadSegmentRecord, RigRecord, WindingEntryRecord } from '../record';
+import { counterOf } from './counterOf';
+import type { LoadRecord, LoadSegmentRecord, RigRecord, WindingEntryRecord } from '../../record/record';
 
 /** The levels measured over a load, as diameters in the order of winding; of two after one segment the newer counts. */
 export function measuredLevels(record: RigRecord, load: LoadRecord): readonly MeasuredLevel[] {

@@ -5,11 +5,11 @@ import { oncePer } from '../../oncePer';
 import { solveSegment, type SegmentToSolve } from '../../spool/solveSegment';
 import type { Known } from '../../provenance/source';
 import { colourChecks, constantFromColours, type ColourCheck } from './colourChecks';
-import { counterOf } from '../count/counterOf';
+import { counterOf } from './counterOf';
 import { outlookLevelPlusMinusM } from './outlookLevel';
 import { measuredLevels, woundSegments } from './woundSegments';
-import { heldOutOf } from '../currentLine';
-import type { LevelRecord, LoadRecord, LoadSegmentRecord, RigRecord } from '../record';
+import { heldOutOf } from './currentLine';
+import type { LevelRecord, LoadRecord, LoadSegmentRecord, RigRecord } from '../../record/record';
 
 /** A segment that is still to be wound, as it now has to be. */
 export interface RemainingSegment {

@@ -1,12 +1,13 @@
-import { asWound, type MeasuredLevel } from '../load/asWound';
-import { DEFAULT_LEVEL_BELOW_RIM_M, LEVEL_SD_M } from '../load/defaults';
-import { oncePer } from '../oncePer';
-import { failure, success, type Outcome } from '../result';
-import { bulkRelativeSd } from '../load/planLoad';
-import { buildLoadedLine, type LoadedLine } from '../spool/loadedLine';
-import { planForRig, productOf } from './load/planForRig';
-import type { LevelRecord, LoadRecord, RigRecord, TrialRecord } from './record';
-import { measuredLevels, productIdNow, woundSegments } from './load/woundSegments';
+import { asWound, type MeasuredLevel } from '../../load/asWound';
+import { DEFAULT_LEVEL_BELOW_RIM_M } from '../../load/defaults';
+import { LEVEL_SD_M } from '../../measurement/errors';
+import { oncePer } from '../../oncePer';
+import { failure, success, type Outcome } from '../../result';
+import { bulkRelativeSd } from '../../load/planLoad';
+import { buildLoadedLine, type LoadedLine } from '../../spool/loadedLine';
+import { planForRig, productOf } from './planForRig';
+import type { LevelRecord, LoadRecord, RigRecord, TrialRecord } from '../../record/record';
+import { measuredLevels, productIdNow, woundSegments } from './woundSegments';
 
 export interface CurrentLine {
   readonly line: LoadedLine;

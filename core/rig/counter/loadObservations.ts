@@ -4,11 +4,18 @@ import {
   type LevelObservation,
   type WoundObservation,
 } from '../../calibration/observations';
-import { LEVEL_SD_M, MEASURED_LENGTH_RELATIVE_SD } from '../../load/defaults';
-import { knownCounter } from './counterOf';
-import type { CurrentLine } from '../currentLine';
-import type { LevelRecord, LoadRecord, LoadSegmentRecord, RigRecord, TrialRecord, WindingEntryRecord } from '../record';
-import { notedCounts } from '../load/woundSegments';
+import { LEVEL_SD_M, MEASURED_LENGTH_RELATIVE_SD } from '../../measurement/errors';
+import { knownCounter } from '../line/counterOf';
+import type { CurrentLine } from '../line/currentLine';
+import type {
+  LevelRecord,
+  LoadRecord,
+  LoadSegmentRecord,
+  RigRecord,
+  TrialRecord,
+  WindingEntryRecord,
+} from '../../record/record';
+import { notedCounts } from '../line/woundSegments';
 
 /** How far off the tip a change of colour is seen (m; from memory). */
 const COLOUR_EYE_SD_M = 0.15;

@@ -1,0 +1,89 @@
+import type { CounterDrive } from '../counter/counter';
+import type { FittedEvidence } from '../gear/gearFit';
+import type { LearnedReel } from '../gear/learned';
+import type { CapacityRating, MeasuredDimensions } from '../gear/reelShape';
+import type { JointErrors } from '../load/planLoad';
+import type { Material } from '../materials/materials';
+import type { Known } from '../provenance/source';
+
+export const REEL_KINDS = ['conventional', 'fixed-spool', 'fly'] as const;
+export const DRAG_KINDS = ['star', 'lever', 'front knob', 'disc'] as const;
+
+export interface ReelRecord {
+  readonly id: string;
+  readonly name: string;
+  readonly kind: (typeof REEL_KINDS)[number];
+  readonly arborDiameterM: Known;
+  readonly widthM: Known;
+  readonly fullDiameterM: Known;
+  /** What was measured with a caliper; the figures above may be learned or guessed. */
+  readonly measured: MeasuredDimensions;
+  readonly ratings: readonly CapacityRating[];
+  readonly counter: CounterRecord | null;
+  readonly windHand: 'left' | 'right';
+  readonly dragKind: (typeof DRAG_KINDS)[number];
+  readonly dragLimitN: number | null;
+  readonly version: number;
+}
+
+/** How well a reel is known, and by what. */
+export interface ReelKnowledge {
+  readonly depth: 'ratings' | 'measured' | 'learned';
+  /** Loads and reverse fills of this very reel that count. */
+  readonly loadsSeen: number;
+  /** The reel before its loads taught anything. */
+  readonly before: Pick<ReelRecord, 'arborDiameterM' | 'widthM' | 'fullDiameterM'>;
+  /** The counter's constant as the loads show it (m per turn); null without a counter or a load. */
+  readonly lengthPerTurnM: Known | null;
+  /** What was known before the load that is on now; null while nothing is wound. */
+  readonly beforeLoad: LearnedReel | null;
+  /** Errors of dimensions and lines, known together. */
+  readonly joint: JointErrors;
+  /** Space that each line takes, as a factor on what was believed, by the line's id; only lines that were seen. */
+  readonly lines: readonly { readonly productId: string; readonly factor: Known; readonly relativeSdBefore: number }[];
+  readonly evidence: readonly FittedEvidence[];
+  readonly resetAt: string | null;
+  /** False where newer loads or levels are on record whose teaching has not been worked out yet. */
+  readonly isCurrent: boolean;
+}
+
+export interface CounterRecord {
+  readonly drive: CounterDrive;
+  readonly unitM: number;
+  readonly digits: number;
+  readonly lengthPerTurnM: Known;
+  readonly display: 'rounds' | 'truncates' | 'unknown';
+}
+
+export interface LineProductRecord {
+  readonly id: string;
+  readonly name: string;
+  readonly material: Material;
+  readonly diameterM: Known;
+  readonly packing: Known;
+  readonly labelStrengthN: number | null;
+  /** What the maker calls all sizes of this line together; empty when nobody has said. */
+  readonly family: string;
+  readonly version: number;
+}
+
+/** A capacity found by hand: known lines wound the wrong way round until the spool was full. */
+export interface ReverseFillRecord {
+  readonly id: string;
+  readonly reelId: string;
+  readonly levelBelowRimM: number;
+  readonly evenTension: boolean;
+  readonly note: string;
+  readonly at: string;
+  /** In the order in which they went on. */
+  readonly segments: readonly { readonly productId: string; readonly lengthM: number }[];
+}
+
+/** A spool of line on the shelf. */
+export interface SupplySpoolRecord {
+  readonly id: string;
+  readonly lineProductId: string;
+  readonly label: string;
+  readonly boughtLengthM: number;
+  readonly remainingLengthM: number;
+}

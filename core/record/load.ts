@@ -1,0 +1,100 @@
+import type { Basis } from '../provenance/basis';
+import type { SegmentRole } from './stack';
+
+export interface LoadRecord {
+  readonly id: string;
+  readonly status: 'winding' | 'wound';
+  readonly startedAt: string;
+  readonly finishedAt: string | null;
+  /** Level below the rim after winding (m), negative above it; null when not measured. */
+  readonly levelBelowRimM: number | null;
+  readonly basis: Basis;
+  readonly segments: readonly LoadSegmentRecord[];
+  readonly winding: readonly WindingEntryRecord[];
+  /** Levels measured while winding, oldest first; the one at the end is `levelBelowRimM`. */
+  readonly levels: readonly LevelRecord[];
+  readonly changes: readonly LineChangeRecord[];
+  readonly colourReadings: readonly ColourReadingRecord[];
+  /** Segments that were replaced since, oldest first. */
+  readonly replacements: readonly ReplacementRecord[];
+  readonly version: number;
+}
+
+/** What the display showed when so many colours of a segment were on, from zero at its start. */
+export interface ColourReadingRecord {
+  readonly id: string;
+  readonly segmentId: string;
+  readonly coloursOn: number;
+  readonly reading: number;
+  readonly at: string;
+}
+
+export interface ReplacementRecord {
+  readonly id: string;
+  readonly segmentId: string;
+  readonly productId: string;
+  readonly lengthM: number;
+  /** The ready leader that went on, where it was one. */
+  readonly windOnId: string | null;
+  readonly note: string;
+  readonly at: string;
+}
+
+/** A finished load as evidence: what it taught of its reel. */
+export interface FinishedLoadRecord {
+  readonly reelId: string;
+  readonly rigName: string;
+  readonly load: LoadRecord;
+}
+
+/** A segment as it was planned when winding began: a copy, so that later edits do not rewrite history. */
+export interface LoadSegmentRecord {
+  readonly segmentId: string;
+  readonly name: string;
+  readonly role: SegmentRole;
+  readonly productId: string;
+  readonly lineDiameterM: number;
+  readonly packing: number;
+  readonly plannedLengthM: number;
+  readonly plannedPlusMinusM: number;
+  readonly plannedTurns: number;
+  readonly lengthKnown: boolean;
+  readonly wound: boolean;
+  readonly stopReading: number | null;
+  readonly naiveStopReading: number | null;
+  readonly colours: readonly string[];
+}
+
+export interface WindingEntryRecord {
+  readonly id: string;
+  readonly segmentId: string;
+  /** What the display showed at the end of the segment, from zero at its start; null without a counter. */
+  readonly reading: number | null;
+  /** True length by a winding machine's meter (m), or null. */
+  readonly meteredLengthM: number | null;
+  /** Spool turns that were counted, or null. */
+  readonly turnsCounted: number | null;
+  /** True where the line ended elsewhere than it was known to: its length then follows from the counts. */
+  readonly lengthByCounter: boolean;
+  readonly instrument: string;
+  readonly note: string;
+  readonly at: string;
+}
+
+/** A level measured with the end of a segment just on (m under the rim, negative above it). */
+export interface LevelRecord {
+  readonly id: string;
+  readonly segmentId: string;
+  readonly levelBelowRimM: number;
+  readonly at: string;
+}
+
+export interface LineChangeRecord {
+  readonly id: string;
+  readonly segmentId: string;
+  /** Change of length (m): negative when line went. */
+  readonly changeM: number;
+  readonly reason: 'stripped' | 'lost' | 'added';
+  readonly note: string;
+  readonly at: string;
+}

@@ -1,0 +1,66 @@
+import type { CalibrationRecord, LineMarkRecord, TrialRecord } from './count';
+import type { DragSettingRecord, LeverPointRecord, PastDragRecord, PlanerLookRecord, PresetActRecord } from './drag';
+import type { LineProductRecord, ReelKnowledge, ReelRecord, ReverseFillRecord, SupplySpoolRecord } from './gear';
+import type { BoatJoinBreakRecord, JoinRecord } from './joins';
+import type { LoadRecord } from './load';
+import type { LogRecord } from './log';
+import type { SegmentRecord } from './stack';
+import type { StrengthSessionRecord, StrengthTestRecord } from './strength';
+
+export * from './gear';
+export * from './stack';
+export * from './joins';
+export * from './load';
+export * from './count';
+export * from './strength';
+export * from './drag';
+export * from './log';
+
+/** The whole record of one rig, in SI, times as ISO 8601 text: what every derivation starts from. */
+export interface RigRecord {
+  readonly boat: { readonly id: string; readonly name: string };
+  readonly id: string;
+  readonly name: string;
+  /** When the record was read: the day from which ages count. */
+  readonly readAt: string;
+  readonly note: string;
+  /** What hangs from the tip when the counter is zeroed (m); null until somebody has said. */
+  readonly hangM: number | null;
+  readonly version: number;
+  /** The reel as it is now known, its dimensions learned from loads where there are any. */
+  readonly reel: ReelRecord;
+  readonly knowledge: ReelKnowledge;
+  /** The boat's lines, their packing as learned. */
+  readonly products: readonly LineProductRecord[];
+  /** In order from the arbor. */
+  readonly segments: readonly SegmentRecord[];
+  readonly joins: readonly JoinRecord[];
+  /** The newest load, if any. */
+  readonly load: LoadRecord | null;
+  readonly trials: readonly TrialRecord[];
+  /** Marks tied or inked on the line that is on. */
+  readonly lineMarks: readonly LineMarkRecord[];
+  readonly calibration: CalibrationRecord | null;
+  readonly strengthTests: readonly StrengthTestRecord[];
+  readonly strengthSessions: readonly StrengthSessionRecord[];
+  /** Joins of the whole boat pulled to the break, oldest first. */
+  readonly joinBreaks: readonly BoatJoinBreakRecord[];
+  /** Id of the segment or join that is meant to break on a snag; null: the outermost segment. */
+  readonly meantPlaceId: string | null;
+  /** The newest drag setting, accepted or not. */
+  readonly dragSetting: DragSettingRecord | null;
+  /** Every accepted setting, newest first. */
+  readonly dragHistory: readonly PastDragRecord[];
+  /** Pulls with the lever at places of its sweep, of the present load, oldest first. */
+  readonly leverPoints: readonly LeverPointRecord[];
+  /** What was done with lever and preset, oldest first. */
+  readonly presetActs: readonly PresetActRecord[];
+  readonly planerLooks: readonly PlanerLookRecord[];
+  readonly log: readonly LogRecord[];
+  readonly supplySpools: readonly SupplySpoolRecord[];
+  readonly reverseFills: readonly ReverseFillRecord[];
+  /** True when a virtual counter reel stands in for this rig's reel. */
+  readonly hasVirtualReel: boolean;
+  /** Lines for which the virtual force gauge has a sample. */
+  readonly virtualProductIds: readonly string[];
+}
