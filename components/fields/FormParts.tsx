@@ -31,11 +31,12 @@ export function FormQuantity<S extends Specs>({ form, name, label, hint }: Props
   const typed = (field.value ?? null) as Typed | null;
   return (
     <Field label={label} hint={hint} error={error}>
-      {({ id, describedBy, invalid }) => (
+      {({ id, describedBy, invalid, asleep }) => (
         <div className="relative">
           <input
             ref={field.ref}
             id={id}
+            readOnly={asleep}
             aria-describedby={describedBy}
             aria-invalid={invalid || undefined}
             inputMode="decimal"
@@ -65,10 +66,11 @@ export function FormText<S extends Specs>({
   const { field, error } = useField({ form, name });
   return (
     <Field label={label} hint={hint} error={error}>
-      {({ id, describedBy, invalid }) => (
+      {({ id, describedBy, invalid, asleep }) => (
         <input
           ref={field.ref}
           id={id}
+          readOnly={asleep}
           aria-describedby={describedBy}
           aria-invalid={invalid || undefined}
           inputMode={inputMode}
@@ -94,10 +96,11 @@ export function FormChoice<S extends Specs>({
   const { field, error } = useField({ form, name });
   return (
     <Field label={label} hint={hint} error={error}>
-      {({ id, describedBy, invalid }) => (
+      {({ id, describedBy, invalid, asleep }) => (
         <select
           ref={field.ref}
           id={id}
+          disabled={asleep}
           aria-describedby={describedBy}
           aria-invalid={invalid || undefined}
           value={String(field.value ?? '')}

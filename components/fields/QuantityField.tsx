@@ -41,10 +41,11 @@ export function QuantityField({
   const read = readTyped(typed, initialSi, quantity, limits);
   return (
     <Field label={label} hint={hint} error={error ?? (read.ok ? undefined : say(read))}>
-      {({ id, describedBy, invalid }) => (
+      {({ id, describedBy, invalid, asleep }) => (
         <div className="relative">
           <input
             id={id}
+            readOnly={asleep}
             aria-describedby={describedBy}
             aria-invalid={invalid || undefined}
             inputMode="decimal"

@@ -16,9 +16,10 @@ interface TextProps {
 export function TextField({ label, value, onChange, hint, error, inputMode = 'text', figures = false }: TextProps) {
   return (
     <Field label={label} hint={hint} error={error}>
-      {({ id, describedBy, invalid }) => (
+      {({ id, describedBy, invalid, asleep }) => (
         <input
           id={id}
+          readOnly={asleep}
           aria-describedby={describedBy}
           aria-invalid={invalid || undefined}
           inputMode={inputMode}
@@ -45,9 +46,10 @@ interface ChoiceProps<T extends string> {
 export function ChoiceField<T extends string>({ label, value, options, onChange, hint, error }: ChoiceProps<T>) {
   return (
     <Field label={label} hint={hint} error={error}>
-      {({ id, describedBy, invalid }) => (
+      {({ id, describedBy, invalid, asleep }) => (
         <select
           id={id}
+          disabled={asleep}
           aria-describedby={describedBy}
           aria-invalid={invalid || undefined}
           value={value}

@@ -9,6 +9,7 @@ test('a session is planned, pulled live in bench mode, and a pull moved to the s
   await expect(page.getByText(/On a snag it/)).toBeVisible();
   await page.getByRole('button', { name: /^A session of pulls/ }).click();
   const planned = page.getByRole('group', { name: /Lines, and what you expect/ });
+  await planned.waitFor();
   for (const box of await planned.getByRole('checkbox').all()) await box.setChecked(false);
   await planned.getByLabel('Class nylon 24, green', { exact: true }).check();
   await page.getByLabel('Pulls of each line').fill('1');
