@@ -55,11 +55,11 @@ module.exports = {
       name: 'components-take-only-inputs',
       severity: 'error',
       comment:
-        'Of the use cases the browser gets input schemas, limits and the places of requests; of the rest only types.',
+        'Of the use cases the browser gets input schemas, limits and the routes of requests; of the rest only types.',
       from: { path: '^components/' },
       to: {
         path: '^usecases/',
-        pathNot: '^usecases/(limits|requests/places|[a-z]+/[a-zA-Z]+Input)\\.ts$',
+        pathNot: '^usecases/(limits|requests/routes|[a-z]+/[a-zA-Z]+Input)\\.ts$',
         dependencyTypesNot: ['type-only'],
       },
     },

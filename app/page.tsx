@@ -1,7 +1,7 @@
 import Link from 'next/link';
 import { NewBoat } from '@/components/locker/NewBoat';
 import { Header } from '@/components/shell/Header';
-import { boatPath } from '@/components/shell/places';
+import { boatPath } from '@/components/shell/paths';
 import { Card } from '@/components/ui/Card';
 import { pageBoats } from '@/app/read/snapshot';
 

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { fuseCounter, type FusedCounter } from '../core/calibration/fuseCounter';
+import { estimateCounter, type CounterEstimate } from '../core/calibration/estimateCounter';
 import { TAPE_SD_M, type CounterObservation } from '../core/calibration/observations';
 import { LEVEL_SD_M, MEASURED_LENGTH_RELATIVE_SD } from '../core/measurement/errors';
 import type { LoadedReelRequest } from './planRequest';
@@ -74,13 +74,13 @@ export function refineCounted(request: CountedRequest, context: z.RefinementCtx)
   });
 }
 
-/** Fuses a request's trials into one estimate. */
-export function fuseRequest(request: CountedRequest): FusedCounter {
+/** One estimate of a request's trials. */
+export function estimateRequest(request: CountedRequest): CounterEstimate {
   const { reel, counter, segments } = request;
   const measured = (value: number, sd: number) => ({ value, sd: Math.max(sd, 1e-9), source: 'measured' }) as const;
   const top = segments.findLastIndex((segment) => segment.wound);
   const gone = (strippedM: number): readonly number[] => segments.map((_, index) => (index === top ? strippedM : 0));
-  return fuseCounter(
+  return estimateCounter(
     {
       arborDiameterM: measured(reel.arborDiameterM, reel.diameterSdM),
       widthM: measured(reel.widthM, reel.diameterSdM),
@@ -128,7 +128,7 @@ export function fuseRequest(request: CountedRequest): FusedCounter {
 }
 
 /** Round lengths along a line for a table: twenty from its outer end. */
-export function tableLengths(fused: FusedCounter): readonly number[] {
-  const { woundLengthM } = fused.best.line;
+export function tableLengths(estimate: CounterEstimate): readonly number[] {
+  const { woundLengthM } = estimate.best.line;
   return Array.from({ length: 20 }, (_, index) => (woundLengthM * (index + 1)) / 20);
 }

@@ -1,4 +1,4 @@
-import type { BelievedLoad } from '../core/calibration/fuseCounter';
+import type { BelievedLoad } from '../core/calibration/estimateCounter';
 import { countsAt, TAPE_SD_M, type LengthObservation, type RealisedLoad } from '../core/calibration/observations';
 import type { LoadedLine } from '../core/spool/loadedLine';
 

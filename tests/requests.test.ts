@@ -1,9 +1,9 @@
 import { HANDLERS } from '../usecases/requests/handlers';
-import { addressOf, PLACES, type RequestPlace } from '../usecases/requests/places';
+import { addressOf, ROUTES, type RequestRoute } from '../usecases/requests/routes';
 import { SCHEMAS } from '../usecases/requests/schemas';
 import { matchRequest } from '../app/http/match';
 
-const all = Object.entries(PLACES).map(([name, each]) => ({ name, ...(each as RequestPlace) }));
+const all = Object.entries(ROUTES).map(([name, each]) => ({ name, ...(each as RequestRoute) }));
 
 describe('every request that writes or works something', () => {
   it('is listed with the role that it asks', () => {
@@ -23,7 +23,7 @@ describe('every request that writes or works something', () => {
 
   it('does not compile without a role', () => {
     // @ts-expect-error a role must be declared
-    const without: RequestPlace = { method: 'POST', path: '/api/boats' };
+    const without: RequestRoute = { method: 'POST', path: '/api/boats' };
     expect(without.role).toBeUndefined();
   });
 });

@@ -2,7 +2,7 @@ import 'server-only';
 import type { TimedLines } from '@/usecases/bench/virtualBench';
 import { asId } from '@/usecases/inputs';
 import { perform } from '@/usecases/requests/perform';
-import type { RequestName, RequestParams } from '@/usecases/requests/places';
+import type { RequestName, RequestParams } from '@/usecases/requests/routes';
 import { SCHEMAS, type RequestBody } from '@/usecases/requests/schemas';
 import { readJson } from './body';
 import { isFromElsewhere } from './doors';

@@ -1,7 +1,7 @@
 import { asId } from '@/usecases/inputs';
-import { PLACES, type RequestName } from '@/usecases/requests/places';
+import { ROUTES, type RequestName } from '@/usecases/requests/routes';
 
-const PATTERNS = Object.entries(PLACES).map(([name, { method, path }]) => ({
+const PATTERNS = Object.entries(ROUTES).map(([name, { method, path }]) => ({
   name: name as RequestName,
   method: method as string,
   parts: path.split('/').slice(2),

@@ -1,4 +1,4 @@
-import { addressOf, type RequestParams } from '@/usecases/requests/places';
+import { addressOf, type RequestParams } from '@/usecases/requests/routes';
 import type { RequestInput } from '@/usecases/requests/schemas';
 import { onceHead } from '@/components/http/onceKey';
 import { readBreakPlace, readGaugeLine, type BreakPlace, type GaugeSample } from '@/instruments/gaugeLine';

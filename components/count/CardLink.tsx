@@ -2,7 +2,7 @@
 
 import Link from 'next/link';
 import { useRig } from '@/components/rig/RigProvider';
-import { cardPath } from '@/components/shell/places';
+import { cardPath } from '@/components/shell/paths';
 
 /** The way to the card of this rod, for print and phone. */
 export function CardLink() {

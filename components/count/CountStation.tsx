@@ -8,7 +8,7 @@ import type { RigView } from '@/core/rig/view/rigView';
 import { fromSi } from '@/core/units/units';
 import { LensChart, type LensPoint } from '@/components/line/LensChart';
 import { useRig } from '@/components/rig/RigProvider';
-import { stationPath } from '@/components/shell/places';
+import { stationPath } from '@/components/shell/paths';
 import { Card } from '@/components/ui/Card';
 import { useUnits } from '@/components/units/UnitsProvider';
 import { CountAdvice } from './CountAdvice';
@@ -51,7 +51,7 @@ export function CountStation() {
           {view.counter && (
             <Card title="What it rests on">
               <TrialChart trials={record.trials} unitM={view.counter.counter.unitM} />
-              <Evidence fused={view.counter} />
+              <Evidence estimate={view.counter} />
             </Card>
           )}
         </div>
@@ -93,7 +93,7 @@ function WithoutCounter({ view, load }: { view: RigView; load: LoadRecord }) {
         </Card>
         {record.trials.length > 0 && (
           <Card title="What it rests on">
-            <Evidence fused={view.ruler} />
+            <Evidence estimate={view.ruler} />
           </Card>
         )}
         <Hang />

@@ -1,7 +1,7 @@
 'use client';
 
 import { explainResidual } from '@/core/calibration/explainResidual';
-import type { CounterResidual, FusedCounter } from '@/core/calibration/fuseCounter';
+import type { CounterResidual, CounterEstimate } from '@/core/calibration/estimateCounter';
 import type { CounterRecord } from '@/core/record/record';
 import { PLUS_MINUS_SDS } from '@/core/numerics/propagate';
 import { useRig } from '@/components/rig/RigProvider';
@@ -9,11 +9,11 @@ import { useUnits } from '@/components/units/UnitsProvider';
 import { useSay } from '@/components/units/useSay';
 
 /** Everything that the estimate rests on, and how each piece sits with the others: a bad one stands out. */
-export function Evidence({ fused }: { fused: FusedCounter }) {
+export function Evidence({ estimate }: { estimate: CounterEstimate }) {
   const { record } = useRig();
   return (
     <>
-      {record.reel.counter && <Constant fused={fused} counter={record.reel.counter} />}
+      {record.reel.counter && <Constant estimate={estimate} counter={record.reel.counter} />}
       <table className="mt-2 w-full text-sm">
         <thead>
           <tr className="border-b border-ink text-left">
@@ -24,8 +24,8 @@ export function Evidence({ fused }: { fused: FusedCounter }) {
           </tr>
         </thead>
         <tbody>
-          {fused.residuals.map((residual, index) => (
-            <Row key={index} fused={fused} residual={residual} />
+          {estimate.residuals.map((residual, index) => (
+            <Row key={index} estimate={estimate} residual={residual} />
           ))}
         </tbody>
       </table>
@@ -37,9 +37,9 @@ export function Evidence({ fused }: { fused: FusedCounter }) {
 }
 
 /** What one turn counts as, or what a roller shows of the line that passes it. */
-function Constant({ fused, counter }: { fused: FusedCounter; counter: CounterRecord }) {
+function Constant({ estimate, counter }: { estimate: CounterEstimate; counter: CounterRecord }) {
   const { format } = useUnits();
-  const { value, sd } = fused.constantM;
+  const { value, sd } = estimate.constantM;
   const stated = counter.lengthPerTurnM;
   const byRoller = counter.drive === 'roller';
   const before = byRoller ? format.percent(stated.value) : format.small(stated.value);
@@ -54,14 +54,14 @@ function Constant({ fused, counter }: { fused: FusedCounter; counter: CounterRec
   );
 }
 
-function Row({ fused, residual }: { fused: FusedCounter; residual: CounterResidual }) {
+function Row({ estimate, residual }: { estimate: CounterEstimate; residual: CounterResidual }) {
   const { format } = useUnits();
   const say = useSay();
   const isTurns = useRig().record.reel.counter === null;
   const { observation, expected, off, offSds } = residual;
   const shown = (value: number): string =>
     observation.kind === 'level' ? format.small(value) : `${value.toFixed(1)}${isTurns ? ' turns' : ' counts'}`;
-  const explanation = explainResidual(fused, residual);
+  const explanation = explainResidual(estimate, residual);
   const at =
     observation.kind === 'tape' || observation.kind === 'colour' ? `, ${format.length(observation.trueLengthM)}` : '';
   return (

@@ -1,7 +1,7 @@
 'use client';
 
 import dynamic from 'next/dynamic';
-import { Fold } from '@/components/ui/Fold';
+import { CollapsibleCard } from '@/components/ui/CollapsibleCard';
 
 /** Loaded when it is first opened. */
 const Inside = dynamic(() => import('./PracticeInside').then(({ PracticeInside: loaded }) => loaded), { ssr: false });
@@ -9,8 +9,11 @@ const Inside = dynamic(() => import('./PracticeInside').then(({ PracticeInside: 
 /** A reel that nobody knows, to be made true; nothing of it is kept. */
 export function Practice() {
   return (
-    <Fold title="Practise on a reel that nobody knows" line="walk, strip, walk again; scored against the advice">
+    <CollapsibleCard
+      title="Practise on a reel that nobody knows"
+      line="walk, strip, walk again; scored against the advice"
+    >
       <Inside />
-    </Fold>
+    </CollapsibleCard>
   );
 }

@@ -2,7 +2,7 @@
 
 import { shortWhenWords, whenWords } from '@/words/dates';
 import { useRig } from '@/components/rig/RigProvider';
-import { Fold } from '@/components/ui/Fold';
+import { CollapsibleCard } from '@/components/ui/CollapsibleCard';
 import { useUnits } from '@/components/units/UnitsProvider';
 import { useSay } from '@/components/units/useSay';
 
@@ -14,7 +14,7 @@ export function DragHistory() {
   const { dragHistory } = record;
   const entries = record.log.filter((entry) => entry.topic === 'drag').slice(0, 12);
   return (
-    <Fold
+    <CollapsibleCard
       title="History"
       line={
         dragHistory.length === 0
@@ -51,6 +51,6 @@ export function DragHistory() {
           </li>
         ))}
       </ul>
-    </Fold>
+    </CollapsibleCard>
   );
 }

@@ -5,7 +5,7 @@ import { useState } from 'react';
 import { judgeScaleSession } from '@/core/drag/scaleSession';
 import { sessionPulls } from '@/core/record/sessionPulls';
 import { useRig } from '@/components/rig/RigProvider';
-import { stationPath } from '@/components/shell/places';
+import { stationPath } from '@/components/shell/paths';
 import { Card } from '@/components/ui/Card';
 import { DragHistory } from './DragHistory';
 import { DragTargetCard } from './DragTargetCard';

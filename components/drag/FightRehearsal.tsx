@@ -3,7 +3,7 @@
 import dynamic from 'next/dynamic';
 import type { ComponentProps } from 'react';
 import { elasticPieces } from '@/core/rig/drag/elasticLine';
-import { Fold } from '@/components/ui/Fold';
+import { CollapsibleCard } from '@/components/ui/CollapsibleCard';
 
 /** Loaded when it is first opened. */
 const Inside = dynamic(() => import('./FightRehearsalInside').then(({ FightRehearsalInside: loaded }) => loaded), {
@@ -14,8 +14,11 @@ const Inside = dynamic(() => import('./FightRehearsalInside').then(({ FightRehea
 export function FightRehearsal(props: ComponentProps<typeof Inside>) {
   if (!props.view.strength || !elasticPieces(props.view)) return null;
   return (
-    <Fold title="Rehearse a fight" line="a simulated fish against this very rig, with your hands on the drag">
+    <CollapsibleCard
+      title="Rehearse a fight"
+      line="a simulated fish against this very rig, with your hands on the drag"
+    >
       <Inside {...props} />
-    </Fold>
+    </CollapsibleCard>
   );
 }

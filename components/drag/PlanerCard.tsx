@@ -4,7 +4,7 @@ import dynamic from 'next/dynamic';
 import type { ComponentProps } from 'react';
 import { planerBracket } from '@/core/drag/planerBracket';
 import { useUnits } from '@/components/units/UnitsProvider';
-import { Fold } from '@/components/ui/Fold';
+import { CollapsibleCard } from '@/components/ui/CollapsibleCard';
 
 /** Loaded when it is first opened. */
 const Inside = dynamic(() => import('./PlanerCardInside').then(({ PlanerCardInside: loaded }) => loaded), {
@@ -21,8 +21,8 @@ export function PlanerCard(props: ComponentProps<typeof Inside>) {
     ? `${planer}: ${format.force(bracket.value.lowN)} to ${format.force(bracket.value.highN)} at 6 kn, by ${bracket.value.counted} looks`
     : 'what creeps and what holds brackets its pull; nobody pretends to know it beforehand';
   return (
-    <Fold title="A planer" line={line}>
+    <CollapsibleCard title="A planer" line={line}>
       <Inside {...props} />
-    </Fold>
+    </CollapsibleCard>
   );
 }

@@ -7,7 +7,7 @@ import { spoolStateAt } from '@/core/spool/loadedLine';
 import { weakestWithin } from '@/core/strength/rigStrength';
 import { QuantityField, useQuantity } from '@/components/fields/QuantityField';
 import { useRig } from '@/components/rig/RigProvider';
-import { Fold } from '@/components/ui/Fold';
+import { CollapsibleCard } from '@/components/ui/CollapsibleCard';
 import { useUnits } from '@/components/units/UnitsProvider';
 
 /** A jerk takes about so long (s; from memory). */
@@ -41,7 +41,7 @@ export function SurgeCard({ view, forceN, breakawayRatio }: { view: RigView; for
     surge({ ...setup, pieces: [{ lengthM: lengthOutM, material, strengthN: weakest.strengthN.value }] }, jerkM, JERK_S)
       .lockedN;
   return (
-    <Fold title="A sudden surge" line={`${format.force(found.peakN)} at ${format.length(lengthOutM)} out`}>
+    <CollapsibleCard title="A sudden surge" line={`${format.force(found.peakN)} at ${format.length(lengthOutM)} out`}>
       <div className="flex flex-col gap-3">
         <div className="grid grid-cols-2 gap-2">
           <QuantityField
@@ -72,6 +72,6 @@ export function SurgeCard({ view, forceN, breakawayRatio }: { view: RigView; for
           (defaults). Line and rod as springs in a row; a hand that follows is not counted.
         </p>
       </div>
-    </Fold>
+    </CollapsibleCard>
   );
 }

@@ -8,7 +8,7 @@ import type { RigRecord } from '@/core/record/record';
 import { rigView } from '@/core/rig/view/rigView';
 import { QuantityField, useQuantity } from '@/components/fields/QuantityField';
 import { ChoiceField } from '@/components/fields/TextField';
-import { cardPath, stationPath } from '@/components/shell/places';
+import { cardPath, stationPath } from '@/components/shell/paths';
 import { Card } from '@/components/ui/Card';
 import { useUnits } from '@/components/units/UnitsProvider';
 import { LIMITS } from '@/usecases/limits';

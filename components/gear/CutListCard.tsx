@@ -2,7 +2,7 @@
 
 import dynamic from 'next/dynamic';
 import type { ComponentProps } from 'react';
-import { Fold } from '@/components/ui/Fold';
+import { CollapsibleCard } from '@/components/ui/CollapsibleCard';
 
 /** Loaded when it is first opened. */
 const Inside = dynamic(() => import('./CutListCardInside').then(({ CutListCardInside: loaded }) => loaded), {
@@ -12,8 +12,8 @@ const Inside = dynamic(() => import('./CutListCardInside').then(({ CutListCardIn
 /** Which piece to cut from which spool. */
 export function CutListCard(props: ComponentProps<typeof Inside>) {
   return (
-    <Fold title="Cut list" line="which piece from which spool, over several rigs: fewest joins, least waste">
+    <CollapsibleCard title="Cut list" line="which piece from which spool, over several rigs: fewest joins, least waste">
       <Inside {...props} />
-    </Fold>
+    </CollapsibleCard>
   );
 }

@@ -8,7 +8,7 @@ import type { WantedLine } from '@/core/rig/load/wantedLine';
 import { ChoiceField, TextField } from '@/components/fields/TextField';
 import { isText, useDraft } from '@/components/fields/useDraft';
 import { useSend } from '@/components/http/useSend';
-import { stationPath } from '@/components/shell/places';
+import { stationPath } from '@/components/shell/paths';
 import { Button } from '@/components/ui/Button';
 import { Card } from '@/components/ui/Card';
 import { useUnits } from '@/components/units/UnitsProvider';

@@ -1,5 +1,5 @@
 import type { ReplyOf } from '@/usecases/requests/handlers';
-import { addressOf, PLACES, type RequestName, type RequestParams } from '@/usecases/requests/places';
+import { addressOf, ROUTES, type RequestName, type RequestParams } from '@/usecases/requests/routes';
 import type { RequestInput } from '@/usecases/requests/schemas';
 import { onceHead } from './onceKey';
 
@@ -40,7 +40,7 @@ export async function send<N extends RequestName>(
   params: RequestParams<N>,
   body: RequestInput<N>,
 ): Promise<SendResult<ReplyOf<N>>> {
-  const { method } = PLACES[name];
+  const { method } = ROUTES[name];
   const path = addressOf(name, params);
   const act = onceHead(method, path, body);
   try {

@@ -3,7 +3,7 @@
 import { useRouter } from 'next/navigation';
 import { useCallback, useState } from 'react';
 import type { ReplyOf } from '@/usecases/requests/handlers';
-import type { RequestName, RequestParams } from '@/usecases/requests/places';
+import type { RequestName, RequestParams } from '@/usecases/requests/routes';
 import type { RequestInput } from '@/usecases/requests/schemas';
 import { useToast } from '@/components/ui/Toasts';
 import { send, type SendFailure, type SendResult } from './send';

@@ -2,7 +2,7 @@
 
 import dynamic from 'next/dynamic';
 import type { ComponentProps } from 'react';
-import { Fold } from '@/components/ui/Fold';
+import { CollapsibleCard } from '@/components/ui/CollapsibleCard';
 
 /** Loaded when it is first opened. */
 const Inside = dynamic(() => import('./CadenceTrainerInside').then(({ CadenceTrainerInside: loaded }) => loaded), {
@@ -12,11 +12,11 @@ const Inside = dynamic(() => import('./CadenceTrainerInside').then(({ CadenceTra
 /** Practice for the plaited knot. */
 export function CadenceTrainer(props: ComponentProps<typeof Inside>) {
   return (
-    <Fold
+    <CollapsibleCard
       title="Cadence of the plaited knot"
       line="a drill without line, and a voice that counts while both hands are busy"
     >
       <Inside {...props} />
-    </Fold>
+    </CollapsibleCard>
   );
 }

@@ -7,7 +7,7 @@ import type { JoinRecord } from '@/core/record/record';
 import { useSend } from '@/components/http/useSend';
 import { useRig } from '@/components/rig/RigProvider';
 import { Button } from '@/components/ui/Button';
-import { Fold } from '@/components/ui/Fold';
+import { CollapsibleCard } from '@/components/ui/CollapsibleCard';
 import { useUnits } from '@/components/units/UnitsProvider';
 import { useSay } from '@/components/units/useSay';
 import { linesOf } from './joinLines';
@@ -40,7 +40,7 @@ export function JoinChooser({
       : `first choice: ${JOIN_KINDS[best.kind].name}`
     : 'nothing here joins these two';
   return (
-    <Fold title="What else would join these" line={line}>
+    <CollapsibleCard title="What else would join these" line={line}>
       <ol className="flex flex-col gap-2 text-sm">
         {ranked.map((each) => (
           <li key={each.kind} className="border-l-4 border-rule pl-3">
@@ -69,6 +69,6 @@ export function JoinChooser({
           ))}
         </ul>
       )}
-    </Fold>
+    </CollapsibleCard>
   );
 }

@@ -1,7 +1,7 @@
 'use client';
 
 import dynamic from 'next/dynamic';
-import { Fold } from '@/components/ui/Fold';
+import { CollapsibleCard } from '@/components/ui/CollapsibleCard';
 
 /** Loaded when it is first opened. */
 const Inside = dynamic(() => import('./SpliceCardInside').then(({ SpliceCardInside: loaded }) => loaded), {
@@ -11,8 +11,11 @@ const Inside = dynamic(() => import('./SpliceCardInside').then(({ SpliceCardInsi
 /** Figures of a splice in hollow braid. */
 export function SpliceCard() {
   return (
-    <Fold title="Splices in hollow braid" line="bury, taper, needle and loop for a line of yours, or by line test">
+    <CollapsibleCard
+      title="Splices in hollow braid"
+      line="bury, taper, needle and loop for a line of yours, or by line test"
+    >
       <Inside />
-    </Fold>
+    </CollapsibleCard>
   );
 }

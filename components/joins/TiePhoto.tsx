@@ -3,7 +3,7 @@
 import { useState } from 'react';
 import type { TieRecord } from '@/core/record/record';
 import { useSend } from '@/components/http/useSend';
-import { addressOf } from '@/usecases/requests/places';
+import { addressOf } from '@/usecases/requests/routes';
 import { useRig } from '@/components/rig/RigProvider';
 import { useSay } from '@/components/units/useSay';
 import { shrinkPhoto } from './shrinkPhoto';

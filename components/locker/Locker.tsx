@@ -5,7 +5,7 @@ import type { RigSummary } from '@/core/rig/rigSummary';
 import { STATIONS } from '@/core/record/stations';
 import type { StationState } from '@/core/record/stationState';
 import { LinePicture } from '@/components/line/LinePicture';
-import { gearPath, rigPath, stationPath } from '@/components/shell/places';
+import { gearPath, rigPath, stationPath } from '@/components/shell/paths';
 import { StateMark } from '@/components/ui/StateMark';
 import { useUnits } from '@/components/units/UnitsProvider';
 import { useSay } from '@/components/units/useSay';

@@ -5,7 +5,7 @@ import { FormText } from '@/components/fields/FormParts';
 import { words } from '@/components/fields/specs';
 import { useDraftForm } from '@/components/fields/useDraftForm';
 import { useSend } from '@/components/http/useSend';
-import { boatPath } from '@/components/shell/places';
+import { boatPath } from '@/components/shell/paths';
 import { Button } from '@/components/ui/Button';
 
 /** A new boat: a locker of its own, whose rigs no other boat sees. */

@@ -9,7 +9,7 @@ import { lineScale } from '@/components/line/lineScale';
 import { Ribbon } from '@/components/line/Ribbon';
 import { exaggeration } from '@/components/line/RibbonBands';
 import { bandsOfLine } from '@/core/rig/view/bandsOfLine';
-import { cardPath, rigPath, stationPath } from '@/components/shell/places';
+import { cardPath, rigPath, stationPath } from '@/components/shell/paths';
 import { Pending } from '@/components/ui/Pending';
 import { StateMark } from '@/components/ui/StateMark';
 import { HeldOut } from './HeldOut';

@@ -4,7 +4,7 @@ import { whenWords } from '@/words/dates';
 import Link from 'next/link';
 import { STATIONS } from '@/core/record/stations';
 import { SpoolAtCursor } from '@/components/line/SpoolSection';
-import { stationPath } from '@/components/shell/places';
+import { stationPath } from '@/components/shell/paths';
 import { Card } from '@/components/ui/Card';
 import { StateMark } from '@/components/ui/StateMark';
 import { useUnits } from '@/components/units/UnitsProvider';

@@ -2,7 +2,7 @@
 
 import dynamic from 'next/dynamic';
 import { useEffect, useState } from 'react';
-import type { Place } from './places';
+import type { Place } from './paths';
 
 /** True while a person types into a field, where single keys are letters. */
 function isTyping(target: EventTarget | null): boolean {

@@ -2,7 +2,7 @@ import Link from 'next/link';
 import { NotingAs, type Crew } from '@/components/crew/NotingAs';
 import { CommandPalette } from './CommandPalette';
 import { Mark } from './Mark';
-import type { Place } from './places';
+import type { Place } from './paths';
 import { UnitSwitch } from './UnitSwitch';
 
 interface Crumb {

@@ -4,7 +4,7 @@ import { Command } from 'cmdk';
 import { useRouter } from 'next/navigation';
 import { Dialog } from 'radix-ui';
 import { useUnits } from '@/components/units/UnitsProvider';
-import type { Place } from './places';
+import type { Place } from './paths';
 
 const ITEM =
   'flex min-h-11 cursor-pointer items-center gap-2 px-3 data-[selected=true]:bg-rule data-[selected=true]:text-rule-ink';

@@ -4,7 +4,7 @@ import { PLUS_MINUS_SDS } from '@/core/numerics/propagate';
 import { expectedBreak, familyPattern } from '@/core/rig/strength/expectedBreak';
 import { productStrength } from '@/core/rig/strength/strengthOfRig';
 import { useRig } from '@/components/rig/RigProvider';
-import { Fold } from '@/components/ui/Fold';
+import { CollapsibleCard } from '@/components/ui/CollapsibleCard';
 import { useUnits } from '@/components/units/UnitsProvider';
 
 /** Label against true over all sizes of one product: its pattern, and what an untested size should hold. */
@@ -12,7 +12,7 @@ export function Families() {
   const { record } = useRig();
   const families = [...new Set(record.products.map((product) => product.family))].filter((name) => name !== '');
   return (
-    <Fold
+    <CollapsibleCard
       title="Families of lines"
       line={families.length === 0 ? 'no line says of which product it is' : families.join(', ')}
     >
@@ -24,7 +24,7 @@ export function Families() {
       ) : (
         families.map((family) => <Family key={family} family={family} />)
       )}
-    </Fold>
+    </CollapsibleCard>
   );
 }
 

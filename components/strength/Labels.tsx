@@ -5,7 +5,7 @@ import { labelsCompared } from '@/core/rig/strength/labelsCompared';
 import { productStrength } from '@/core/rig/strength/strengthOfRig';
 import { fittingClass } from '@/core/strength/lineClass';
 import { useRig } from '@/components/rig/RigProvider';
-import { Fold } from '@/components/ui/Fold';
+import { CollapsibleCard } from '@/components/ui/CollapsibleCard';
 import { useUnits } from '@/components/units/UnitsProvider';
 
 /** Spools that hold the same line under two labels, and the class that a tested line fits. */
@@ -15,7 +15,7 @@ export function Labels({ ids }: { ids: readonly string[] }) {
   const pairs = useMemo(() => labelsCompared(record), [record]);
   const found = pairs.filter((pair) => pair.found.verdict === 'same').length;
   return (
-    <Fold
+    <CollapsibleCard
       title="Labels and classes"
       line={`${found === 0 ? 'no two lines of this boat' : `${found} pair${found === 1 ? '' : 's'} of lines`} told to be the same; the class that each line fits`}
     >
@@ -62,6 +62,6 @@ export function Labels({ ids }: { ids: readonly string[] }) {
         Classes count for wet line: 1, 2, 3, 4, 6, 8, 10, 15, 24, 37 and, the heaviest, 60 kg. The record body&apos;s
         own test and its rules decide.
       </p>
-    </Fold>
+    </CollapsibleCard>
   );
 }

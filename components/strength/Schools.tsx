@@ -5,7 +5,7 @@ import { PULLS_FOR_EFFICIENCY } from '@/core/joins/joinEfficiency';
 import { JOIN_KINDS } from '@/core/joins/joinKinds';
 import { PLUS_MINUS_SDS } from '@/core/numerics/propagate';
 import { useRig } from '@/components/rig/RigProvider';
-import { Fold } from '@/components/ui/Fold';
+import { CollapsibleCard } from '@/components/ui/CollapsibleCard';
 import { useUnits } from '@/components/units/UnitsProvider';
 import { schoolName } from '@/words/hands';
 
@@ -24,7 +24,7 @@ export function Schools() {
     return [...new Set(broken.map((each) => `${each.lines}, ${format.force(each.weakerN)}`))].join('; ');
   };
   return (
-    <Fold
+    <CollapsibleCard
       title="Joins by their schools"
       line={schools.length === 0 ? 'no join of this boat was pulled to the break yet' : `${schools.length} tested`}
     >
@@ -65,7 +65,7 @@ export function Schools() {
           </ul>
         </>
       )}
-    </Fold>
+    </CollapsibleCard>
   );
 }
 

@@ -2,7 +2,7 @@
 
 import dynamic from 'next/dynamic';
 import { useRig } from '@/components/rig/RigProvider';
-import { Fold } from '@/components/ui/Fold';
+import { CollapsibleCard } from '@/components/ui/CollapsibleCard';
 
 /** Loaded when it is first opened. */
 const Inside = dynamic(() => import('./SessionInside').then(({ SessionInside: loaded }) => loaded), { ssr: false });
@@ -17,8 +17,8 @@ export function Session({ ids }: { ids: readonly string[] }) {
     ? `${newest.name}: ${made} of ${tests.length * newest.pullsEach} pulls made`
     : 'plan an afternoon of pulls, then go through it with wet hands';
   return (
-    <Fold title="A session of pulls" line={line}>
+    <CollapsibleCard title="A session of pulls" line={line}>
       <Inside ids={ids} />
-    </Fold>
+    </CollapsibleCard>
   );
 }

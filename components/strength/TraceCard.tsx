@@ -2,7 +2,7 @@
 
 import dynamic from 'next/dynamic';
 import type { ComponentProps } from 'react';
-import { Fold } from '@/components/ui/Fold';
+import { CollapsibleCard } from '@/components/ui/CollapsibleCard';
 
 /** Loaded when it is first opened. */
 const Inside = dynamic(() => import('./TraceCardInside').then(({ TraceCardInside: loaded }) => loaded), { ssr: false });
@@ -10,11 +10,11 @@ const Inside = dynamic(() => import('./TraceCardInside').then(({ TraceCardInside
 /** A trace that a force gauge recorded. */
 export function TraceCard(props: ComponentProps<typeof Inside>) {
   return (
-    <Fold
+    <CollapsibleCard
       title="A recorded trace"
       line="a file from a force gauge: time, force and stretch, with commas, semicolons or tabs"
     >
       <Inside {...props} />
-    </Fold>
+    </CollapsibleCard>
   );
 }

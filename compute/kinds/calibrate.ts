@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { correctionTable } from '../../core/calibration/correctionTable';
 import { explainResidual, type Explanation } from '../../core/calibration/explainResidual';
-import type { FusedCounter } from '../../core/calibration/fuseCounter';
+import type { CounterEstimate } from '../../core/calibration/estimateCounter';
 import { topAdjustment } from '../../core/calibration/topAdjustment';
 import { levelOfTarget } from '../../core/load/fillTarget';
 import { PLUS_MINUS_SDS } from '../../core/numerics/propagate';
@@ -9,7 +9,7 @@ import { solveSegment } from '../../core/spool/solveSegment';
 import {
   COUNTED_EXAMPLE,
   countedShape,
-  fuseRequest,
+  estimateRequest,
   refineCounted,
   tableLengths,
   type CountedRequest,
@@ -30,19 +30,19 @@ export const calibrate = defineKind({
     .superRefine(refineCounted),
   example: COUNTED_EXAMPLE,
   compute: (request) => {
-    const fused = fuseRequest(request);
-    const { unitM } = fused.counter;
-    const lengthsM = tableLengths(fused);
+    const estimate = estimateRequest(request);
+    const { unitM } = estimate.counter;
+    const lengthsM = tableLengths(estimate);
     const strip = topAdjustment(
-      fused,
-      Math.min(request.makeTrueAtM, 0.9 * fused.best.line.woundLengthM),
+      estimate,
+      Math.min(request.makeTrueAtM, 0.9 * estimate.best.line.woundLengthM),
       request.reel.fullDiameterM,
     );
     return {
       ok: true,
       value: {
-        constantM: { value: fused.constantM.value, plusMinus: PLUS_MINUS_SDS * fused.constantM.sd },
-        errorAt: correctionTable(fused, lengthsM).map((figure, index) => {
+        constantM: { value: estimate.constantM.value, plusMinus: PLUS_MINUS_SDS * estimate.constantM.sd },
+        errorAt: correctionTable(estimate, lengthsM).map((figure, index) => {
           const lengthM = lengthsM[index] ?? NaN;
           return {
             lengthM,
@@ -61,15 +61,15 @@ export const calibrate = defineKind({
               }
             : null,
           ...(strip.ok ? {} : { stripClosed: { reason: strip.reason, message: inSi(strip), ...strip.figures } }),
-          reload: reload(request, fused, request.workingRangeM),
+          reload: reload(request, estimate, request.workingRangeM),
           card: true,
         },
-        residuals: fused.residuals.map((residual) => ({
+        residuals: estimate.residuals.map((residual) => ({
           name: residual.observation.name,
           expected: residual.expected,
           off: residual.off,
           offBySds: residual.offSds,
-          explanation: explained(explainResidual(fused, residual)),
+          explanation: explained(explainResidual(estimate, residual)),
         })),
       },
     };
@@ -79,14 +79,14 @@ export const calibrate = defineKind({
 const explained = (explanation: Explanation | null): string | null => (explanation ? inSi(explanation.why) : null);
 
 /** The innermost length at which the counter is true on average over the working range; or why there is none. */
-function reload(request: CountedRequest, fused: FusedCounter, [fromM, toM]: readonly [number, number]) {
+function reload(request: CountedRequest, estimate: CounterEstimate, [fromM, toM]: readonly [number, number]) {
   const { reel, counter } = request;
   const segments = request.segments.map((segment, index) => ({
     ...segment,
     id: String(index),
     lengthM: index === 0 ? null : segment.lengthM,
   }));
-  const known = { ...counter, lengthPerTurnM: fused.constantM.value };
+  const known = { ...counter, lengthPerTurnM: estimate.constantM.value };
   const level = levelOfTarget(reel, segments, known, { kind: 'counter-true', fromM, toM });
   if (!level.ok) return { closed: { reason: level.reason as string, message: inSi(level) } };
   if (level.value < 0) return { closed: { reason: 'past-the-rim', message: 'It would be true only past the rim.' } };

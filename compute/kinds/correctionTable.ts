@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { correctionTable as tableOf } from '../../core/calibration/correctionTable';
 import { lengthAtCounts } from '../../core/calibration/observations';
-import { COUNTED_EXAMPLE, countedShape, fuseRequest, refineCounted, tableLengths } from '../counterRequest';
+import { COUNTED_EXAMPLE, countedShape, estimateRequest, refineCounted, tableLengths } from '../counterRequest';
 import { defineKind } from '../kind';
 
 /** A tested counter in; true length against reading and back out. */
@@ -21,16 +21,16 @@ export const correctionTable = defineKind({
     .superRefine(refineCounted),
   example: { ...COUNTED_EXAMPLE, lengthsM: [36.576], readings: [100] },
   compute: (request) => {
-    const fused = fuseRequest(request);
-    const lengthsM = request.lengthsM.length > 0 ? request.lengthsM : tableLengths(fused);
-    const figures = tableOf(fused, lengthsM);
+    const estimate = estimateRequest(request);
+    const lengthsM = request.lengthsM.length > 0 ? request.lengthsM : tableLengths(estimate);
+    const figures = tableOf(estimate, lengthsM);
     return {
       ok: true,
       value: {
         table: lengthsM.map((lengthM, index) => ({ lengthM, ...figures[index] })),
         lengthAt: request.readings.map((reading) => ({
           reading,
-          lengthM: lengthAtCounts(fused.best, reading, fused.counter.unitM),
+          lengthM: lengthAtCounts(estimate.best, reading, estimate.counter.unitM),
         })),
       },
     };

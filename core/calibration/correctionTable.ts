@@ -1,26 +1,26 @@
 import { PLUS_MINUS_SDS, propagate } from '../numerics/propagate';
 import type { Figure } from '../provenance/figure';
-import type { FusedCounter } from './fuseCounter';
+import type { CounterEstimate } from './estimateCounter';
 import { countsAt, layerStepSd, WHOLE_COUNT_SD } from './observations';
 
 /**
  * What the counter shows at true lengths paid off the spool, from zero, with a ±: the errors of the estimate, the
  * steps of real layers, and the whole count.
  *
- * @param fused everything known of the counter on its load
+ * @param estimate everything known of the counter on its load
  * @param paidOutsM lengths off the spool (m)
  * @returns unwrapped counts for each length
  */
-export function correctionTable(fused: FusedCounter, paidOutsM: readonly number[]): readonly Figure[] {
+export function correctionTable(estimate: CounterEstimate, paidOutsM: readonly number[]): readonly Figure[] {
   // Over a roller no layer steps.
-  const stepsSd = fused.counter.drive === 'roller' ? () => 0 : layerStepSd;
+  const stepsSd = estimate.counter.drive === 'roller' ? () => 0 : layerStepSd;
   const spread = propagate(
-    fused.unknowns,
+    estimate.unknowns,
     (unknowns) => {
-      const load = fused.realise(unknowns);
-      return paidOutsM.map((paidOutM) => countsAt(load, paidOutM, fused.counter.unitM));
+      const load = estimate.realise(unknowns);
+      return paidOutsM.map((paidOutM) => countsAt(load, paidOutM, estimate.counter.unitM));
     },
-    fused.correlation,
+    estimate.correlation,
   );
   return spread.values.map((value, index) => ({
     value,

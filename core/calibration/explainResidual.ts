@@ -1,6 +1,6 @@
 import { bisect } from '../numerics/bisect';
 import { because, type Reason } from '../reasons';
-import type { CounterResidual, FusedCounter } from './fuseCounter';
+import type { CounterResidual, CounterEstimate } from './estimateCounter';
 import { countsAt } from './observations';
 
 /** SDs beyond which an observation does not fit the others: 1 in 370 by chance. */
@@ -18,10 +18,10 @@ export interface Explanation {
 /**
  * Says what an observation would need to be true, or null where it fits the others.
  *
- * @param fused the estimate
+ * @param estimate everything known of the counter
  * @param residual of the observation in it
  */
-export function explainResidual(fused: FusedCounter, residual: CounterResidual): Explanation | null {
+export function explainResidual(estimate: CounterEstimate, residual: CounterResidual): Explanation | null {
   if (Math.abs(residual.offSds) < MISFIT_SDS) return null;
   const { observation, expected, off } = residual;
   const plain = (why: Reason): Explanation => ({ diameterChangeM: null, zeroedLateM: null, why });
@@ -34,12 +34,12 @@ export function explainResidual(fused: FusedCounter, residual: CounterResidual):
       return plain(because('wound-misfits', { off }));
     case 'tape':
     case 'colour':
-      return explainWalk(fused, observation.trueLengthM, expected, expected + off);
+      return explainWalk(estimate, observation.trueLengthM, expected, expected + off);
   }
 }
 
 function explainWalk(
-  { best, counter }: FusedCounter,
+  { best, counter }: CounterEstimate,
   trueLengthM: number,
   expected: number,
   observed: number,

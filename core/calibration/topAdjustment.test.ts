@@ -2,7 +2,7 @@ import { believedLoad, shownAt, walkOf } from '../../tests/believedLoad';
 import { seededRandom } from '../../instruments/random';
 import { buildLoadedLine, type LoadedLine } from '../spool/loadedLine';
 import { solveSegment } from '../spool/solveSegment';
-import { fuseCounter } from './fuseCounter';
+import { estimateCounter } from './estimateCounter';
 import { withTopStripped } from './observations';
 import { topAdjustment } from './topAdjustment';
 
@@ -23,7 +23,7 @@ const constantFor = (line: LoadedLine, share: number): number => (share * 100) /
 const exactly = (line: LoadedLine, reading: number) => {
   const sure = { value: 0, sd: 0 };
   const believed = believedLoad(line, { areaRelativeSd: 1e-9, lengthRelativeSd: 1e-9 });
-  return fuseCounter(
+  return estimateCounter(
     {
       ...believed,
       arborDiameterM: { ...believed.arborDiameterM, sd: 1e-12 },
@@ -61,10 +61,10 @@ describe('topAdjustment', () => {
   });
 
   it('adds when it reads high and there is room, and says so when there is none', () => {
-    const fused = exactly(line, 104);
-    const roomy = topAdjustment(fused, WALK_M, 0.075);
+    const estimate = exactly(line, 104);
+    const roomy = topAdjustment(estimate, WALK_M, 0.075);
     expect(roomy.ok && roomy.value.stripM.value).toBeLessThan(0);
-    const full = topAdjustment(fused, WALK_M, 0.0625);
+    const full = topAdjustment(estimate, WALK_M, 0.0625);
     if (full.ok || full.reason !== 'past-the-rim') throw new Error('a full spool takes no more');
     const filled = withTopStripped(line, -full.figures.mostM);
     expect(filled.fullDiameterM).toBeCloseTo(0.0625, 4);
@@ -111,7 +111,7 @@ describe('topAdjustment', () => {
         levelSdM: 0.0003,
         goneSinceM: [],
       } as const;
-      const advice = topAdjustment(fuseCounter(unsure, [walkOf(reading), level]), WALK_M, 0.07);
+      const advice = topAdjustment(estimateCounter(unsure, [walkOf(reading), level]), WALK_M, 0.07);
       if (!advice.ok || !needed.ok) throw new Error('both must give advice');
       if (Math.abs(advice.value.stripM.value - needed.value.stripM.value) <= advice.value.stripM.plusMinus)
         covered += 1;

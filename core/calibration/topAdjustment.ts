@@ -2,7 +2,7 @@ import { bisect } from '../numerics/bisect';
 import { PLUS_MINUS_SDS, propagate } from '../numerics/propagate';
 import type { Figure } from '../provenance/figure';
 import { failure, requirePositive, success, type Outcome } from '../result';
-import type { FusedCounter } from './fuseCounter';
+import type { CounterEstimate } from './estimateCounter';
 import { countsAt, withTopStripped } from './observations';
 
 export interface TopAdjustment {
@@ -24,7 +24,7 @@ const TRUE_WITHIN_COUNTS = 0.5;
  * The ± is that of the estimate behind it: with one walk, an error in the spool's size largely cancels and one in
  * the line's thickness does not; each further walk narrows both.
  *
- * @param fused everything known of the counter on the line as it is now
+ * @param estimate everything known of the counter on the line as it is now
  * @param lengthM true length at which it is to be true (m off the spool)
  * @param limitDiameterM wound diameter that must not be passed (m)
  * @param wantedCounts what it is to read there; the truth unless reels are to agree on something else
@@ -32,21 +32,21 @@ const TRUE_WITHIN_COUNTS = 0.5;
  *   the card) or 'past-the-rim' (figures: `mostM`, what can be added, and `readingAtRim`)
  */
 export function topAdjustment(
-  fused: FusedCounter,
+  estimate: CounterEstimate,
   lengthM: number,
   limitDiameterM: number,
-  wantedCounts = lengthM / fused.counter.unitM,
+  wantedCounts = lengthM / estimate.counter.unitM,
 ): Outcome<TopAdjustment, AdviceProblem> {
   requirePositive('topAdjustment', { lengthM, limitDiameterM, wantedCounts });
-  const { unitM } = fused.counter;
-  if (Math.abs(countsAt(fused.best, lengthM, unitM) - wantedCounts) <= TRUE_WITHIN_COUNTS) {
+  const { unitM } = estimate.counter;
+  if (Math.abs(countsAt(estimate.best, lengthM, unitM) - wantedCounts) <= TRUE_WITHIN_COUNTS) {
     return failure('already-true', { wantedCounts });
   }
-  if (fused.counter.drive === 'roller') {
+  if (estimate.counter.drive === 'roller') {
     return failure('roller-driven');
   }
   const solve = (unknowns: readonly number[]): Outcome<number, AdviceProblem> => {
-    const load = fused.realise(unknowns);
+    const load = estimate.realise(unknowns);
     const { line } = load;
     const top = line.segments.findLast((segment) => segment.wound);
     // Stripping may use the top segment up to its last centimetre, but never more than leaves the walk its length;
@@ -58,19 +58,19 @@ export function topAdjustment(
     const root = bisect(off, -2 * line.woundLengthM, Math.max(most, 0), 1e-4);
     return root.ok ? success(root.value.root) : failure('top-too-short');
   };
-  const answer = solve(fused.unknowns.map((unknown) => unknown.value));
+  const answer = solve(estimate.unknowns.map((unknown) => unknown.value));
   if (!answer.ok) return answer;
   const stripM = answer.value;
-  if (withTopStripped(fused.best.line, stripM).fullDiameterM > limitDiameterM) {
-    return pastTheRim(fused, lengthM, limitDiameterM, stripM);
+  if (withTopStripped(estimate.best.line, stripM).fullDiameterM > limitDiameterM) {
+    return pastTheRim(estimate, lengthM, limitDiameterM, stripM);
   }
   const spread = propagate(
-    fused.unknowns,
+    estimate.unknowns,
     (unknowns) => {
       const outcome = solve(unknowns);
       return [outcome.ok ? outcome.value : stripM];
     },
-    fused.correlation,
+    estimate.correlation,
   );
   return success({
     stripM: {
@@ -83,7 +83,7 @@ export function topAdjustment(
 }
 
 function pastTheRim(
-  { best, counter }: FusedCounter,
+  { best, counter }: CounterEstimate,
   lengthM: number,
   limitDiameterM: number,
   wantedStripM: number,

@@ -1,6 +1,6 @@
 import { spoolStateAt, type LoadedLine } from '../spool/loadedLine';
 import type { RigStrength, StrengthPlace } from '../strength/rigStrength';
-import { givingMPerN, piecesOut, type ElasticPiece } from './surge';
+import { complianceMPerN, piecesOut, type ElasticPiece } from './surge';
 import { waterAlong, type RunThroughWater } from './waterPull';
 
 /** What fights whom. */
@@ -124,7 +124,7 @@ export function stepFight(
   const thrustN = thrustOf(fish, mood, before.stamina, before.speedMS);
   const water = waterAlong(line, { ...setup.water, speedMS: Math.abs(before.speedMS) });
   const waterN = water(before.lineOutM).value;
-  const giving = givingMPerN(piecesOut(setup.pieces, before.lineOutM), setup.rodStiffnessNPerM);
+  const giving = complianceMPerN(piecesOut(setup.pieces, before.lineOutM), setup.rodStiffnessNPerM);
   const speedMS = before.speedMS + ((thrustN - before.tipForceN - waterN) / fish.massKg) * stepS;
   const distanceM = Math.max(0.5, before.distanceM + speedMS * stepS);
   const wound = hands.winding && !before.slipping ? Math.min(WIND_MS * stepS, before.lineOutM - 1) : 0;

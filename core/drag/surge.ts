@@ -51,7 +51,7 @@ export function piecesOut(pieces: readonly ElasticPiece[], lengthOutM: number): 
 }
 
 /** How far line and rod give way for each newton, as springs in a row: ΣLᵢ/EAᵢ + 1/k (m/N). */
-export function givingMPerN(pieces: readonly ElasticPiece[], rodStiffnessNPerM: number): number {
+export function complianceMPerN(pieces: readonly ElasticPiece[], rodStiffnessNPerM: number): number {
   return pieces.reduce(
     (sum, { lengthM, material, strengthN }) => sum + lengthM / stiffnessOf(material, strengthN),
     1 / rodStiffnessNPerM,
@@ -74,7 +74,7 @@ export function storedEnergyJ(piece: ElasticPiece, tensionN: number): number {
 export function surge(setup: SurgeSetup, surgeM: number, overS: number): Surge {
   const { pieces, rodStiffnessNPerM, tensionN, breakawayN, radiusM, inertiaKgM2 } = setup;
   requirePositive('surge', { surgeM, overS, rodStiffnessNPerM, radiusM });
-  const lockedN = tensionN + surgeM / givingMPerN(pieces, rodStiffnessNPerM);
+  const lockedN = tensionN + surgeM / complianceMPerN(pieces, rodStiffnessNPerM);
   // From rest to twice the mean speed, evenly: the line is accelerated at 2x/t².
   const inertiaN = (inertiaKgM2 * ((2 * surgeM) / overS ** 2)) / radiusM ** 2;
   const drawnN = Math.max(breakawayN, tensionN) + inertiaN;

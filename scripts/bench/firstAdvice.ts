@@ -1,4 +1,4 @@
-import { fuseCounter, type BelievedLoad } from '../../core/calibration/fuseCounter';
+import { estimateCounter, type BelievedLoad } from '../../core/calibration/estimateCounter';
 import { TAPE_SD_M, withTopStripped, type LengthObservation } from '../../core/calibration/observations';
 import { topAdjustment } from '../../core/calibration/topAdjustment';
 import { spoolStateAt, type LoadedLine } from '../../core/spool/loadedLine';
@@ -106,8 +106,8 @@ function byAdvice(rod: Rod): Result | null {
     if (reading === 100 && walks === null) walks = made;
     const trial = { kind: 'tape', name: 'walk', trueLengthM: WALK_M, lengthSdM: TAPE_SD_M } as const;
     walked = [...walked, { ...trial, reading, goneSinceM: [0] }];
-    const fused = fuseCounter(believedLoad(rod, believed), walked);
-    const advice = topAdjustment(fused, WALK_M, rod.rimM * 1.02);
+    const estimate = estimateCounter(believedLoad(rod, believed), walked);
+    const advice = topAdjustment(estimate, WALK_M, rod.rimM * 1.02);
     if (!advice.ok && advice.reason !== 'already-true') return null;
     const stripM = advice.ok ? advice.value.stripM.value : 0;
     truth = withTopStripped(truth, stripM);

@@ -1,5 +1,5 @@
 import { correctionTable } from '../../core/calibration/correctionTable';
-import { fuseCounter, type BelievedLoad } from '../../core/calibration/fuseCounter';
+import { estimateCounter, type BelievedLoad } from '../../core/calibration/estimateCounter';
 import { TAPE_SD_M, type CounterObservation } from '../../core/calibration/observations';
 import type { LoadToFit } from '../../core/gear/gearEvidence';
 import { gearFit } from '../../core/gear/gearFit';
@@ -196,12 +196,12 @@ function judge(kind: Kind, reel: DrawnReel, wound: Wound, tally: Tally | undefin
     })),
     joint: learned.joint,
   };
-  const fused = fuseCounter(believed, [
+  const estimate = estimateCounter(believed, [
     ...walkAndLevel(reel, wound),
     // The reading at which the backing was stopped is always known.
     ...logged(reel, wound).slice(0, kind === 'tape and winding log' ? Infinity : 1),
   ]);
-  const table = correctionTable(fused, wound.lengthsM);
+  const table = correctionTable(estimate, wound.lengthsM);
   tally.loads += 1;
   const read = table.map((figure) => figure.value);
   if (isWithin(wound.lengthsM, wound.shown, read)) tally.within += 1;

@@ -1,6 +1,6 @@
 import AxeBuilder from '@axe-core/playwright';
 import { expect, test, type Page } from '@playwright/test';
-import { openLocker, openRig, openStation, type StationName } from './places';
+import { openLocker, openRig, openStation, type StationName } from './paths';
 
 const STATIONS: readonly StationName[] = ['Load', 'Joins', 'Count', 'Strength', 'Drag'];
 

@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { openRig, openStation } from './places';
+import { openRig, openStation } from './paths';
 
 test('a lever is pulled over its sweep, its preset is refused in gear, and a turn in gear is undone', async ({
   page,

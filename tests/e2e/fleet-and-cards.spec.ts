@@ -1,6 +1,6 @@
 import { readFile } from 'node:fs/promises';
 import { expect, test } from '@playwright/test';
-import { openLocker, openRig, openStation } from './places';
+import { openLocker, openRig, openStation } from './paths';
 
 test('rods are made to agree, and their cards go as print, drawing and figures', async ({ page }) => {
   await openLocker(page, 'Halyard Lark');

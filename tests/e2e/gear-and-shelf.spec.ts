@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { openLocker } from './places';
+import { openLocker } from './paths';
 
 test('a reel of which only the box is known, a line by its wraps, a spool on the shelf, a rig planned and cut', async ({
   page,

@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { expect, test } from '@playwright/test';
-import { openLocker, openRig, openStation } from './places';
+import { openLocker, openRig, openStation } from './paths';
 
 test('units switch everywhere at once and are remembered', async ({ page }) => {
   await openRig(page, 'Halyard Lark', 'Copper rod, port');

@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { openRig, openStation } from './places';
+import { openRig, openStation } from './paths';
 
 test('a join is tied with drawing, figures and the scale; a ready leader is swapped on in one act', async ({
   page,

@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { openRig, openStation, stationTab } from './places';
+import { openRig, openStation, stationTab } from './paths';
 
 const RIG = 'Spare lead-core rod, on the bench';
 

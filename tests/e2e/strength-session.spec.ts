@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { openRig, openStation } from './places';
+import { openRig, openStation } from './paths';
 
 test('a session is planned, pulled live in bench mode, and a pull moved to the spool that it came from', async ({
   page,

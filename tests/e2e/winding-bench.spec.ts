@@ -1,6 +1,6 @@
 import AxeBuilder from '@axe-core/playwright';
 import { expect, test } from '@playwright/test';
-import { openRig, openStation, stationTab } from './places';
+import { openRig, openStation, stationTab } from './paths';
 
 test('bench mode winds with one hand: digits, arrows, space, U, Escape; a deviation solves the rest again', async ({
   page,

@@ -4,7 +4,7 @@ import { isBusyOrGone } from '../../usecases/requests/trouble';
 import { finishInput } from '../../usecases/load/loadInput';
 import type { UseCaseOutcome } from '../../usecases/outcome';
 import { perform } from '../../usecases/requests/perform';
-import type { RequestName, RequestParams } from '../../usecases/requests/places';
+import type { RequestName, RequestParams } from '../../usecases/requests/routes';
 import { SCHEMAS, type RequestBody } from '../../usecases/requests/schemas';
 import { addPerson, beginWinding, changeReel, createReel, finishWinding, noteWinding, readRigRecord } from './acts';
 import { asOwner, closeDatabase, freshDatabase } from './database';

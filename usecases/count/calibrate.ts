@@ -5,7 +5,7 @@ import { unwrapReading } from '../../core/counter/unwrapReading';
 import { countBasis } from '../../core/rig/bases';
 import { colourPlace } from '../../core/rig/count/colourPlace';
 import { rulerOf } from '../../core/rig/line/counterOf';
-import { fusedCounter } from '../../core/rig/counter/counterEvidence';
+import { counterEstimate } from '../../core/rig/counter/counterEvidence';
 import { currentLine, validTrial } from '../../core/rig/line/currentLine';
 import { wasLogged } from '../../core/rig/counter/loadObservations';
 import type { RigRecord } from '../../core/record/record';
@@ -99,14 +99,14 @@ export async function acceptCalibration(
   const line = currentLine(record);
   if (!line.ok) return conflict(line);
   if (!record.reel.counter) return conflict(because('no-counter-to-accept'));
-  const fused = fusedCounter(record, line.value);
+  const estimate = counterEstimate(record, line.value);
   if (!validTrial(record) && !wasLogged(record)) {
     return conflict(because('neither-walk-nor-log'));
   }
   await insertCalibration(db, boatId, rigId, {
     loadId: input.loadId,
     method: input.method,
-    lengthPerTurnM: fused.constantM,
+    lengthPerTurnM: estimate.constantM,
     basis: countBasis(record, line.value.line),
   });
   const accepted = because(input.method === 'true' ? 'counter-accepted' : 'counter-left');

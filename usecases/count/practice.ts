@@ -1,6 +1,6 @@
 import 'server-only';
 import { because } from '../../core/reasons';
-import { fuseCounter, type FusedCounter } from '../../core/calibration/fuseCounter';
+import { estimateCounter, type CounterEstimate } from '../../core/calibration/estimateCounter';
 import { TAPE_SD_M, type LengthObservation } from '../../core/calibration/observations';
 import { topAdjustment } from '../../core/calibration/topAdjustment';
 import { CALIPER_SD_M, LEVEL_SD_M } from '../../core/measurement/errors';
@@ -82,7 +82,7 @@ function deal(seed: number): Game {
 }
 
 /** What is believed of the reel from calipers, its level, the maker and the walks so far. */
-function believe(game: Game, walks: readonly LengthObservation[], strippedM: number): FusedCounter {
+function believe(game: Game, walks: readonly LengthObservation[], strippedM: number): CounterEstimate {
   const { truth, lengthM } = game;
   const known = (value: number, sd: number) => ({ value, sd, source: 'measured' }) as const;
   const line = buildLoadedLine({ arborDiameterM: truth.arborDiameterM, widthM: truth.widthM }, [
@@ -96,7 +96,7 @@ function believe(game: Game, walks: readonly LengthObservation[], strippedM: num
     },
   ]);
   const level = { kind: 'level', name: 'level', afterSegment: 0, levelSdM: LEVEL_SD_M } as const;
-  return fuseCounter(
+  return estimateCounter(
     {
       arborDiameterM: known(truth.arborDiameterM, CALIPER_SD_M),
       widthM: known(truth.widthM, CALIPER_SD_M),
@@ -119,11 +119,11 @@ function believe(game: Game, walks: readonly LengthObservation[], strippedM: num
 interface Played {
   readonly reel: VirtualReel;
   readonly readings: readonly number[];
-  readonly fused: FusedCounter;
+  readonly estimate: CounterEstimate;
 }
 
 /** Plays walk after walk: strips what the next move says, and walks again. */
-function play(game: Game, moveOf: (fused: FusedCounter, walk: number) => number | null): UseCaseOutcome<Played> {
+function play(game: Game, moveOf: (estimate: CounterEstimate, walk: number) => number | null): UseCaseOutcome<Played> {
   let { reel } = game;
   let strippedM = 0;
   let walks: readonly LengthObservation[] = [];
@@ -133,9 +133,9 @@ function play(game: Game, moveOf: (fused: FusedCounter, walk: number) => number 
     reel = walked.value;
     const walk = { kind: 'tape', name: 'walk', trueLengthM: WALK_M, lengthSdM: TAPE_SD_M } as const;
     walks = [...walks, { ...walk, reading: Math.max(reel.read(), 1), goneSinceM: [0] }];
-    const fused = believe(game, walks, strippedM);
-    const move = moveOf(fused, walks.length);
-    if (move === null) return done({ reel, readings: walks.map((each) => each.reading), fused });
+    const estimate = believe(game, walks, strippedM);
+    const move = moveOf(estimate, walks.length);
+    if (move === null) return done({ reel, readings: walks.map((each) => each.reading), estimate });
     const stripped = reel.strip(move);
     if (!stripped.ok) return invalid('strippedM', stripped);
     reel = stripped.value;
@@ -150,8 +150,8 @@ function trueError(game: Game, reel: VirtualReel): number {
   return (exact * toSi('length', 1, 'ft')) / WALK_M - 1;
 }
 
-function adviceOf(game: Game, fused: FusedCounter) {
-  return topAdjustment(fused, WALK_M, game.truth.rimDiameterM * 1.03);
+function adviceOf(game: Game, estimate: CounterEstimate) {
+  return topAdjustment(estimate, WALK_M, game.truth.rimDiameterM * 1.03);
 }
 
 /** Plays a game as far as it has gone, and the advice's own game beside it. */
@@ -159,7 +159,7 @@ export function playPractice(input: PracticeInput): UseCaseOutcome<PracticeShown
   const game = deal(input.seed);
   const mine = play(game, (_, walk) => input.strippedM[walk - 1] ?? null);
   if (!mine.ok) return mine;
-  const advice = adviceOf(game, mine.value.fused);
+  const advice = adviceOf(game, mine.value.estimate);
   return done({
     fullDiameterM: game.truth.rimDiameterM,
     levelBelowRimM: game.levelBelowRimM,
@@ -179,8 +179,8 @@ function scoreOf(game: Game, reel: VirtualReel): PracticeScore {
 
 /** Walks, the confirming one included, that the advice alone needs; null where it is not right within six. */
 function walksOfAdvice(game: Game): number | null {
-  const its = play(game, (fused, walk) => {
-    const advice = adviceOf(game, fused);
+  const its = play(game, (estimate, walk) => {
+    const advice = adviceOf(game, estimate);
     return walk >= 6 || !advice.ok ? null : advice.value.stripM.value;
   });
   if (!its.ok || Math.abs(trueError(game, its.value.reel)) > RIGHT_WITHIN) return null;

@@ -26,7 +26,7 @@ import {
   recordStrengthPull,
   startStrengthTest,
 } from '../strength/testStrength';
-import type { RequestName, RequestParams } from './places';
+import type { RequestName, RequestParams } from './routes';
 import type { RequestBody } from './schemas';
 
 export type Handler<N extends RequestName> = (

@@ -6,7 +6,7 @@ import { NO_BOAT, withBoat, type Principal } from '../../db/withBoat';
 import { conflict, done, notFound, type UseCaseOutcome } from '../outcome';
 import { HANDLERS, type Handler } from './handlers';
 import { PREPARE } from './prepare';
-import { PLACES, type RequestName, type RequestParams } from './places';
+import { ROUTES, type RequestName, type RequestParams } from './routes';
 import type { RequestBody } from './schemas';
 
 /**
@@ -26,7 +26,7 @@ export async function perform<N extends RequestName>(
   key: string,
   signal?: AbortSignal,
 ): Promise<UseCaseOutcome<unknown>> {
-  const { role } = PLACES[name];
+  const { role } = ROUTES[name];
   const boatId = boatOf(params);
   if ((role === 'crew') !== (boatId !== null)) throw new Error(`perform: ${name} is asked of the wrong place`);
   const handler = (HANDLERS as { readonly [K in RequestName]: Handler<K> })[name];

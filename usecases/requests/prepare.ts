@@ -1,7 +1,7 @@
 import 'server-only';
 import { cleanPhoto } from '../joins/cleanPhoto';
 import type { UseCaseOutcome } from '../outcome';
-import type { RequestName } from './places';
+import type { RequestName } from './routes';
 import type { RequestBody } from './schemas';
 
 /** What is done to a request's input before its transaction begins: work that takes long keeps no rows locked. */

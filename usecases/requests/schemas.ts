@@ -36,7 +36,7 @@ import {
 import { stackInput } from '../load/stackInput';
 import { meantPlaceInput, moveInput, pullInput, sessionInput, testInput } from '../strength/strengthInput';
 
-import type { RequestName } from './places';
+import type { RequestName } from './routes';
 
 const nothing = z.strictObject({});
 

@@ -4,7 +4,7 @@ import { FindAndPage } from '@/components/locker/FindAndPage';
 import { Locker } from '@/components/locker/Locker';
 import { WordsProvider } from '@/components/units/WordsProvider';
 import { Header } from '@/components/shell/Header';
-import { boatPath, fleetPath, gearPath, rigPath } from '@/components/shell/places';
+import { boatPath, fleetPath, gearPath, rigPath } from '@/components/shell/paths';
 import { readSearch, type Search } from '@/app/read/search';
 import { pageCrew, readPage } from '@/app/read/snapshot';
 import { readLocker } from '@/usecases/rigs/locker';

@@ -4,7 +4,7 @@ import dynamic from 'next/dynamic';
 import type { ComponentProps } from 'react';
 import { useDraft } from '@/components/fields/useDraft';
 import { areVariants } from './variants';
-import { Fold } from '@/components/ui/Fold';
+import { CollapsibleCard } from '@/components/ui/CollapsibleCard';
 
 /** Loaded when it is first opened. */
 const Inside = dynamic(() => import('./CompareCardInside').then(({ CompareCardInside: loaded }) => loaded), {
@@ -18,8 +18,8 @@ export function CompareCard(props: ComponentProps<typeof Inside>) {
     ? `${kept.length + 1} plans on one scale`
     : 'put this plan aside, change it, and look at both side by side';
   return (
-    <Fold title="Compare plans" line={line}>
+    <CollapsibleCard title="Compare plans" line={line}>
       <Inside {...props} />
-    </Fold>
+    </CollapsibleCard>
   );
 }

@@ -6,7 +6,7 @@ import { productOf } from '@/core/rig/line/planForRig';
 import { kitOfRig } from '@/core/rig/load/plannedLoad';
 import type { RigRecord } from '@/core/record/record';
 import { fittingSpool } from '@/core/supplies/fittingSpool';
-import { Fold } from '@/components/ui/Fold';
+import { CollapsibleCard } from '@/components/ui/CollapsibleCard';
 import { useUnits } from '@/components/units/UnitsProvider';
 import { useSay } from '@/components/units/useSay';
 
@@ -18,7 +18,7 @@ export function KitCard({ record, plan }: { record: RigRecord; plan: LoadPlan })
   const say = useSay();
   const kit = useMemo(() => kitOfRig(record, plan), [record, plan]);
   return (
-    <Fold
+    <CollapsibleCard
       title="Kit list"
       line={`about ${minutes(kit.byHandMinutes)} by hand, ${minutes(kit.byMachineMinutes)} on a machine (estimates); ${kit.things.length} things to lay out`}
     >
@@ -61,7 +61,7 @@ export function KitCard({ record, plan }: { record: RigRecord; plan: LoadPlan })
         Tags, overlaps and times are usual values, not measured ones. The working time is turns at 110 a minute by hand
         and 300 on a machine, and minutes for each join.
       </p>
-    </Fold>
+    </CollapsibleCard>
   );
 }
 

@@ -9,7 +9,7 @@ import { useDraft } from '@/components/fields/useDraft';
 import { useSend } from '@/components/http/useSend';
 import { SpoolAtCursor } from '@/components/line/SpoolSection';
 import { useRig } from '@/components/rig/RigProvider';
-import { gearPath } from '@/components/shell/places';
+import { gearPath } from '@/components/shell/paths';
 import { Button } from '@/components/ui/Button';
 import { Card } from '@/components/ui/Card';
 import { useSay } from '@/components/units/useSay';

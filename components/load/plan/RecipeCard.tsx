@@ -2,7 +2,7 @@
 
 import dynamic from 'next/dynamic';
 import type { ComponentProps } from 'react';
-import { Fold } from '@/components/ui/Fold';
+import { CollapsibleCard } from '@/components/ui/CollapsibleCard';
 
 /** Loaded when it is first opened. */
 const Inside = dynamic(() => import('./RecipeCardInside').then(({ RecipeCardInside: loaded }) => loaded), {
@@ -14,11 +14,11 @@ type Props = ComponentProps<typeof Inside>;
 /** A stack in counts of somebody else's counter, turned into true lengths. */
 export function RecipeCard(props: Props) {
   return (
-    <Fold
+    <CollapsibleCard
       title="Somebody's recipe"
       line="counts of another reel's counter, turned into true lengths and this reel's own readings"
     >
       <Inside {...props} />
-    </Fold>
+    </CollapsibleCard>
   );
 }

@@ -3,7 +3,7 @@
 import dynamic from 'next/dynamic';
 import type { RigRecord } from '@/core/record/record';
 import { useRig } from '@/components/rig/RigProvider';
-import { Fold } from '@/components/ui/Fold';
+import { CollapsibleCard } from '@/components/ui/CollapsibleCard';
 
 /** Loaded when it is first opened. */
 const Inside = dynamic(() => import('./ReelKnowledgeInside').then(({ ReelKnowledgeInside: loaded }) => loaded), {
@@ -20,8 +20,8 @@ function depthWords({ depth, loadsSeen }: RigRecord['knowledge']): string {
 export function ReelKnowledge() {
   const { record } = useRig();
   return (
-    <Fold title="How this reel is known" line={depthWords(record.knowledge)}>
+    <CollapsibleCard title="How this reel is known" line={depthWords(record.knowledge)}>
       <Inside />
-    </Fold>
+    </CollapsibleCard>
   );
 }

@@ -1,4 +1,4 @@
-import type { FusedCounter } from '../../calibration/fuseCounter';
+import type { CounterEstimate } from '../../calibration/estimateCounter';
 import { topAdjustment, type AdviceProblem, type TopAdjustment } from '../../calibration/topAdjustment';
 import { countsAt, withTopStripped } from '../../calibration/observations';
 import { failure, type Outcome } from '../../result';
@@ -49,7 +49,7 @@ export function adviceForRig(view: RigView): CounterAdvice | null {
   };
 }
 
-function adviceAtTop(record: RigRecord, counter: FusedCounter, line: LoadedLine, atM: number): CounterAdvice['top'] {
+function adviceAtTop(record: RigRecord, counter: CounterEstimate, line: LoadedLine, atM: number): CounterAdvice['top'] {
   const top = line.segments.findLast((segment) => segment.wound);
   const planned = record.load?.segments.find((segment) => segment.segmentId === top?.id);
   if (!top || !planned) return failure('nothing-wound');

@@ -1,4 +1,4 @@
-import type { FusedCounter } from '../../calibration/fuseCounter';
+import type { CounterEstimate } from '../../calibration/estimateCounter';
 import type { RealisedLoad } from '../../calibration/observations';
 import { levelOfTarget } from '../../load/fillTarget';
 import { failure, success, type Outcome } from '../../result';
@@ -34,15 +34,15 @@ const WORTH_IT = 0.005;
  * between two lengths the longer one is meant: line can come off again, it cannot go on without a join.
  *
  * @param record the rig
- * @param fused everything known of its counter
+ * @param estimate everything known of its counter
  * @param line the line as it is now
  */
 export function reloadAdvice(
   record: RigRecord,
-  fused: FusedCounter,
+  estimate: CounterEstimate,
   line: LoadedLine,
 ): Outcome<ReloadAdvice, ReloadProblem> {
-  if (fused.counter.drive === 'roller') {
+  if (estimate.counter.drive === 'roller') {
     return failure('roller-driven');
   }
   const free = record.segments.find((segment) => segment.lengthM === null);
@@ -62,7 +62,7 @@ export function reloadAdvice(
   });
   const toM = Math.min(WORKING_RANGE.toM, 0.95 * line.woundLengthM);
   const fromM = Math.min(WORKING_RANGE.fromM, 0.5 * toM);
-  const counter = { ...fused.counter, digits: reel.counter?.digits ?? 3, lengthPerTurnM: fused.constantM.value };
+  const counter = { ...estimate.counter, digits: reel.counter?.digits ?? 3, lengthPerTurnM: estimate.constantM.value };
   const level = levelOfTarget(spool, segments, counter, { kind: 'counter-true', fromM, toM });
   if (!level.ok) return failure('cannot-be-true', { because: level });
   if (level.value < 0) {
@@ -73,12 +73,12 @@ export function reloadAdvice(
   const then = plan.value.segments.find((segment) => segment.id === free.id)?.lengthM;
   const after = {
     line: plan.value.line,
-    strains: fused.best.strains,
-    constantM: fused.constantM.value,
-    drive: fused.best.drive,
+    strains: estimate.best.strains,
+    constantM: estimate.constantM.value,
+    drive: estimate.best.drive,
   };
-  const worstAfter = worstError(fused, after);
-  const worstNow = worstError(fused, fused.best);
+  const worstAfter = worstError(estimate, after);
+  const worstNow = worstError(estimate, estimate.best);
   if (!then || Math.abs(worstNow) - Math.abs(worstAfter) < WORTH_IT) {
     return failure('little-to-gain');
   }

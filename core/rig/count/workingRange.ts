@@ -1,4 +1,4 @@
-import type { FusedCounter } from '../../calibration/fuseCounter';
+import type { CounterEstimate } from '../../calibration/estimateCounter';
 import { countsAt, type RealisedLoad } from '../../calibration/observations';
 
 /** The working range that usually matters: 60 to 250 ft of line out (m). */
@@ -6,7 +6,7 @@ export const WORKING_RANGE = { fromM: 18.288, toM: 76.2 } as const;
 
 /** Largest relative error over the working range, as far as there is line for it. */
 export function worstError(
-  counter: Pick<FusedCounter, 'counter'>,
+  counter: Pick<CounterEstimate, 'counter'>,
   realised: Pick<RealisedLoad, 'line' | 'strains' | 'constantM' | 'drive'>,
 ): number {
   const { unitM } = counter.counter;

@@ -1,4 +1,4 @@
-import { fuseCounter, type BelievedLoad, type FusedCounter } from '../../calibration/fuseCounter';
+import { estimateCounter, type BelievedLoad, type CounterEstimate } from '../../calibration/estimateCounter';
 import type { LevelObservation } from '../../calibration/observations';
 import { DEFAULT_LEVEL_BELOW_RIM_M } from '../../load/defaults';
 import { LEVEL_SD_M, MEASURED_LENGTH_RELATIVE_SD } from '../../measurement/errors';
@@ -14,16 +14,16 @@ import { isLengthKnown, productIdNow } from '../line/woundSegments';
 const UNKNOWN_LENGTH_RELATIVE_SD = 0.15;
 
 /** Everything known of the rig's counter, or of its spool turns, on the line as it is now or as planned. */
-export function fusedCounter(record: RigRecord, current: CurrentLine): FusedCounter {
+export function counterEstimate(record: RigRecord, current: CurrentLine): CounterEstimate {
   const counter = rulerOf(record);
   const { load, knowledge } = record;
   if (current.state === 'planned' || load?.status !== 'wound') {
-    return fuseCounter(plannedBelief(record, current, counter), [plannedLevel(record, current)]);
+    return estimateCounter(plannedBelief(record, current, counter), [plannedLevel(record, current)]);
   }
   const observations = loadObservations(record, load, current);
   const before = knowledge.beforeLoad;
   const constantM = before?.lengthPerTurnM ?? record.reel.counter?.lengthPerTurnM ?? counter.lengthPerTurnM;
-  return fuseCounter({ ...woundBelief(record, load, current), counter, constantM }, observations);
+  return estimateCounter({ ...woundBelief(record, load, current), counter, constantM }, observations);
 }
 
 /** A planned line ends where it is meant to: its level stands for an observation, the free length gives way. */

@@ -1,5 +1,5 @@
 import { plannedRig, trial, woundRig } from '../../../tests/rigFixture';
-import { fusedCounter } from '../counter/counterEvidence';
+import { counterEstimate } from '../counter/counterEvidence';
 import { currentLine, validTrial } from './currentLine';
 import { wasLogged } from '../counter/loadObservations';
 import type { RigRecord } from '../../record/record';
@@ -74,9 +74,9 @@ describe('currentLine', () => {
 });
 
 describe('what is known of the counter', () => {
-  const fused = (rig: RigRecord) => {
+  const estimate = (rig: RigRecord) => {
     const current = currentLine(rig);
-    const counter = current.ok ? fusedCounter(rig, current.value) : null;
+    const counter = current.ok ? counterEstimate(rig, current.value) : null;
     if (!counter) throw new Error('the fixture has a counter');
     return counter;
   };
@@ -85,15 +85,15 @@ describe('what is known of the counter', () => {
   });
 
   it('is the maker’s word on a plan, and the winding log, levels and walks once it is wound', () => {
-    expect(fused(plannedRig()).observations.map((each) => each.name)).toEqual(['the level as planned']);
-    expect(fused(plannedRig()).constantM.source).toBe('maker');
-    const kinds = (rig: RigRecord): readonly string[] => fused(rig).observations.map((each) => each.kind);
+    expect(estimate(plannedRig()).observations.map((each) => each.name)).toEqual(['the level as planned']);
+    expect(estimate(plannedRig()).constantM.source).toBe('maker');
+    const kinds = (rig: RigRecord): readonly string[] => estimate(rig).observations.map((each) => each.kind);
     expect(kinds(woundRig())).toEqual(['wound', 'wound', 'wound', 'level']);
     expect(kinds({ ...woundRig(), trials: [trial(31)] })).toEqual(['wound', 'wound', 'wound', 'level', 'tape']);
   });
 
   it('keeps a walk of the line as it was before some of it was lost', () => {
-    const walked = fused({ ...lost, trials: [trial(31)] }).observations.at(-1);
+    const walked = estimate({ ...lost, trials: [trial(31)] }).observations.at(-1);
     expect(walked).toMatchObject({ kind: 'tape', goneSinceM: [0, 0, 5] });
     expect(validTrial({ ...lost, trials: [trial(31)] })).toBeNull();
     expect(validTrial({ ...lost, trials: [trial(31, 30, '2026-03-03T10:00:00.000Z')] })).not.toBeNull();
@@ -102,7 +102,9 @@ describe('what is known of the counter', () => {
   it('leaves out what was seen of a segment that has been replaced', () => {
     const at = '2026-03-02T10:00:00.000Z';
     const swap = { id: 'r', segmentId: 's2', productId: 'top', lengthM: 30, windOnId: null, note: '', at };
-    const names = fused({ ...woundRig({ replacements: [swap] }), trials: [trial(31)] }).observations.map((o) => o.name);
+    const names = estimate({ ...woundRig({ replacements: [swap] }), trials: [trial(31)] }).observations.map(
+      (o) => o.name,
+    );
     expect(names.some((name) => name.includes('Top shot') || name === 'walk')).toBe(false);
     expect(names).toHaveLength(2);
   });
@@ -115,7 +117,7 @@ describe('what is known of the counter', () => {
 
   it('counts spool turns whatever has become of the line', () => {
     const turns = { ...trial(114), kind: 'turns' as const, turns: 200, trueLengthM: null, betweenFlips: true };
-    expect(fused({ ...lost, trials: [turns] }).observations.at(-1)).toMatchObject({ kind: 'turns', turns: 200 });
+    expect(estimate({ ...lost, trials: [turns] }).observations.at(-1)).toMatchObject({ kind: 'turns', turns: 200 });
   });
 
   it('does not take a walk of another load for this one', () => {

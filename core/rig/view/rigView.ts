@@ -1,11 +1,11 @@
 import { correctionTable } from '../../calibration/correctionTable';
-import type { FusedCounter } from '../../calibration/fuseCounter';
+import type { CounterEstimate } from '../../calibration/estimateCounter';
 import { countsAt, lengthAtCounts } from '../../calibration/observations';
 import { median } from '../../numerics/median';
 import type { Figure } from '../../provenance/figure';
 import { spoolStateAt } from '../../spool/loadedLine';
 import { weakestWithin, type RigStrength, type StrengthPlace } from '../../strength/rigStrength';
-import { fusedCounter } from '../counter/counterEvidence';
+import { counterEstimate } from '../counter/counterEvidence';
 import { currentLine, type CurrentLine } from '../line/currentLine';
 import type { RigRecord } from '../../record/record';
 import { sessionPulls } from '../../record/sessionPulls';
@@ -17,9 +17,9 @@ export interface RigView {
   readonly record: RigRecord;
   readonly current: CurrentLine;
   /** What counts the line: everything known of the counter or, without one, of the spool's turns. */
-  readonly ruler: FusedCounter;
+  readonly ruler: CounterEstimate;
   /** The ruler where it is a counter; null without one. */
-  readonly counter: FusedCounter | null;
+  readonly counter: CounterEstimate | null;
   readonly strength: RigStrength | null;
   /** The drag as it was last set and accepted, or null. */
   readonly setForceN: number | null;
@@ -29,7 +29,7 @@ export interface RigView {
 export function rigView(record: RigRecord): RigView | null {
   const current = lineToShow(record);
   if (!current) return null;
-  const ruler = fusedCounter(record, current);
+  const ruler = counterEstimate(record, current);
   return {
     record,
     current,

@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { z } from 'zod';
-import { PLACES } from '../../../usecases/requests/places.ts';
+import { PLACES } from '../../../usecases/requests/routes.ts';
 import { SCHEMAS } from '../../../usecases/requests/schemas.ts';
 import { get, post } from './client.mjs';
 

@@ -3,7 +3,7 @@ import { FleetPage } from '@/components/fleet/FleetPage';
 import { FindAndPage } from '@/components/locker/FindAndPage';
 import { WordsProvider } from '@/components/units/WordsProvider';
 import { Header } from '@/components/shell/Header';
-import { boatPath, fleetPath, rigPath } from '@/components/shell/places';
+import { boatPath, fleetPath, rigPath } from '@/components/shell/paths';
 import { readSearch, type Search } from '@/app/read/search';
 import { pageCrew, readPage } from '@/app/read/snapshot';
 import { readFleet } from '@/usecases/rigs/locker';

@@ -2,7 +2,7 @@ import type { Metadata } from 'next';
 import { GearPage } from '@/components/gear/GearPage';
 import { WordsProvider } from '@/components/units/WordsProvider';
 import { Header } from '@/components/shell/Header';
-import { boatPath, gearPath } from '@/components/shell/places';
+import { boatPath, gearPath } from '@/components/shell/paths';
 import { pageCrew, readPage } from '@/app/read/snapshot';
 import { readGear } from '@/usecases/gear/gear';
 

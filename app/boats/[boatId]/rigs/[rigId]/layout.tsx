@@ -3,7 +3,7 @@ import type { ReactNode } from 'react';
 import { RigFrame } from '@/components/rig/RigFrame';
 import { RigProvider } from '@/components/rig/RigProvider';
 import { Header } from '@/components/shell/Header';
-import { boatPath, gearPath, rigPath, rigPlaces } from '@/components/shell/places';
+import { boatPath, gearPath, rigPath, rigPlaces } from '@/components/shell/paths';
 import { rigPage } from '@/app/read/rig';
 
 interface Props {

@@ -2,7 +2,7 @@ import { believedLoad, shownAt, walkOf } from '../../tests/believedLoad';
 import { buildLoadedLine } from '../spool/loadedLine';
 import { correctionTable } from './correctionTable';
 import { explainResidual } from './explainResidual';
-import { fuseCounter } from './fuseCounter';
+import { estimateCounter } from './estimateCounter';
 import { countsAt, lengthAtCounts, withGone, withTopStripped, type CounterObservation } from './observations';
 
 const LINE = buildLoadedLine({ arborDiameterM: 0.032, widthM: 0.029 }, [
@@ -25,11 +25,11 @@ const wound = (segment: number, constantM = TRUE_CONSTANT_M): CounterObservation
 
 describe('one estimate of a counter', () => {
   it('is what was believed while nothing is seen', () => {
-    const fused = fuseCounter(believed, []);
-    expect(fused.constantM).toMatchObject({ source: 'maker' });
-    expect(fused.constantM.value).toBeCloseTo(0.18, 12);
-    expect(fused.constantM.sd).toBeCloseTo(0.0072, 6);
-    expect(correctionTable(fused, [30])[0]?.value).toBeCloseTo(shownAt(LINE, 0.18, 30), 8);
+    const estimate = estimateCounter(believed, []);
+    expect(estimate.constantM).toMatchObject({ source: 'maker' });
+    expect(estimate.constantM.value).toBeCloseTo(0.18, 12);
+    expect(estimate.constantM.sd).toBeCloseTo(0.0072, 6);
+    expect(correctionTable(estimate, [30])[0]?.value).toBeCloseTo(shownAt(LINE, 0.18, 30), 8);
   });
 
   it('finds the constant from a walk, from turns, from the winding log, and best from all', () => {
@@ -46,7 +46,7 @@ describe('one estimate of a counter', () => {
       [wound(1), wound(2)],
       [walkOf(shown(30.48)), turns, wound(1), wound(2)],
     ];
-    const fits = sets.map((observations) => fuseCounter(believed, observations).constantM);
+    const fits = sets.map((observations) => estimateCounter(believed, observations).constantM);
     for (const fit of fits) expect(Math.abs(fit.value - TRUE_CONSTANT_M)).toBeLessThan(2 * fit.sd);
     const [walk, byTurns, logged, all] = fits.map((fit) => fit.sd / fit.value);
     expect(byTurns).toBeLessThan(0.004);
@@ -57,7 +57,7 @@ describe('one estimate of a counter', () => {
 
   it('corrects the whole line: what it says 100 ft further is far surer with the log', () => {
     const spread = (observations: readonly CounterObservation[]): number => {
-      const [far] = correctionTable(fuseCounter(believed, observations), [140]);
+      const [far] = correctionTable(estimateCounter(believed, observations), [140]);
       expect(Math.abs((far?.value ?? NaN) - shown(140))).toBeLessThan(far?.plusMinus ?? 0);
       return far?.plusMinus ?? NaN;
     };
@@ -72,16 +72,16 @@ describe('one estimate of a counter', () => {
     const stripped = withTopStripped(LINE, 10);
     const now = believedLoad(stripped);
     const before = walkOf(shown(30.48), 30.48, [0, 0, 10]);
-    const fused = fuseCounter(now, [before]);
-    expect(fused.residuals[0]?.expected).toBeCloseTo(shown(30.48), 0);
+    const estimate = estimateCounter(now, [before]);
+    expect(estimate.residuals[0]?.expected).toBeCloseTo(shown(30.48), 0);
     expect(withGone(stripped, [0, 0, 10]).fullDiameterM).toBeCloseTo(LINE.fullDiameterM, 12);
   });
 
   it('takes half a count more from a display that cuts off', () => {
     const cut = { ...believed, counter: { unitM: 0.3048, display: 'truncates' as const } };
     const observed = Math.floor(shown(30.48));
-    expect(fuseCounter(cut, [walkOf(observed)]).constantM.value).toBeGreaterThan(
-      fuseCounter(believed, [walkOf(observed)]).constantM.value,
+    expect(estimateCounter(cut, [walkOf(observed)]).constantM.value).toBeGreaterThan(
+      estimateCounter(believed, [walkOf(observed)]).constantM.value,
     );
   });
 
@@ -92,11 +92,11 @@ describe('one estimate of a counter', () => {
     );
     const one = believedLoad(twin);
     const same = { ...one, segments: one.segments.map((segment) => ({ ...segment, lineId: 'nylon' })) };
-    expect(fuseCounter(same, []).unknowns.length).toBe(fuseCounter(one, []).unknowns.length - 2);
+    expect(estimateCounter(same, []).unknowns.length).toBe(estimateCounter(one, []).unknowns.length - 2);
   });
 
   it('has a reading for every length and a length for every reading', () => {
-    const { best } = fuseCounter(believed, [walkOf(shown(30.48))]);
+    const { best } = estimateCounter(believed, [walkOf(shown(30.48))]);
     for (const lengthM of [0.5, 12, 40, 130]) {
       expect(lengthAtCounts(best, countsAt(best, lengthM, 0.3048), 0.3048)).toBeCloseTo(lengthM, 3);
     }
@@ -110,15 +110,15 @@ describe('a piece of evidence that does not fit', () => {
   it('is named with what it would need, never dropped', () => {
     const good = [walkOf(shown(30.48)), wound(0), wound(1), wound(2)];
     const late = walkOf(shown(34.48) - shown(4));
-    const fused = fuseCounter(believed, [...good, walkOf(shown(30.48) * 1.07)]);
-    expect(fused.observations).toHaveLength(5);
-    const bad = fused.residuals[4];
+    const estimate = estimateCounter(believed, [...good, walkOf(shown(30.48) * 1.07)]);
+    expect(estimate.observations).toHaveLength(5);
+    const bad = estimate.residuals[4];
     if (!bad) throw new Error('five residuals expected');
-    const explanation = explainResidual(fused, bad);
+    const explanation = explainResidual(estimate, bad);
     expect(explanation?.why.reason).toBe('walk-zeroed-late');
     expect(explanation?.zeroedLateM).toBeLessThan(0);
     expect(explanation?.diameterChangeM).toBeLessThan(-0.002);
-    expect(explainResidual(fuseCounter(believed, [...good, late]), { ...bad, offSds: 1 })).toBeNull();
+    expect(explainResidual(estimateCounter(believed, [...good, late]), { ...bad, offSds: 1 })).toBeNull();
   });
 
   it('is asked about in its own terms', () => {
@@ -131,10 +131,10 @@ describe('a piece of evidence that does not fit', () => {
       levelSdM: 0.0003,
       goneSinceM: [],
     };
-    const fused = fuseCounter(believed, [walkOf(shown(30.48)), wound(0), wound(1), wound(2), turns, level]);
-    const kinds = fused.residuals
+    const estimate = estimateCounter(believed, [walkOf(shown(30.48)), wound(0), wound(1), wound(2), turns, level]);
+    const kinds = estimate.residuals
       .slice(-2)
-      .map((each) => explainResidual(fused, { ...each, offSds: Math.sign(each.off) * 4 })?.why.reason);
+      .map((each) => explainResidual(estimate, { ...each, offSds: Math.sign(each.off) * 4 })?.why.reason);
     expect(kinds).toEqual(['turns-misfit', 'level-misfits']);
   });
 });
@@ -147,13 +147,13 @@ describe('a counter that a roller drives', () => {
   };
 
   it('shows a share of what passes, however full the spool', () => {
-    const fused = fuseCounter(roller, [walkOf(97)]);
-    expect(fused.constantM.value).toBeCloseTo(0.97, 2);
-    const [near, far] = correctionTable(fused, [30.48, 150]);
+    const estimate = estimateCounter(roller, [walkOf(97)]);
+    expect(estimate.constantM.value).toBeCloseTo(0.97, 2);
+    const [near, far] = correctionTable(estimate, [30.48, 150]);
     expect((far?.value ?? 0) / (near?.value ?? 1)).toBeCloseTo(150 / 30.48, 9);
-    const emptier = { ...fused.best, line: withTopStripped(fused.best.line, 10) };
-    expect(countsAt(emptier, 30.48, 0.3048)).toBeCloseTo(countsAt(fused.best, 30.48, 0.3048), 9);
-    expect(lengthAtCounts(fused.best, 97, 0.3048)).toBeCloseTo(30.48, 0);
+    const emptier = { ...estimate.best, line: withTopStripped(estimate.best.line, 10) };
+    expect(countsAt(emptier, 30.48, 0.3048)).toBeCloseTo(countsAt(estimate.best, 30.48, 0.3048), 9);
+    expect(lengthAtCounts(estimate.best, 97, 0.3048)).toBeCloseTo(30.48, 0);
   });
 
   it('learns from segments of known length going on, and trusts slip less than turns', () => {
@@ -166,9 +166,9 @@ describe('a counter that a roller drives', () => {
       reading: (45 * constantM) / 0.3048,
       goneSinceM: [],
     });
-    const fused = fuseCounter(roller, [onIn(1.02)]);
-    expect(fused.constantM.value).toBeCloseTo(1.02, 2);
+    const estimate = estimateCounter(roller, [onIn(1.02)]);
+    expect(estimate.constantM.value).toBeCloseTo(1.02, 2);
     // Half a per cent of slip that differs going on and coming off stays open.
-    expect(fused.constantM.sd / fused.constantM.value).toBeGreaterThan(0.004);
+    expect(estimate.constantM.sd / estimate.constantM.value).toBeGreaterThan(0.004);
   });
 });

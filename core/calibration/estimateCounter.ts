@@ -43,7 +43,7 @@ export interface CounterResidual {
 }
 
 /** Everything known of a counter on one load, as one estimate. */
-export interface FusedCounter {
+export interface CounterEstimate {
   readonly counter: Pick<Counter, 'unitM' | 'display' | 'drive'>;
   readonly observations: readonly CounterObservation[];
   /** What was seen and cannot be reckoned with the line as it is believed: a walk longer than the line, say. */
@@ -63,16 +63,16 @@ export interface FusedCounter {
 }
 
 /**
- * Fuses walks, colours, spool turns, the winding log and levels into one estimate of constant, spool and line, by
+ * Brings walks, colours, spool turns, the winding log and levels into one estimate of constant, spool and line, by
  * least squares weighted with the SD of each, from priors.
  *
  * @param believed the load beforehand
  * @param seen of this very load
  * @throws RangeError when a unit or a constant is not positive
  */
-export function fuseCounter(believed: BelievedLoad, seen: readonly CounterObservation[]): FusedCounter {
+export function estimateCounter(believed: BelievedLoad, seen: readonly CounterObservation[]): CounterEstimate {
   const { counter } = believed;
-  requirePositive('fuseCounter', { unitM: counter.unitM, constantM: believed.constantM.value });
+  requirePositive('estimateCounter', { unitM: counter.unitM, constantM: believed.constantM.value });
   const { keys, sources, axes } = axesOf(believed);
   const realise = (unknowns: readonly number[]): RealisedLoad => {
     const factor = (key: string): number => {

@@ -4,7 +4,7 @@
  */
 export type Role = 'anyone' | 'crew';
 
-export interface RequestPlace {
+export interface RequestRoute {
   readonly method: 'POST' | 'PUT';
   /** Parameters stand behind a colon, as in '/api/boats/:boatId'. */
   readonly path: string;
@@ -15,8 +15,8 @@ const BOAT = '/api/boats/:boatId';
 const RIG = `${BOAT}/rigs/:rigId` as const;
 const LOAD = `${RIG}/loads/:loadId` as const;
 
-/** Where every request that writes or works something is asked, and by whom. Its schema and its handler stand beside it. */
-export const PLACES = {
+/** The route of every request that writes or works something, and by whom. Its schema and its handler stand beside it. */
+export const ROUTES = {
   createBoat: { method: 'POST', path: '/api/boats', role: 'anyone' },
   practise: { method: 'POST', path: '/api/practice', role: 'anyone' },
   addPerson: { method: 'POST', path: `${BOAT}/people`, role: 'crew' },
@@ -67,9 +67,9 @@ export const PLACES = {
   streamVirtualPull: { method: 'POST', path: `${RIG}/virtual-reel/stream`, role: 'crew' },
   breakOnVirtualGauge: { method: 'POST', path: `${BOAT}/virtual-gauge`, role: 'crew' },
   streamVirtualGauge: { method: 'POST', path: `${BOAT}/virtual-gauge/stream`, role: 'crew' },
-} as const satisfies Record<string, RequestPlace>;
+} as const satisfies Record<string, RequestRoute>;
 
-export type RequestName = keyof typeof PLACES;
+export type RequestName = keyof typeof ROUTES;
 
 /** The parameters of a path, by their names. */
 type ParamsOf<P extends string> = P extends `${string}:${infer Rest}`
@@ -78,11 +78,11 @@ type ParamsOf<P extends string> = P extends `${string}:${infer Rest}`
     : { readonly [K in Rest]: string }
   : unknown;
 
-export type RequestParams<N extends RequestName> = ParamsOf<(typeof PLACES)[N]['path']>;
+export type RequestParams<N extends RequestName> = ParamsOf<(typeof ROUTES)[N]['path']>;
 
 /** The address of a request: its path with its parameters. */
 export function addressOf<N extends RequestName>(name: N, params: RequestParams<N>): string {
-  return PLACES[name].path.replaceAll(/:(\w+)/g, (_, key: string) => {
+  return ROUTES[name].path.replaceAll(/:(\w+)/g, (_, key: string) => {
     const value = (params as Readonly<Record<string, string>>)[key];
     if (!value) throw new Error(`addressOf: ${name} asks for ${key}`);
     return encodeURIComponent(value);
