@@ -110,7 +110,16 @@ describe('what is known of the reel', () => {
     );
   });
 
-  it('can be begun by a guided reverse fill', async () => {
+  it('can be begun by a guided reverse fill, kept over a reload and saved only when all of it can be read', async () => {
+    const { unmount } = renderRig(plannedRig(), <LoadStation />);
+    open('How this reel is known');
+    fireEvent.click(screen.getByRole('button', { name: 'Guide me through a reverse fill' }));
+    fireEvent.change(screen.getByLabelText('Backing that went on'), { target: { value: 'a lot' } });
+    fireEvent.change(screen.getByLabelText('Lead core that went on'), { target: { value: '27' } });
+    fireEvent.click(screen.getByRole('button', { name: 'Keep this capacity' }));
+    await waitFor(() => expect(screen.getByLabelText('Backing that went on')).toHaveFocus());
+    expect(sent).toHaveLength(0);
+    unmount();
     renderRig(plannedRig(), <LoadStation />);
     open('How this reel is known');
     fireEvent.click(screen.getByRole('button', { name: 'Guide me through a reverse fill' }));
@@ -124,7 +133,7 @@ describe('what is known of the reel', () => {
       body: {
         evenTension: true,
         levelBelowRimM: 0.002,
-        segments: [{ lengthM: 60 }, { lengthM: 27.432 }, { lengthM: 180 }],
+        segments: [{ lengthM: 60 }, { lengthM: 27 }, { lengthM: 180 }],
       },
     });
   });

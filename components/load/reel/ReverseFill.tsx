@@ -1,17 +1,27 @@
 'use client';
 
 import { useState } from 'react';
-import { QuantityField, useQuantity } from '@/components/fields/QuantityField';
+import { FormCheck, FormQuantity } from '@/components/fields/FormParts';
+import { check, neededQuantity } from '@/components/fields/specs';
 import { ChoiceField } from '@/components/fields/TextField';
+import { isText, useDraft } from '@/components/fields/useDraft';
+import { useDraftForm } from '@/components/fields/useDraftForm';
 import { useSend } from '@/components/http/useSend';
 import { useRig } from '@/components/rig/RigProvider';
 import { UndoButton } from '@/components/bench/UndoButton';
 import { Button } from '@/components/ui/Button';
 import { useUnits } from '@/components/units/UnitsProvider';
 import { LIMITS } from '@/usecases/limits';
-import { readTyped, type Typed } from '@/components/fields/typedQuantity';
 
 const WHOLE = 'whole';
+
+type NeededQuantity = ReturnType<typeof neededQuantity>;
+
+/** How much of each went on, by the segment's id; then the level. */
+type FillSpecs = Readonly<Record<`on-${string}`, NeededQuantity>> & {
+  readonly levelBelowRimM: NeededQuantity;
+  readonly evenTension: ReturnType<typeof check>;
+};
 
 /**
  * The by-hand way, guided: everything above the backing goes on first, then backing until the spool is full. What fits
@@ -20,36 +30,38 @@ const WHOLE = 'whole';
 export function ReverseFill() {
   const { record } = useRig();
   const { format } = useUnits();
-  const { sendNow, state, fieldError } = useSend();
-  const level = useQuantity(`reverse:${record.id}:level`, 'smallLength', null, LIMITS.levelBelowRimM);
-  const [lengths, setLengths] = useState<Readonly<Record<string, Typed>>>({});
-  const [even, setEven] = useState(true);
+  const { sendNow, state } = useSend();
   const [open, setOpen] = useState(false);
-  const [alone, setAlone] = useState(WHOLE);
+  const [kept, setAlone] = useDraft(`reverse:${record.id}:alone`, isText);
   const stack = record.segments.filter((segment) => segment.wound);
+  const alone = stack.some((segment) => segment.id === kept) ? (kept ?? WHOLE) : WHOLE;
   const wrongWayRound = alone === WHOLE ? stack.toReversed() : stack.filter((segment) => segment.id === alone);
-  const rows = wrongWayRound.map((segment) => {
-    const read = readTyped(lengths[segment.id] ?? null, segment.lengthM, 'length', LIMITS.segmentLengthM);
-    return { segment, lengthM: read.ok ? read.value : null };
+  const form = useDraftForm<FillSpecs>(`reverse:${record.id}:${alone}`, {
+    ...Object.fromEntries(
+      wrongWayRound.map(({ id, lengthM }) => [`on-${id}`, neededQuantity('length', LIMITS.segmentLengthM, lengthM)]),
+    ),
+    levelBelowRimM: neededQuantity('smallLength', LIMITS.levelBelowRimM),
+    evenTension: check(true),
   });
-  const store = async (): Promise<void> => {
-    const body = {
-      levelBelowRimM: level.value,
-      evenTension: even,
-      note: '',
-      segments: rows.map(({ segment, lengthM }) => ({ productId: segment.productId, lengthM })),
-    };
-    const result = await sendNow(
-      'reverseFill',
-      { boatId: record.boat.id, reelId: record.reel.id },
-      body,
-      'Kept as this reel’s capacity. The plan follows it.',
+  const store = (): Promise<void> =>
+    form.submit(
+      async ({ levelBelowRimM, evenTension, ...on }) => {
+        const result = await sendNow(
+          'reverseFill',
+          { boatId: record.boat.id, reelId: record.reel.id },
+          {
+            levelBelowRimM,
+            evenTension,
+            note: '',
+            segments: wrongWayRound.map(({ id, productId }) => ({ productId, lengthM: on[`on-${id}`] ?? null })),
+          },
+          'Kept as this reel’s capacity. The plan follows it.',
+        );
+        if (result.ok) setOpen(false);
+        return result;
+      },
+      Object.fromEntries(wrongWayRound.map(({ id }, index) => [`segments.${index}.lengthM`, `on-${id}` as const])),
     );
-    if (!result.ok) return;
-    level.forget();
-    setLengths({});
-    setOpen(false);
-  };
   const last = record.reverseFills.at(-1);
   return (
     <div className="border-l-4 border-rule pl-3">
@@ -99,34 +111,18 @@ export function ReverseFill() {
             <li>Take everything off, onto another spool, and wind it the right way round.</li>
           </ol>
           <div className="grid grid-cols-2 gap-2">
-            {rows.map(({ segment }) => (
-              <QuantityField
-                key={segment.id}
-                label={`${segment.name} that went on`}
-                quantity="length"
-                typed={lengths[segment.id] ?? null}
-                initialSi={segment.lengthM}
-                limits={LIMITS.segmentLengthM}
-                onTyped={(typed) => setLengths({ ...lengths, [segment.id]: typed })}
-              />
+            {wrongWayRound.map(({ id, name }) => (
+              <FormQuantity key={id} form={form} name={`on-${id}`} label={`${name} that went on`} />
             ))}
-            <QuantityField label="Level under the rim" {...level.field} error={fieldError('levelBelowRimM')} />
+            <FormQuantity form={form} name="levelBelowRimM" label="Level under the rim" />
           </div>
-          <label className="flex min-h-9 items-center gap-2">
-            <input
-              type="checkbox"
-              checked={even}
-              onChange={(event) => setEven(event.target.checked)}
-              className="size-5 accent-chalk"
-            />
-            wound with the tension of the real winding; if not, it counts for much less
-          </label>
+          <FormCheck
+            form={form}
+            name="evenTension"
+            label="wound with the tension of the real winding; if not, it counts for much less"
+          />
           <div className="flex gap-2">
-            <Button
-              weight="main"
-              disabled={state.kind === 'sending' || level.value === null || rows.some((row) => row.lengthM === null)}
-              onClick={() => void store()}
-            >
+            <Button weight="main" disabled={state.kind === 'sending'} onClick={() => void store()}>
               Keep this capacity
             </Button>
             <Button weight="quiet" onClick={() => setOpen(false)}>
