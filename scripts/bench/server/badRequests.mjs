@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { z } from 'zod';
-import { PLACES } from '../../../usecases/requests/routes.ts';
+import { ROUTES } from '../../../usecases/requests/routes.ts';
 import { SCHEMAS } from '../../../usecases/requests/schemas.ts';
 import { get, post } from './client.mjs';
 
@@ -103,7 +103,7 @@ const HEADS = [
  */
 export async function sendBadRequests(base, boat, count) {
   const random = generator(7);
-  const kinds = Object.entries(PLACES).map(([name, each]) => ({
+  const kinds = Object.entries(ROUTES).map(([name, each]) => ({
     name,
     ...each,
     json: z.toJSONSchema(SCHEMAS[name], { io: 'input', unrepresentable: 'any' }),
