@@ -2,6 +2,7 @@
 
 import type { ReactNode } from 'react';
 import { useController } from 'react-hook-form';
+import { useReady } from '@/components/ui/useReady';
 import { useUnits } from '@/components/units/UnitsProvider';
 import { CONTROL, Field } from './Field';
 import type { QuantitySpec, Specs } from './specs';
@@ -124,11 +125,13 @@ export function FormCheck<S extends Specs>({ form, name, label }: Omit<Props<S>,
   const {
     field: { ref, value, onChange, onBlur },
   } = useField({ form, name });
+  const ready = useReady();
   return (
     <label className="flex min-h-11 items-center gap-2 text-sm">
       <input
         ref={ref}
         type="checkbox"
+        disabled={!ready}
         className="size-5 accent-chalk"
         checked={value === true}
         onChange={(event) => onChange(event.target.checked)}

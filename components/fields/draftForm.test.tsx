@@ -78,6 +78,7 @@ describe('a form', () => {
     expect(screen.getByRole('alert')).toHaveTextContent('"ten" is not a number with a unit');
     expect(screen.getByLabelText('Drag limit')).toHaveFocus();
     type('Drag limit', '10');
+    await waitFor(() => expect(screen.queryByRole('alert')).not.toBeInTheDocument());
     type('Digits', 'three');
     await store();
     expect(save).not.toHaveBeenCalled();

@@ -105,6 +105,12 @@ export function choice<const W extends string>(of: readonly W[], fresh: W): Spec
   };
 }
 
+/** One of what is there now; the first of them where what was chosen is not, which is also what the list then shows. */
+export function pick(ids: readonly string[]): Spec<string, string> {
+  const first = ids[0] ?? '';
+  return { ...words(first), kind: 'pick', read: (raw) => success(ids.includes(raw) ? raw : first) };
+}
+
 /** Yes or no. */
 export function check(fresh = false): Spec<boolean, boolean> {
   return { kind: 'check', fresh, read: success, isRaw: (kept): kept is boolean => typeof kept === 'boolean' };

@@ -35,12 +35,14 @@ export interface DraftForm<S extends Specs> {
    * the values. A refusal's fields are shown at theirs; when it was saved, the draft is forgotten.
    *
    * @param at the form's field for a path of the request, where their names differ
+   * @param hidden fields that do not show now: what was typed into them is not read, what stood there at first is their value
    */
   submit(
     save: (
       values: ValuesOf<S>,
     ) => Promise<{ readonly ok: boolean; readonly fields?: Readonly<Record<string, string>> }>,
     at?: Readonly<Record<string, keyof S & string>>,
+    hidden?: readonly (keyof S & string)[],
   ): Promise<void>;
   /** Puts everything back to what stood there at first. */
   forget(): void;
@@ -59,7 +61,8 @@ export function useDraftForm<S extends Specs>(key: string, specs: S): DraftForm<
     // eslint-disable-next-line react-hooks/exhaustive-deps
     [key, kinds],
   );
-  const form = useForm<FieldValues>({ defaultValues: fresh as DefaultValues<FieldValues>, shouldFocusError: true });
+  // What was said of a field is gone as soon as it is typed into again.
+  const form = useForm<FieldValues>({ defaultValues: fresh as DefaultValues<FieldValues>, mode: 'onChange' });
   const { reset, getValues, setValue, setError, setFocus, clearErrors, control } = form;
   const typed = useWatch({ control }) as Readonly<Record<string, unknown>>;
   const latest = useRef(specs);
@@ -86,12 +89,12 @@ export function useDraftForm<S extends Specs>(key: string, specs: S): DraftForm<
     },
     set: (name, raw) =>
       setValue(name as Path<FieldValues>, raw as PathValue<FieldValues, string>, { shouldDirty: true }),
-    async submit(save, at = {}) {
+    async submit(save, at = {}, hidden = []) {
       clearErrors();
       const values: Record<string, unknown> = {};
       let first: string | null = null;
       for (const name of Object.keys(specs)) {
-        const outcome = read(name, getValues(name));
+        const outcome = read(name, hidden.includes(name) ? fresh[name] : getValues(name));
         if (outcome?.ok) values[name] = outcome.value;
         else if (outcome) {
           setError(name, { type: 'unread', message: say?.(outcome) ?? 'This cannot be read.' });

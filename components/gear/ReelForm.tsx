@@ -84,29 +84,33 @@ export function ReelForm({ boatId, reel, onDone }: { boatId: string; reel: ReelR
     driven.current = drive;
   }, [drive, form]);
   const store = (): Promise<void> =>
-    form.submit(async (typed) => {
-      // A rating that cannot be read says so at its row.
-      if (ratings === null) return { ok: false };
-      const { unit: counts, digits, drive: by, lengthPerTurnM, source: from, display, ...stated } = typed;
-      const body = {
-        ...stated,
-        ratings,
-        counter:
-          counts === 'none'
-            ? null
-            : { drive: by, unitM: METRES_PER_LENGTH_UNIT[counts], digits, lengthPerTurnM, source: from, display },
-      };
-      const result = reel
-        ? await sendNow(
-            'changeReel',
-            { boatId, reelId: reel.id },
-            { version: reel.version, reel: body },
-            'The reel is stored.',
-          )
-        : await sendNow('createReel', { boatId }, body, 'The reel is on record.');
-      if (result.ok) onDone();
-      return result;
-    });
+    form.submit(
+      async (typed) => {
+        // A rating that cannot be read says so at its row.
+        if (ratings === null) return { ok: false };
+        const { unit: counts, digits, drive: by, lengthPerTurnM, source: from, display, ...stated } = typed;
+        const body = {
+          ...stated,
+          ratings,
+          counter:
+            counts === 'none'
+              ? null
+              : { drive: by, unitM: METRES_PER_LENGTH_UNIT[counts], digits, lengthPerTurnM, source: from, display },
+        };
+        const result = reel
+          ? await sendNow(
+              'changeReel',
+              { boatId, reelId: reel.id },
+              { version: reel.version, reel: body },
+              'The reel is stored.',
+            )
+          : await sendNow('createReel', { boatId }, body, 'The reel is on record.');
+        if (result.ok) onDone();
+        return result;
+      },
+      {},
+      unit === 'none' ? ['digits', 'drive', 'lengthPerTurnM', 'source', 'display'] : [],
+    );
   return (
     <form
       className="flex flex-col gap-3"

@@ -2,7 +2,7 @@
 
 import type { LineProductRecord, SupplySpoolRecord } from '@/core/record/record';
 import { FormChoice, FormQuantity, FormText } from '@/components/fields/FormParts';
-import { neededQuantity, quantity, words } from '@/components/fields/specs';
+import { neededQuantity, pick, quantity, words } from '@/components/fields/specs';
 import { useDraftForm } from '@/components/fields/useDraftForm';
 import { useSend } from '@/components/http/useSend';
 import { Button } from '@/components/ui/Button';
@@ -26,7 +26,7 @@ export function Supplies({
   const { sendNow, state } = useSend();
   const form = useDraftForm(`supply:${boatId}`, {
     label: words(),
-    lineProductId: words(lines[0]?.id),
+    lineProductId: pick(lines.map((line) => line.id)),
     boughtLengthM: neededQuantity('length', LIMITS.supplyLengthM),
     remainingLengthM: quantity('length', LEFT_LIMITS),
   });

@@ -1,5 +1,6 @@
 import { WordsProvider } from '@/components/units/WordsProvider';
 import { fireEvent, render, screen, waitFor, within } from '@testing-library/react';
+import type { LineProductRecord } from '../../core/record/record';
 import { plannedRig } from '../../tests/rigFixture';
 import { Toasts } from '../ui/Toasts';
 import { UnitsProvider } from '../units/UnitsProvider';
@@ -59,6 +60,16 @@ describe('the gear page', () => {
     });
   });
 
+  it('does not ask a reel without a counter for its digits', async () => {
+    renderGear();
+    fireEvent.change(reels().getByLabelText('Name'), { target: { value: 'Plain reel' } });
+    fireEvent.change(reels().getByLabelText('Digits'), { target: { value: 'three' } });
+    fireEvent.change(reels().getByLabelText('Counter in'), { target: { value: 'none' } });
+    fireEvent.click(reels().getByRole('button', { name: 'Add this reel' }));
+    await waitFor(() => expect(sent).toHaveLength(1));
+    expect(sent[0]?.body).toMatchObject({ name: 'Plain reel', counter: null });
+  });
+
   it('finds an arbor from a plain load, and a thickness from wraps', () => {
     renderGear();
     fireEvent.change(reels().getByLabelText('Length of line'), { target: { value: '300' } });
@@ -87,6 +98,26 @@ describe('the gear page', () => {
     fireEvent.click(screen.getByRole('button', { name: 'Put it on the shelf' }));
     await waitFor(() => expect(sent).toHaveLength(1));
     expect(sent[0]?.body).toMatchObject({ label: 'Top drawer', boughtLengthM: 150, remainingLengthM: 150 });
+  });
+
+  it('puts the first line of a new boat on the shelf as soon as there is one', async () => {
+    const page = (lines: readonly LineProductRecord[]) => (
+      <UnitsProvider initial={{ length: 'm', smallLength: 'mm', force: 'kg' }}>
+        <WordsProvider>
+          <Toasts>
+            <GearPage boatId="boat" reels={[]} lines={lines} freeReelIds={[]} supplySpools={[]} wanted={[]} />
+          </Toasts>
+        </WordsProvider>
+      </UnitsProvider>
+    );
+    const { rerender } = render(page([]));
+    rerender(page(products));
+    const shelf = within(screen.getByRole('region', { name: 'Supply spools on the shelf' }));
+    fireEvent.change(shelf.getByLabelText('Label of a new spool'), { target: { value: 'Shelf one' } });
+    fireEvent.change(shelf.getByLabelText('Length as bought'), { target: { value: '300' } });
+    fireEvent.click(shelf.getByRole('button', { name: 'Put it on the shelf' }));
+    await waitFor(() => expect(sent).toHaveLength(1));
+    expect(sent[0]?.body).toMatchObject({ lineProductId: products[0]?.id, remainingLengthM: 300 });
   });
 
   it('lists the cuts for the rigs that are chosen', () => {

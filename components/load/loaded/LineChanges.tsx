@@ -2,7 +2,7 @@
 
 import type { LineChangeRecord, LoadRecord } from '@/core/record/record';
 import { FormChoice, FormQuantity } from '@/components/fields/FormParts';
-import { choice, neededQuantity, words } from '@/components/fields/specs';
+import { choice, neededQuantity, pick } from '@/components/fields/specs';
 import { useDraftForm } from '@/components/fields/useDraftForm';
 import { useSend } from '@/components/http/useSend';
 import { useRig } from '@/components/rig/RigProvider';
@@ -24,7 +24,7 @@ export function LineChanges({ load }: { load: LoadRecord }) {
   const { sendNow, state } = useSend();
   const segments = view?.current.line.segments.toReversed() ?? [];
   const form = useDraftForm(`change:${load.id}`, {
-    segmentId: words(segments[0]?.id),
+    segmentId: pick(segments.map((segment) => segment.id)),
     reason: choice(['lost', 'stripped', 'added'], 'lost'),
     changeM: neededQuantity('length', LIMITS.segmentLengthM),
   });
