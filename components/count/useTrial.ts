@@ -29,15 +29,15 @@ export function useTrial(load: LoadRecord) {
   const bench = useVirtualReel();
   const length = useQuantity(`walk:${load.id}`, 'length', USUAL_WALK_M, LIMITS.walkLengthM);
   const [text, setText] = useDraft(`walk-reading:${load.id}`, isText);
-  const { instrument, readBy, byEye } = useInstrument(`walk-reading:${load.id}`);
   const typed = (text ?? '').trim();
+  const { instrument, readBy, forget } = useInstrument(`walk-reading:${load.id}`, typed);
   const reading = /^\d+$/.test(typed) ? Number(typed) : null;
   const storeTrial = async (what: WhatWasTried): Promise<boolean> => {
     const body = { loadId: load.id, reading, instrument, ...what };
     const result = await sendNow('recordTrial', { boatId: record.boat.id, rigId: record.id }, body, 'Recorded.');
     if (result.ok) {
       setText(null);
-      byEye();
+      forget();
     }
     return result.ok;
   };
@@ -48,10 +48,7 @@ export function useTrial(load: LoadRecord) {
     busy: state.kind === 'sending' || bench.busy,
     problem: typed !== '' && reading === null ? 'A counter shows whole numbers only.' : fieldError('reading'),
     fieldError,
-    type(now: string): void {
-      setText(now);
-      byEye();
-    },
+    type: setText,
     store: storeTrial,
     storeWalk: (): Promise<boolean> => storeTrial({ kind: 'tape', trueLengthM: length.value }),
     async undo(): Promise<void> {
@@ -66,7 +63,7 @@ export function useTrial(load: LoadRecord) {
       const shown = await bench.work({ act: 'walk', lengthM: length.value });
       if (shown?.reading == null) return;
       setText(String(shown.reading));
-      readBy(shown.instrument);
+      readBy(shown.instrument, String(shown.reading));
     },
   };
 }

@@ -79,8 +79,8 @@ function LeverPull({ load }: { load: LoadRecord }) {
   const { sendNow, state, fieldError } = useSend();
   const bench = useVirtualReel();
   const [place, setPlace] = useState<(typeof PLACES)[number]['value']>('0');
-  const { instrument, readBy, byEye } = useInstrument(`lever:${load.id}`);
   const pull = useQuantity(`lever:${load.id}`, 'force', null, { min: 0, max: 5000 });
+  const { instrument, readBy, forget } = useInstrument(`lever:${load.id}`, pull.field.typed);
   const busy = state.kind === 'sending' || bench.busy;
   const store = async (): Promise<void> => {
     if (blocked(pull)) return;
@@ -88,7 +88,7 @@ function LeverPull({ load }: { load: LoadRecord }) {
     const result = await sendNow('recordLeverPoint', { boatId: record.boat.id, rigId: record.id }, body, 'Recorded.');
     if (!result.ok) return;
     pull.forget();
-    byEye();
+    forget();
     const next = PLACES[PLACES.findIndex((each) => each.value === place) + 1];
     if (next) setPlace(next.value);
   };
@@ -96,8 +96,9 @@ function LeverPull({ load }: { load: LoadRecord }) {
     const shown = await bench.work({ act: 'pull-drag', rodAngleRad: ROD_ANGLE_RAD, leverPosition: Number(place) });
     if (!shown) return;
     const read = readDragPull(shown.samples);
-    pull.set({ text: read.ok ? read.value.movingN.toFixed(2) : '0', unit: 'N' });
-    readBy(shown.instrument);
+    const typed = { text: read.ok ? read.value.movingN.toFixed(2) : '0', unit: 'N' };
+    pull.set(typed);
+    readBy(shown.instrument, typed);
   };
   return (
     <>

@@ -119,7 +119,7 @@ function Look({
   const [current, setCurrent] = useState<Current>('with you');
   const [creep, setCreep] = useState<Creep>('none');
   const [isSet, setIsSet] = useState(false);
-  const { instrument, readBy, byEye } = useInstrument(`planer:${record.id}`);
+  const { instrument, readBy, forget } = useInstrument(`planer:${record.id}`, { holdsN: holds.value, creep });
   const busy = state.kind === 'sending' || bench.busy;
   const ready = holds.value !== null && speed.speedMS !== null && planer.trim() !== '';
   const store = async (): Promise<void> => {
@@ -135,7 +135,7 @@ function Look({
       instrument,
     };
     const result = await sendNow('recordPlanerLook', { boatId: record.boat.id, rigId: record.id }, body, 'Noted.');
-    if (result.ok) byEye();
+    if (result.ok) forget();
   };
   const tow = async (): Promise<void> => {
     if (holds.value === null || speed.speedMS === null) return;
@@ -149,7 +149,7 @@ function Look({
     if (!shown?.creep) return;
     setCreep(shown.creep);
     setIsSet(true);
-    readBy(shown.instrument);
+    readBy(shown.instrument, { holdsN: holds.value, creep: shown.creep });
   };
   return (
     <>

@@ -29,12 +29,12 @@ export function useScale(setting: DragSettingRecord) {
   const [turned, setTurned] = useState(false);
   const [liveN, setLiveN] = useState<number | null>(null);
   const [unread, setUnread] = useState<string | null>(null);
-  const { instrument, readBy, byEye } = useInstrument(`moving:${setting.id}`);
   const warmUps = setting.pulls.filter((pull) => pull.kind === 'warm-up').length;
   const [picked, setPicked] = useState<DragPullRecord['kind'] | null>(null);
   const kind = picked ?? (warmUps < WARM_UPS ? 'warm-up' : 'bent rod');
   const moving = useQuantity(`moving:${setting.id}`, 'force', null, LIMITS.forceN);
   const breakaway = useQuantity(`breakaway:${setting.id}`, 'force', null, LIMITS.forceN);
+  const scale = useInstrument(`moving:${setting.id}`, [moving.field.typed, breakaway.field.typed]);
   const lastStep = Math.max(0, ...setting.pulls.map((pull) => pull.settingStep));
   return {
     samples,
@@ -53,7 +53,7 @@ export function useScale(setting: DragSettingRecord) {
       if (blocked(moving, breakaway)) return;
       const settingStep = turned ? lastStep + 1 : lastStep;
       const breakawayN = breakaway.value ?? moving.value;
-      const body = { kind, movingN: moving.value, breakawayN, settingStep, instrument };
+      const body = { kind, movingN: moving.value, breakawayN, settingStep, instrument: scale.instrument };
       const result = await sendNow(
         'recordDragPull',
         { boatId: record.boat.id, rigId: record.id, settingId: setting.id },
@@ -65,7 +65,7 @@ export function useScale(setting: DragSettingRecord) {
       setTurned(false);
       setSamples([]);
       setPicked(null);
-      byEye();
+      scale.forget();
     },
     /** Force now while a pull streams (N); null between pulls. */
     liveN,
@@ -86,9 +86,11 @@ export function useScale(setting: DragSettingRecord) {
       const read = stream && readDragPull(stream.samples);
       setUnread(read === null ? 'The scale did not answer. Try again.' : read.ok ? null : say(read));
       if (!read?.ok) return;
-      moving.set({ text: read.value.movingN.toFixed(2), unit: 'N' });
-      breakaway.set({ text: read.value.breakawayN.toFixed(2), unit: 'N' });
-      readBy('virtual scale');
+      const movingRead = { text: read.value.movingN.toFixed(2), unit: 'N' };
+      const breakawayRead = { text: read.value.breakawayN.toFixed(2), unit: 'N' };
+      moving.set(movingRead);
+      breakaway.set(breakawayRead);
+      scale.readBy('virtual scale', [movingRead, breakawayRead]);
     },
     async turn(clicks: number): Promise<void> {
       if (await bench.work({ act: 'turn-drag', clicks })) setTurned(true);

@@ -13,8 +13,9 @@ import { UndoButton } from '@/components/bench/UndoButton';
 import { useVirtualReel } from '@/components/bench/useVirtualReel';
 import { VirtualBench } from '@/components/bench/VirtualMark';
 import { FormChoice, FormQuantity } from '@/components/fields/FormParts';
-import { choice, neededQuantity, words } from '@/components/fields/specs';
+import { choice, neededQuantity } from '@/components/fields/specs';
 import { useDraftForm } from '@/components/fields/useDraftForm';
+import { useInstrument } from '@/components/fields/useInstrument';
 import { useSend } from '@/components/http/useSend';
 import { useRig } from '@/components/rig/RigProvider';
 import { Button } from '@/components/ui/Button';
@@ -40,9 +41,9 @@ export function JoinBreaks({ join }: { join: JoinRecord }) {
   const form = useDraftForm(`join-break:${join.id}`, {
     peakN: neededQuantity('force', LIMITS.forceN),
     brokeAt: choice(['join', 'line', 'grip'], 'join'),
-    instrument: words('read by eye'),
   });
   const peakN = form.value('peakN');
+  const { instrument, readBy, forget } = useInstrument(`join-break:${join.id}`, peakN);
   const [samples, setSamples] = useState<readonly ForceSample[]>([]);
   const [unread, setUnread] = useState<string | null>(null);
   const weakerN = weakerLineN(record, join);
@@ -53,10 +54,13 @@ export function JoinBreaks({ join }: { join: JoinRecord }) {
       const result = await sendNow(
         'breakJoin',
         { boatId: record.boat.id, rigId: record.id, joinId: join.id },
-        { ...seen, school: join.lastTie?.school ?? null },
+        { ...seen, instrument, school: join.lastTie?.school ?? null },
         'On record. Strength and drag follow.',
       );
-      if (result.ok) setSamples([]);
+      if (result.ok) {
+        setSamples([]);
+        forget();
+      }
       return result;
     });
   const pull = async (): Promise<void> => {
@@ -66,9 +70,10 @@ export function JoinBreaks({ join }: { join: JoinRecord }) {
     const read = readBreak(shown.samples);
     setUnread(read.ok ? null : say(read));
     if (!read.ok) return;
-    form.set('peakN', { text: read.value.toFixed(1), unit: 'N' });
+    const shownN = read.value.toFixed(1);
+    form.set('peakN', { text: shownN, unit: 'N' });
     form.set('brokeAt', 'join');
-    form.set('instrument', shown.instrument);
+    readBy(shown.instrument, Number(shownN));
   };
   return (
     <Card title={`Pulled to the break: ${placeWords(record, join)}`}>

@@ -105,7 +105,7 @@ function Pulls({ test, onNew }: { test: StrengthTestRecord; onNew: () => void })
   const { sendNow, state, fieldError } = useSend();
   const peak = useQuantity(`peak:${test.id}`, 'force', null, LIMITS.forceN);
   const [place, setPlace] = useState<PullRecord['breakPlace']>('middle');
-  const { instrument, readBy, byEye } = useInstrument(`peak:${test.id}`);
+  const { instrument, readBy, forget } = useInstrument(`peak:${test.id}`, peak.field.typed);
   const [samples, setSamples] = useState<readonly ForceSample[]>([]);
   const [unread, setUnread] = useState<string | null>(null);
   const last = test.pulls.at(-1);
@@ -116,7 +116,7 @@ function Pulls({ test, onNew }: { test: StrengthTestRecord; onNew: () => void })
     if (!result.ok) return;
     peak.forget();
     setSamples([]);
-    byEye();
+    forget();
   };
   const pull = async (): Promise<void> => {
     const result = await sendNow('breakOnVirtualGauge', { boatId: record.boat.id }, { productId: test.productId });
@@ -126,9 +126,10 @@ function Pulls({ test, onNew }: { test: StrengthTestRecord; onNew: () => void })
     setSamples(shown.samples);
     setUnread(read.ok ? null : say(read));
     if (!read.ok) return;
-    peak.set({ text: fromSi('force', read.value, 'kg').toFixed(3), unit: 'kg' });
+    const typed = { text: fromSi('force', read.value, 'kg').toFixed(3), unit: 'kg' };
+    peak.set(typed);
     setPlace(shown.breakPlace ?? 'middle');
-    readBy(shown.instrument);
+    readBy(shown.instrument, typed);
   };
   return (
     <div className="flex flex-col gap-3">

@@ -47,7 +47,6 @@ export function useWinding(load: LoadRecord): Winding {
   const { record } = useRig();
   const { sendNow, state, fieldError } = useSend();
   const bench = useVirtualReel();
-  const { instrument, readBy, byEye } = useInstrument(`winding:${load.id}`);
   const [endedElsewhere, setEndedElsewhere] = useState(false);
   const outlook = useMemo(() => windingOutlook(record), [record]);
   const segment = load.segments.find(
@@ -66,6 +65,7 @@ export function useWinding(load: LoadRecord): Winding {
   const [typed, setTyped] = useDraft(`winding:${load.id}:${segment?.segmentId ?? 'all'}`, isText);
   const { counter } = record.reel;
   const text = typed ?? '';
+  const { instrument, readBy, forget } = useInstrument(`winding:${load.id}`, text);
   const reading = /^\d+$/.test(text.trim()) ? Number(text) : null;
   const unreadable = text.trim() !== '' && reading === null ? 'A counter shows whole numbers only.' : undefined;
   const last = load.winding.at(-1);
@@ -86,7 +86,7 @@ export function useWinding(load: LoadRecord): Winding {
     setTyped(null);
     metered.forget();
     setTurnsText(null);
-    byEye();
+    forget();
     setEndedElsewhere(false);
   };
   const nextColour = colours.find((colour) => colour.readReading === null);
@@ -116,10 +116,7 @@ export function useWinding(load: LoadRecord): Winding {
       const result = await sendNow('noteColour', { boatId: record.boat.id, rigId: record.id, loadId: load.id }, body);
       if (result.ok) setTyped(null);
     },
-    type: (value) => {
-      setTyped(value);
-      byEye();
-    },
+    type: setTyped,
     nudge: (counts) => {
       const wrap = 10 ** (counter?.digits ?? 3);
       const from = reading ?? now?.stopReading ?? 0;
@@ -138,7 +135,7 @@ export function useWinding(load: LoadRecord): Winding {
       const shown = await bench.work({ act: 'wind-to-colour', segmentId, coloursOn: nextColour.coloursOn });
       if (shown?.reading == null) return;
       setTyped(String(shown.reading));
-      readBy(shown.instrument);
+      readBy(shown.instrument, String(shown.reading));
     },
     windVirtually: async () => {
       if (!segment) return;
@@ -146,7 +143,7 @@ export function useWinding(load: LoadRecord): Winding {
       if (!shown) return;
       if (shown.reading === null) return send(null, shown.instrument);
       setTyped(String(shown.reading));
-      readBy(shown.instrument);
+      readBy(shown.instrument, String(shown.reading));
     },
   };
 }
