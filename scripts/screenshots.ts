@@ -108,7 +108,7 @@ await page.getByRole('button', { name: /^How this reel is known/ }).click();
 await page.evaluate(() => window.scrollTo(0, 370));
 await shot('reel-knowledge');
 await page.getByRole('link', { name: /\d\. Joins/ }).click();
-await page.getByRole('button', { name: /Upper braid to Leader/ }).click();
+await page.getByRole('button', { name: /^Upper braid to Leader/ }).click();
 await page.getByRole('button', { name: /^What else would join/ }).click();
 const guide = page.getByRole('region', { name: /^Tie: / });
 for (const index of [0, 1, 2]) await guide.getByRole('checkbox').nth(index).check();

@@ -1,63 +1,39 @@
 'use client';
 
+import dynamic from 'next/dynamic';
 import { readSlip } from '@/core/joins/slipCheck';
 import type { JoinRecord } from '@/core/record/record';
-import { FormQuantity } from '@/components/fields/FormParts';
-import { neededQuantity, quantity } from '@/components/fields/specs';
-import { useDraftForm } from '@/components/fields/useDraftForm';
-import { useSend } from '@/components/http/useSend';
-import { useRig } from '@/components/rig/RigProvider';
-import { Button } from '@/components/ui/Button';
-import { Card } from '@/components/ui/Card';
+import { CollapsibleCard } from '@/components/ui/CollapsibleCard';
 import { useUnits } from '@/components/units/UnitsProvider';
 import { useSay } from '@/components/units/useSay';
-import { LIMITS } from '@/usecases/limits';
+import { SLIP_LOOK } from './slipLook';
 
-const LOOK = { holds: 'text-go', bedding: 'text-warn', slips: 'text-stop' } as const;
+/** Loaded when it is first opened. */
+const Inside = dynamic(() => import('./SlipCheckInside').then(({ SlipCheckInside: loaded }) => loaded), {
+  ssr: false,
+});
 
-/** The arbor's slip check: a pen stroke across spool and line, a pull, and a look at the stroke. */
-export function SlipCheck({ join }: { join: JoinRecord }) {
-  const { record } = useRig();
+/** The arbor's slip check. */
+export function SlipCheck({ join: { id, lastSlip } }: { join: JoinRecord }) {
   const { format } = useUnits();
   const say = useSay();
-  const { sendNow, state } = useSend();
-  const form = useDraftForm(`slip:${join.id}`, {
-    movedM: neededQuantity('smallLength', { min: 0, max: 1 }),
-    pulledN: quantity('force', LIMITS.forceN),
-  });
-  const movedM = form.value('movedM');
-  const verdict = movedM === null ? null : readSlip(movedM);
-  const last = join.lastSlip;
-  const store = (): Promise<void> =>
-    form.submit((look) =>
-      sendNow('checkSlip', { boatId: record.boat.id, rigId: record.id, joinId: join.id }, look, 'Noted.'),
-    );
+  const verdict = lastSlip && readSlip(lastSlip.movedM);
   return (
-    <Card title="Slip check at the arbor">
-      <p className="text-sm">
-        A slipping spool feels exactly like a broken drag. Draw one stroke across spool and line, lock the drag, pull
-        through the rod, and look at the stroke again.
-      </p>
-      {last && (
-        <p className="mt-2 text-sm">
-          Last look, {new Date(last.at).toISOString().slice(0, 10)}: parted by{' '}
-          <b className="figures">{format.small(last.movedM)}</b>
-          {last.pulledN !== null && ` after a pull of ${format.force(last.pulledN)}`}.{' '}
-          <span className={LOOK[readSlip(last.movedM).verdict]}>{say(readSlip(last.movedM).why)}</span>
-        </p>
-      )}
-      <div className="mt-3 flex flex-wrap items-end gap-3">
-        <div className="w-40">
-          <FormQuantity form={form} name="movedM" label="The stroke parted by" />
-        </div>
-        <div className="w-40">
-          <FormQuantity form={form} name="pulledN" label="After a pull of" hint="by the scale; may stay empty" />
-        </div>
-        <Button disabled={state.kind === 'sending'} onClick={() => void store()}>
-          Note the look
-        </Button>
-      </div>
-      {verdict && <p className={`mt-2 text-sm font-semibold ${LOOK[verdict.verdict]}`}>{say(verdict.why)}</p>}
-    </Card>
+    <CollapsibleCard
+      title="Slip check at the arbor"
+      line={
+        verdict ? (
+          <>
+            Last look, {lastSlip.at.slice(0, 10)}: parted by {format.small(lastSlip.movedM)}
+            {lastSlip.pulledN !== null && ` after a pull of ${format.force(lastSlip.pulledN)}`}.{' '}
+            <span className={SLIP_LOOK[verdict.verdict]}>{say(verdict.why)}</span>
+          </>
+        ) : (
+          'Never looked at: whether the line turns on the spool is not known.'
+        )
+      }
+    >
+      <Inside joinId={id} />
+    </CollapsibleCard>
   );
 }

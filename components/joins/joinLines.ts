@@ -1,9 +1,12 @@
+import { PULLS_FOR_EFFICIENCY } from '@/core/joins/joinEfficiency';
 import { JOIN_KINDS } from '@/core/joins/joinKinds';
 import type { JoinedLine, LinesToJoin } from '@/core/joins/prepFigures';
 import { productOf } from '@/core/rig/line/planForRig';
 import type { JoinRecord, RigRecord } from '@/core/record/record';
-import { productStrength } from '@/core/rig/strength/strengthOfRig';
+import { joinEfficiency, productStrength } from '@/core/rig/strength/strengthOfRig';
 import { productIdNow } from '@/core/rig/line/woundSegments';
+import { PLUS_MINUS_SDS } from '@/core/numerics/propagate';
+import type { Formatter } from '@/words/format';
 
 function joinedLine(record: RigRecord, segmentId: string): JoinedLine {
   const productId = productIdNow(record, segmentId);
@@ -41,6 +44,18 @@ export function placeWords(record: RigRecord, join: JoinRecord): string {
 export function kindWords(join: JoinRecord): string {
   const { name, symbol } = JOIN_KINDS[join.kind];
   return `${symbol}: ${name}`;
+}
+
+/** What share of the weaker line a join keeps, and by how many breaks that is known. */
+export function efficiencyWords(join: JoinRecord, format: Formatter): string {
+  const { value, sd, source } = joinEfficiency(join);
+  const usable = join.breaks.filter((each) => each.brokeAt !== 'grip').length;
+  const missing = PULLS_FOR_EFFICIENCY - usable;
+  const basis =
+    source === 'measured'
+      ? `by ${usable} breaks`
+      : `a default until ${missing} more sample${missing === 1 ? '' : 's'} of it ${missing === 1 ? 'is' : 'are'} broken`;
+  return `Keeps ${format.percent(value)} ± ${(100 * PLUS_MINUS_SDS * sd).toFixed(0)} % of the weaker line, ${basis}.`;
 }
 
 /** The joins of a rig in the order in which they are tied, from the arbor. */

@@ -48,12 +48,12 @@ describe('the joins of a rig', () => {
     expect(rows.at(-1)).toMatch(
       /Lead core to Top shot.*tied and pulled.*9 days ago by Left of two, seated with 3\.06 kg/,
     );
-    expect(screen.getByRole('button', { name: /the arbor to Backing/ })).toHaveTextContent('not noted as tied');
+    expect(screen.getByRole('button', { name: /^the arbor to Backing/ })).toHaveTextContent('not noted as tied');
   });
 
   it('are tied step by step, with figures for these lines, and never without the pull', async () => {
     show();
-    pick(/Backing to Lead core/);
+    pick(/^Backing to Lead core/);
     const boxes = guide().getAllByRole('checkbox').slice(0, -1);
     expect(guide().getByText(/Bare the lead/)).toHaveTextContent(/100 mm to 150 mm/);
     expect(guide().getByText(/Seating pull: .* kg to .* kg/)).toBeInTheDocument();
@@ -74,7 +74,7 @@ describe('the joins of a rig', () => {
 
   it('lose every later step when one is taken back, and every step with another school', () => {
     show();
-    pick(/Backing to Lead core/);
+    pick(/^Backing to Lead core/);
     const box = (index: number): HTMLElement => guide().getAllByRole('checkbox')[index] ?? document.body;
     for (const index of [0, 1, 2]) fireEvent.click(box(index));
     fireEvent.click(box(0));
@@ -101,13 +101,14 @@ describe('the joins of a rig', () => {
 
   it('pulled to the break say what share they keep, against a default until then', async () => {
     show();
-    pick(/Lead core to Top shot/);
+    pick(/^Lead core to Top shot/);
     const card = within(screen.getByRole('region', { name: /^Pulled to the break: Lead core/ }));
     expect(card.getByText(/by 3 breaks/)).toHaveTextContent(/90 % ± \d+ %/);
-    pick(/Backing to Lead core/);
+    pick(/^Backing to Lead core/);
     const other = within(screen.getByRole('region', { name: /^Pulled to the break: Backing/ }));
     expect(other.getByText(/a default until 3 more samples of it are broken/)).toBeInTheDocument();
-    fireEvent.change(other.getByLabelText('Broke at a force of'), { target: { value: '60 N' } });
+    fireEvent.click(other.getByRole('button', { name: /^Pulled to the break/ }));
+    fireEvent.change(await other.findByLabelText('Broke at a force of'), { target: { value: '60 N' } });
     fireEvent.click(other.getByRole('button', { name: 'Record this break' }));
     await waitFor(() => expect(sent).toHaveLength(1));
     expect(sent[0]).toMatchObject({
@@ -118,7 +119,7 @@ describe('the joins of a rig', () => {
 
   it('can be another kind, with reasons for and against', async () => {
     show();
-    pick(/Lead core to Top shot/);
+    pick(/^Lead core to Top shot/);
     pick(/^What else would join/);
     const chooser = within(screen.getByRole('region', { name: 'What else would join these' }));
     expect(chooser.getByText(/91 % of the weaker line, tested on this boat/)).toBeInTheDocument();

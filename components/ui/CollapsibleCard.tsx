@@ -6,7 +6,7 @@ import { useState, type ReactNode } from 'react';
 import { CardBoundary } from './CardBoundary';
 
 /** A card that is folded away until it is wanted; its head says in a line what is inside. */
-export function CollapsibleCard({ title, line, children }: { title: string; line: string; children: ReactNode }) {
+export function CollapsibleCard({ title, line, children }: { title: string; line: ReactNode; children: ReactNode }) {
   const [open, setOpen] = useState(false);
   return (
     <Collapsible.Root

@@ -7,7 +7,7 @@ const STATIONS: readonly StationName[] = ['Load', 'Joins', 'Count', 'Strength', 
 /** What is folded away at a station, and looked through too. */
 const FOLDS: Partial<Record<StationName, readonly RegExp[]>> = {
   Load: [/^How this reel is known/],
-  Joins: [/^What else would join/, /^Cadence of/],
+  Joins: [/^What else would join/, /^Pulled to the break/, /^Cadence of/],
   Strength: [/^A session of pulls/, /^Families of lines/, /^Joins by their schools/, /^Labels and classes/],
   Drag: [/^A sudden surge/, /^Rehearse a fight/, /^A planer/, /^History/],
 };

@@ -6,7 +6,7 @@ test('a join is tied with drawing, figures and the scale; a ready leader is swap
 }) => {
   await openRig(page, 'Second Thought', 'Thirty-seven, starboard rigger');
   await openStation(page, 'Joins');
-  await page.getByRole('button', { name: /Class top shot to Wind-on leader/ }).click();
+  await page.getByRole('button', { name: /^Class top shot to Wind-on leader/ }).click();
   const guide = page.getByRole('region', { name: /^Tie: Class top shot/ });
   await expect(guide.getByRole('img', { name: /Drawing: Pass one loop over the other/ })).toBeVisible();
   const boxes = guide.getByRole('checkbox');
@@ -18,10 +18,11 @@ test('a join is tied with drawing, figures and the scale; a ready leader is swap
   await expect(guide.getByRole('status')).toHaveText(/It (stands|still creeps)/);
   await expect(guide.getByLabel('Seated with')).not.toHaveValue('');
   await guide.getByRole('button', { name: 'Note it as tied' }).click();
-  await expect(page.getByRole('button', { name: /Class top shot to Wind-on leader.*seated with/ })).toBeVisible();
+  await expect(page.getByRole('button', { name: /^Class top shot to Wind-on leader.*seated with/ })).toBeVisible();
 
   const breaks = page.getByRole('region', { name: /^Pulled to the break: Class top shot/ });
   await expect(breaks.getByText(/a default until 3 more samples/)).toBeVisible();
+  await breaks.getByRole('button', { name: /^Pulled to the break/ }).click();
   for (let sample = 1; sample <= 3; sample += 1) {
     await breaks.getByRole('button', { name: 'Break a sample on the virtual gauge' }).click();
     await expect(breaks.getByLabel('Broke at a force of')).not.toHaveValue('');
@@ -42,7 +43,7 @@ test('a join is tied with drawing, figures and the scale; a ready leader is swap
 test('a photo of a tie is shrunk, kept and shown', async ({ page }) => {
   await openRig(page, 'Second Thought', 'Twenty-four, centre line');
   await openStation(page, 'Joins');
-  await page.getByRole('button', { name: /Hollow braid to Class nylon/ }).click();
+  await page.getByRole('button', { name: /^Hollow braid to Class nylon/ }).click();
   const png = await page.screenshot();
   await page.getByLabel('Add a photo').setInputFiles({ name: 'tie.png', mimeType: 'image/png', buffer: png });
   const photo = page.getByRole('img', { name: 'The join as it was tied' });
@@ -69,6 +70,7 @@ test('a left hand sees the drawing mirrored, and the arbor is checked for slip',
   await expect(drawing).toHaveCSS('transform', /matrix\(-1/);
 
   const slip = page.getByRole('region', { name: 'Slip check at the arbor' });
+  await slip.getByRole('button', { name: /^Slip check/ }).click();
   await slip.getByLabel('The stroke parted by').fill('9 mm');
   await expect(slip).toContainText('The whole line turns on the arbor');
   await slip.getByRole('button', { name: 'Note the look' }).click();
