@@ -95,6 +95,7 @@ await page.getByRole('button', { name: 'Note this reading' }).click();
 await page.getByRole('heading', { name: 'Wind on: Lead core, three colours' }).waitFor();
 await shot('load-winding');
 await page.getByRole('button', { name: 'Bench mode' }).click();
+await page.getByRole('dialog').waitFor();
 await page.keyboard.type('968');
 await shot('bench-winding');
 await page.setViewportSize(PHONE);

@@ -79,12 +79,12 @@ export function JoinBreaksInside({ join }: { join: JoinRecord }) {
         Tie samples of it for this, never the join that fishes. Eye protection on, stand out of line, snap-back zone
         clear, gloves, anchor strong.
       </Caution>
-      <div className="mt-3 flex flex-wrap items-end gap-3">
+      <div className="mt-3 flex flex-wrap items-start gap-3">
         <div className="w-40">
           <FormQuantity form={form} name="peakN" label="Broke at a force of" />
         </div>
         <FormChoice form={form} name="brokeAt" label="It broke" options={PLACES} />
-        <Button disabled={busy || weakerN === null} onClick={() => void store()}>
+        <Button className="mt-6" disabled={busy || weakerN === null} onClick={() => void store()}>
           Record this break
         </Button>
       </div>

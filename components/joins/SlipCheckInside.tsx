@@ -30,14 +30,14 @@ export function SlipCheckInside({ joinId }: { joinId: string }) {
         A slipping spool feels exactly like a broken drag. Draw one stroke across spool and line, lock the drag, pull
         through the rod, and look at the stroke again.
       </p>
-      <div className="mt-3 flex flex-wrap items-end gap-3">
+      <div className="mt-3 flex flex-wrap items-start gap-3">
         <div className="w-40">
           <FormQuantity form={form} name="movedM" label="The stroke parted by" />
         </div>
         <div className="w-40">
           <FormQuantity form={form} name="pulledN" label="After a pull of" hint="by the scale; may stay empty" />
         </div>
-        <Button disabled={state.kind === 'sending'} onClick={() => void store()}>
+        <Button className="mt-6" disabled={state.kind === 'sending'} onClick={() => void store()}>
           Note the look
         </Button>
       </div>

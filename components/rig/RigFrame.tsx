@@ -34,7 +34,7 @@ function StationTabs() {
               <span className="lettered">
                 {index + 1}. {title}
               </span>
-              <span className="flex items-center gap-1">
+              <span className="relative">
                 <Pending />
                 <StateMark state={states[id].state} />
               </span>
