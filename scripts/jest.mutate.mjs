@@ -7,7 +7,7 @@ const mutated = {
   ...unit,
   displayName: undefined,
   rootDir: '..',
-  testMatch: ['<rootDir>/{core,compute,instruments}/**/*.test.ts'],
+  testMatch: [`<rootDir>/${process.env.MUTATE_TESTS}/**/*.test.ts`],
   testEnvironment: '@stryker-mutator/jest-runner/jest-env/node',
 };
 

@@ -5,8 +5,10 @@ import { packageProgram, ROOT } from './lib/run.mjs';
 /**
  * `npm run mutate -- core/spool …`: changes the code of these folders in every small way, and says which changes no unit test
  * notices. What was worked out before is kept in `data/mutation`, so that only what has changed since is tried again.
+ * `--own` asks the folder's own tests alone: stricter, and the only way that is quick where everything rests on a folder.
  */
-const folders = process.argv.slice(2);
+const own = process.argv.includes('--own');
+const folders = process.argv.slice(2).filter((argument) => argument !== '--own');
 if (folders.length === 0) {
   console.error('Name a folder of the core: npm run mutate -- core/spool');
   process.exit(2);
@@ -14,7 +16,7 @@ if (folders.length === 0) {
 
 mkdirSync(new URL('../data/mutation', import.meta.url), { recursive: true });
 for (const folder of folders) {
-  const name = folder.replaceAll('/', '-');
+  const name = folder.replaceAll('/', '-') + (own ? '-own' : '');
   const kept = `data/mutation/${name}`;
   const config = `data/mutation/${name}.config.json`;
   writeFileSync(
@@ -41,6 +43,10 @@ for (const folder of folders) {
       ignorePatterns: ['data', '.next', 'docs', 'test-results'],
     }),
   );
-  const { status } = spawnSync(packageProgram('stryker'), ['run', config], { cwd: ROOT, stdio: 'inherit' });
+  const { status } = spawnSync(packageProgram('stryker'), ['run', config], {
+    cwd: ROOT,
+    stdio: 'inherit',
+    env: { ...process.env, MUTATE_TESTS: own ? folder : '{core,compute,instruments}' },
+  });
   if (status !== 0) process.exit(status ?? 1);
 }

@@ -1,9 +1,11 @@
 'use client';
 
-import { useState } from 'react';
 import { colourPlace } from '@/core/rig/count/colourPlace';
 import type { LoadRecord } from '@/core/record/record';
-import { ChoiceField, TextField } from '@/components/fields/TextField';
+import { FormChoice, FormText } from '@/components/fields/FormParts';
+import { choice, neededNumber, pick } from '@/components/fields/specs';
+import { TextField } from '@/components/fields/TextField';
+import { useDraftForm } from '@/components/fields/useDraftForm';
 import { useRig } from '@/components/rig/RigProvider';
 import { Button } from '@/components/ui/Button';
 import { useUnits } from '@/components/units/UnitsProvider';
@@ -11,7 +13,7 @@ import type { Trial } from './useTrial';
 
 /** Tests without a tape: a change of colour at the tip, or turns of the spool. */
 export function OtherTests({ way, load, trial }: { way: 'colour' | 'turns'; load: LoadRecord; trial: Trial }) {
-  return way === 'colour' ? <ColourTest load={load} trial={trial} /> : <TurnsTest trial={trial} />;
+  return way === 'colour' ? <ColourTest load={load} trial={trial} /> : <TurnsTest load={load} trial={trial} />;
 }
 
 function ColourTest({ load, trial }: { load: LoadRecord; trial: Trial }) {
@@ -26,8 +28,8 @@ function ColourTest({ load, trial }: { load: LoadRecord; trial: Trial }) {
         text: `${segment.name}: ${index + 1} of ${segment.colours.length} out`,
       })),
     );
-  const [picked, setPicked] = useState('0');
-  const place = places[Number(picked)];
+  const form = useDraftForm(`colour-test:${load.id}`, { picked: pick(places.map((_, index) => String(index))) });
+  const place = places[Number(form.value('picked') ?? 0)];
   const lengthM = view && place ? colourPlace(record, view.current.line, place.segmentId, place.coloursOut) : null;
   return (
     <>
@@ -36,12 +38,11 @@ function ColourTest({ load, trial }: { load: LoadRecord; trial: Trial }) {
         just left the tip. Colours are 10 yd each.
       </p>
       <div className="grid grid-cols-2 gap-2">
-        <ChoiceField
+        <FormChoice
+          form={form}
+          name="picked"
           label="Colour that just left"
-          value={picked}
           options={places.map((each, index) => ({ value: String(index), text: each.text }))}
-          onChange={setPicked}
-          error={trial.fieldError('coloursOut')}
         />
         <TextField
           label="Counter reads"
@@ -71,11 +72,13 @@ const TURN_KINDS = [
   { value: 'free', text: 'from zero, to the whole count' },
 ] as const;
 
-function TurnsTest({ trial }: { trial: Trial }) {
-  const [turns, setTurns] = useState('100');
-  const [kind, setKind] = useState<(typeof TURN_KINDS)[number]['value']>('flips');
-  const count = Number(turns.replace(',', '.'));
-  const isCount = turns.trim() !== '' && Number.isFinite(count) && count >= 1;
+function TurnsTest({ load, trial }: { load: LoadRecord; trial: Trial }) {
+  const form = useDraftForm(`turns-test:${load.id}`, {
+    turns: neededNumber({ min: 1, max: 10_000 }, 100),
+    kind: choice(['flips', 'free'], 'flips'),
+  });
+  const store = (): Promise<void> =>
+    form.submit(({ turns, kind }) => trial.store({ kind: 'turns', turns, betweenFlips: kind === 'flips' }));
   return (
     <>
       <p className="text-sm">
@@ -84,14 +87,7 @@ function TurnsTest({ trial }: { trial: Trial }) {
         whatever is on the spool.
       </p>
       <div className="grid grid-cols-2 gap-2">
-        <TextField
-          label="Spool turns"
-          inputMode="decimal"
-          figures
-          value={turns}
-          onChange={setTurns}
-          error={isCount ? trial.fieldError('turns') : 'Type how many turns.'}
-        />
+        <FormText form={form} name="turns" label="Spool turns" inputMode="decimal" />
         <TextField
           label="Counter moved by"
           inputMode="numeric"
@@ -101,12 +97,8 @@ function TurnsTest({ trial }: { trial: Trial }) {
           error={trial.problem}
         />
       </div>
-      <ChoiceField label="Counted" value={kind} options={TURN_KINDS} onChange={setKind} />
-      <Button
-        weight="main"
-        disabled={trial.busy || trial.reading === null || !isCount}
-        onClick={() => void trial.store({ kind: 'turns', turns: count, betweenFlips: kind === 'flips' })}
-      >
+      <FormChoice form={form} name="kind" label="Counted" options={TURN_KINDS} />
+      <Button weight="main" disabled={trial.busy || trial.reading === null} onClick={() => void store()}>
         Record these turns
       </Button>
     </>

@@ -6,6 +6,7 @@ import type { LoadRecord } from '@/core/record/record';
 import { UndoButton } from '@/components/bench/UndoButton';
 import { VirtualBench } from '@/components/bench/VirtualMark';
 import { QuantityField } from '@/components/fields/QuantityField';
+import { useKeptChoice } from '@/components/fields/useKept';
 import { ChoiceField, TextField } from '@/components/fields/TextField';
 import { useRig } from '@/components/rig/RigProvider';
 import { Button } from '@/components/ui/Button';
@@ -25,7 +26,7 @@ const WAYS: readonly { value: TrialWay; text: string }[] = [
 export function WalkForm({ load }: { load: LoadRecord }) {
   const { record } = useRig();
   const trial = useTrial(load);
-  const [way, setWay] = useState<TrialWay>('tape');
+  const [way, setWay] = useKeptChoice(`trial-way:${load.id}`, ['tape', 'colour', 'turns'], 'tape');
   const [onBench, setOnBench] = useState(false);
   const hasColours = load.segments.some((segment) => segment.wound && segment.colours.length > 1);
   const last = record.trials.at(-1);

@@ -32,14 +32,14 @@ export function useTrial(load: LoadRecord) {
   const typed = (text ?? '').trim();
   const { instrument, readBy, forget } = useInstrument(`walk-reading:${load.id}`, typed);
   const reading = /^\d+$/.test(typed) ? Number(typed) : null;
-  const storeTrial = async (what: WhatWasTried): Promise<boolean> => {
+  const storeTrial = async (what: WhatWasTried) => {
     const body = { loadId: load.id, reading, instrument, ...what };
     const result = await sendNow('recordTrial', { boatId: record.boat.id, rigId: record.id }, body, 'Recorded.');
     if (result.ok) {
       setText(null);
       forget();
     }
-    return result.ok;
+    return result;
   };
   return {
     length,
@@ -50,7 +50,7 @@ export function useTrial(load: LoadRecord) {
     fieldError,
     type: setText,
     store: storeTrial,
-    storeWalk: (): Promise<boolean> => storeTrial({ kind: 'tape', trueLengthM: length.value }),
+    storeWalk: async (): Promise<boolean> => (await storeTrial({ kind: 'tape', trueLengthM: length.value })).ok,
     async undo(): Promise<void> {
       const last = record.trials.at(-1);
       if (!last) return;

@@ -11,9 +11,9 @@ import { fromSi } from '@/core/units/units';
 import { UndoButton } from '@/components/bench/UndoButton';
 import { useVirtualReel } from '@/components/bench/useVirtualReel';
 import { VirtualBench } from '@/components/bench/VirtualMark';
-import { blocked } from '@/components/fields/blocked';
-import { QuantityField, useQuantity } from '@/components/fields/QuantityField';
-import { ChoiceField } from '@/components/fields/TextField';
+import { FormChoice, FormQuantity } from '@/components/fields/FormParts';
+import { choice, neededQuantity } from '@/components/fields/specs';
+import { useDraftForm } from '@/components/fields/useDraftForm';
 import { useInstrument } from '@/components/fields/useInstrument';
 import { useSend } from '@/components/http/useSend';
 import { useRig } from '@/components/rig/RigProvider';
@@ -76,28 +76,43 @@ export function LeverCard({ view, load, targetN }: { view: RigView; load: LoadRe
 
 function LeverPull({ load }: { load: LoadRecord }) {
   const { record } = useRig();
-  const { sendNow, state, fieldError } = useSend();
+  const { sendNow, state } = useSend();
   const bench = useVirtualReel();
-  const [place, setPlace] = useState<(typeof PLACES)[number]['value']>('0');
-  const pull = useQuantity(`lever:${load.id}`, 'force', null, { min: 0, max: 5000 });
-  const { instrument, readBy, forget } = useInstrument(`lever:${load.id}`, pull.field.typed);
+  const say = useSay();
+  const [unread, setUnread] = useState<string | null>(null);
+  // From the back forward: the place after the one that was pulled last.
+  const last = record.leverPoints.at(-1);
+  const after = PLACES.find((each) => last !== undefined && Number(each.value) > last.position);
+  const form = useDraftForm(`lever:${load.id}:${last?.id ?? 'first'}`, {
+    position: choice(
+      PLACES.map((each) => each.value),
+      last ? (after?.value ?? '1') : '0',
+    ),
+    forceN: neededQuantity('force', { min: 0, max: 5000 }),
+  });
+  const { instrument, readBy, forget } = useInstrument(`lever:${load.id}`, form.raw('forceN'));
   const busy = state.kind === 'sending' || bench.busy;
-  const store = async (): Promise<void> => {
-    if (blocked(pull)) return;
-    const body = { loadId: load.id, position: Number(place), forceN: pull.value, instrument };
-    const result = await sendNow('recordLeverPoint', { boatId: record.boat.id, rigId: record.id }, body, 'Recorded.');
-    if (!result.ok) return;
-    pull.forget();
-    forget();
-    const next = PLACES[PLACES.findIndex((each) => each.value === place) + 1];
-    if (next) setPlace(next.value);
-  };
+  const store = (): Promise<void> =>
+    form.submit(async ({ position, forceN }) => {
+      const body = { loadId: load.id, position: Number(position), forceN, instrument };
+      const result = await sendNow('recordLeverPoint', { boatId: record.boat.id, rigId: record.id }, body, 'Recorded.');
+      if (result.ok) forget();
+      return result;
+    });
   const pullVirtually = async (): Promise<void> => {
-    const shown = await bench.work({ act: 'pull-drag', rodAngleRad: ROD_ANGLE_RAD, leverPosition: Number(place) });
+    const shown = await bench.work({
+      act: 'pull-drag',
+      rodAngleRad: ROD_ANGLE_RAD,
+      leverPosition: Number(form.raw('position')),
+    });
     if (!shown) return;
     const read = readDragPull(shown.samples);
-    const typed = { text: read.ok ? read.value.movingN.toFixed(2) : '0', unit: 'N' };
-    pull.set(typed);
+    // A scale that shows no pull has read nothing; one that pulled both ways has not been read.
+    const movingN = read.ok ? read.value.movingN : read.reason === 'no-pull-on-scale' ? 0 : null;
+    setUnread(read.ok || movingN !== null ? null : say(read));
+    if (movingN === null) return;
+    const typed = { text: movingN.toFixed(2), unit: 'N' };
+    form.set('forceN', typed);
     readBy(shown.instrument, typed);
   };
   return (
@@ -107,10 +122,10 @@ function LeverPull({ load }: { load: LoadRecord }) {
         place are worth more than one.
       </p>
       <div className="grid grid-cols-2 gap-2">
-        <ChoiceField label="The lever stands" value={place} options={PLACES} onChange={setPlace} />
-        <QuantityField label="Moving pull at the tip" {...pull.field} error={fieldError('forceN')} />
+        <FormChoice form={form} name="position" label="The lever stands" options={PLACES} />
+        <FormQuantity form={form} name="forceN" label="Moving pull at the tip" />
       </div>
-      <Button weight="main" disabled={busy || pull.value === null} onClick={() => void store()}>
+      <Button weight="main" disabled={busy} onClick={() => void store()}>
         Record this pull
       </Button>
       {record.hasVirtualReel && (
@@ -118,6 +133,11 @@ function LeverPull({ load }: { load: LoadRecord }) {
           <Button disabled={busy} onClick={() => void pullVirtually()}>
             Pull with the lever there
           </Button>
+          {unread && (
+            <p role="alert" className="font-semibold text-stop">
+              {unread}
+            </p>
+          )}
         </VirtualBench>
       )}
     </>

@@ -1,7 +1,6 @@
 'use client';
 
 import { KNOT_MS } from '@/core/units/units';
-import { useState } from 'react';
 import { dragTarget } from '@/core/drag/dragTarget';
 import { CREEP_GUIDE, planerAdvice, RESERVE, type PlanerAdvice } from '@/core/drag/planerAdvice';
 import {
@@ -11,8 +10,6 @@ import {
   pullAtSpeed,
   waterOf,
   type Creep,
-  type Current,
-  type Heading,
   type PlanerBracket,
 } from '@/core/drag/planerBracket';
 import { piecesOut, storedEnergyJ } from '@/core/drag/surge';
@@ -22,8 +19,13 @@ import type { RigView } from '@/core/rig/view/rigView';
 import { UndoButton } from '@/components/bench/UndoButton';
 import { useVirtualReel } from '@/components/bench/useVirtualReel';
 import { VirtualBench } from '@/components/bench/VirtualMark';
+import { blocked } from '@/components/fields/blocked';
+import { FormCheck, FormChoice, FormText } from '@/components/fields/FormParts';
 import { QuantityField, useQuantity } from '@/components/fields/QuantityField';
-import { ChoiceField, TextField } from '@/components/fields/TextField';
+import { check, choice, neededNumber } from '@/components/fields/specs';
+import { TextField } from '@/components/fields/TextField';
+import { isText, useDraft } from '@/components/fields/useDraft';
+import { useDraftForm } from '@/components/fields/useDraftForm';
 import { useInstrument } from '@/components/fields/useInstrument';
 import { useSend } from '@/components/http/useSend';
 import { useRig } from '@/components/rig/RigProvider';
@@ -51,7 +53,8 @@ const AFTER_STRIKE = 0.25;
 export function PlanerCardInside({ view }: { view: RigView }) {
   const { record } = useRig();
   const say = useSay();
-  const [planer, setPlaner] = useState(record.planerLooks.at(-1)?.planer ?? 'number 1');
+  const [typedPlaner, setPlaner] = useDraft(`planer:${record.id}`, isText);
+  const planer = typedPlaner ?? record.planerLooks.at(-1)?.planer ?? 'number 1';
   const speed = useSpeed(`planer-speed:${record.id}`, USUAL_SPEED_KN, 25);
   const looks = record.planerLooks.filter((look) => look.planer === planer);
   const bracket = planerBracket(looks);
@@ -111,34 +114,53 @@ function Look({
   const { sendNow, state, fieldError } = useSend();
   const bench = useVirtualReel();
   const lever = leverOfRig(record);
-  const [percent, setPercent] = useState('50');
-  const position = Number(percent.replace(',', '.')) / 100;
-  const byLever = lever.curve.ok && position >= 0 && position <= 1 ? lever.curve.value.forceAt(position) : null;
+  // The next look begins where the last one left off: only what changed is picked.
+  const before = record.planerLooks.at(-1);
+  const form = useDraftForm(`planer-look:${record.id}:${before?.id ?? 'first'}`, {
+    percent: neededNumber({ min: 0, max: 100 }, before?.leverPosition == null ? 50 : 100 * before.leverPosition),
+    heading: choice(HEADINGS, before?.heading ?? 'into the waves'),
+    current: choice(CURRENTS, before?.current ?? 'with you'),
+    creep: choice(
+      CREEPS.map((each) => each.value),
+      'none',
+    ),
+    isSet: check(),
+  });
+  const percent = form.value('percent');
+  const creep = form.value('creep') ?? 'none';
+  const isSet = form.value('isSet') ?? false;
+  const byLever = lever.curve.ok && percent !== null ? lever.curve.value.forceAt(percent / 100) : null;
   const holds = useQuantity(`planer-holds:${record.id}:${percent}`, 'force', byLever, LIMITS.forceN);
-  const [heading, setHeading] = useState<Heading>('into the waves');
-  const [current, setCurrent] = useState<Current>('with you');
-  const [creep, setCreep] = useState<Creep>('none');
-  const [isSet, setIsSet] = useState(false);
   const { instrument, readBy, forget } = useInstrument(`planer:${record.id}`, { holdsN: holds.value, creep });
   const busy = state.kind === 'sending' || bench.busy;
   const ready = holds.value !== null && speed.speedMS !== null && planer.trim() !== '';
   const store = async (): Promise<void> => {
-    const body = {
-      planer,
-      speedMS: speed.speedMS,
-      holdsN: holds.value,
-      leverPosition: lever.curve.ok ? position : null,
-      heading,
-      current,
-      creep,
-      isSet,
-      instrument,
-    };
-    const result = await sendNow('recordPlanerLook', { boatId: record.boat.id, rigId: record.id }, body, 'Noted.');
-    if (result.ok) forget();
+    if (blocked(holds)) return;
+    await form.submit(
+      async ({ percent: atPercent, ...seen }) => {
+        const body = {
+          ...seen,
+          planer,
+          speedMS: speed.speedMS,
+          holdsN: holds.value,
+          leverPosition: lever.curve.ok ? atPercent / 100 : null,
+          instrument,
+        };
+        const result = await sendNow('recordPlanerLook', { boatId: record.boat.id, rigId: record.id }, body, 'Noted.');
+        if (result.ok) {
+          holds.forget();
+          forget();
+        }
+        return result;
+      },
+      {},
+      lever.curve.ok ? [] : ['percent'],
+    );
   };
   const tow = async (): Promise<void> => {
-    if (holds.value === null || speed.speedMS === null) return;
+    const heading = form.value('heading');
+    const current = form.value('current');
+    if (holds.value === null || speed.speedMS === null || !heading || !current) return;
     const shown = await bench.work({
       act: 'tow-planer',
       planer,
@@ -147,8 +169,8 @@ function Look({
       water: waterOf(heading, current),
     });
     if (!shown?.creep) return;
-    setCreep(shown.creep);
-    setIsSet(true);
+    form.set('creep', shown.creep);
+    form.set('isSet', true);
     readBy(shown.instrument, { holdsN: holds.value, creep: shown.creep });
   };
   return (
@@ -157,14 +179,7 @@ function Look({
         <TextField label="Planer" value={planer} onChange={onPlaner} error={fieldError('planer')} />
         <TextField label="Speed through the water, kn" {...speed.field} hint="not over the ground" />
         {lever.curve.ok && (
-          <TextField
-            label="Lever stands at, per cent"
-            inputMode="numeric"
-            figures
-            value={percent}
-            onChange={setPercent}
-            error={position >= 0 && position <= 1 ? undefined : 'Between 0 and 100.'}
-          />
+          <FormText form={form} name="percent" label="Lever stands at, per cent" inputMode="numeric" />
         )}
         <QuantityField
           label="The drag holds"
@@ -172,19 +187,15 @@ function Look({
           error={fieldError('holdsN')}
           hint={byLever === null ? 'by the scale, at the tip' : 'by the lever curve'}
         />
-        <ChoiceField label="Heading" value={heading} options={asOptions(HEADINGS)} onChange={setHeading} />
-        <ChoiceField label="Current" value={current} options={asOptions(CURRENTS)} onChange={setCurrent} />
-        <ChoiceField label="Line creeps out" value={creep} options={CREEPS} onChange={setCreep} />
+        <FormChoice form={form} name="heading" label="Heading" options={asOptions(HEADINGS)} />
+        <FormChoice form={form} name="current" label="Current" options={asOptions(CURRENTS)} />
+        <FormChoice form={form} name="creep" label="Line creeps out" options={CREEPS} />
       </div>
-      <label className="flex min-h-11 items-center gap-3 text-sm">
-        <input
-          type="checkbox"
-          className="size-6"
-          checked={isSet}
-          onChange={(event) => setIsSet(event.target.checked)}
-        />
-        It is set: the rod is well bent, it dives and holds. One that never dived does not creep either.
-      </label>
+      <FormCheck
+        form={form}
+        name="isSet"
+        label="It is set: the rod is well bent, it dives and holds. One that never dived does not creep either."
+      />
       <Button weight="main" disabled={busy || !ready} onClick={() => void store()}>
         Note this look{isSet ? '' : ' (will not count: not set)'}
       </Button>

@@ -175,6 +175,14 @@ describe('a planer', () => {
     });
   });
 
+  it('begins the next look where the last one left off', () => {
+    const last = { ...look(100, 'much'), heading: 'following sea' as const };
+    renderRig(leverRig({ planerLooks: [last], leverPoints: SWEEP }), <DragStation />);
+    const planer = open();
+    expect(planer.getByLabelText('Heading')).toHaveValue('following sea');
+    expect(planer.getByLabelText('Line creeps out')).toHaveValue('none');
+  });
+
   it('can be tried dry: a drag that holds less lets more creep out', () => {
     renderRig(leverRig(), <DragStation />);
     const simulator = within(open().getByRole('region', { name: 'Simulator of a planer in tow' }));

@@ -10,11 +10,14 @@ import { readForceStream } from '@/components/bench/forceStream';
 import { useVirtualReel } from '@/components/bench/useVirtualReel';
 import { blocked } from '@/components/fields/blocked';
 import { useQuantity } from '@/components/fields/QuantityField';
+import { useKeptCheck, useKeptChoice } from '@/components/fields/useKept';
 import { useInstrument } from '@/components/fields/useInstrument';
 import { useSend } from '@/components/http/useSend';
 import { useRig } from '@/components/rig/RigProvider';
 import { useSay } from '@/components/units/useSay';
 import { LIMITS } from '@/usecases/limits';
+
+const PULL_KINDS: readonly DragPullRecord['kind'][] = ['warm-up', 'bent rod', 'straight'];
 
 /** Warm-up pulls before any that counts. */
 const WARM_UPS = 2;
@@ -26,12 +29,15 @@ export function useScale(setting: DragSettingRecord) {
   const bench = useVirtualReel();
   const say = useSay();
   const [samples, setSamples] = useState<readonly ForceSample[]>([]);
-  const [turned, setTurned] = useState(false);
+  const [turned, setTurned] = useKeptCheck(`turned:${setting.id}`);
   const [liveN, setLiveN] = useState<number | null>(null);
   const [unread, setUnread] = useState<string | null>(null);
   const warmUps = setting.pulls.filter((pull) => pull.kind === 'warm-up').length;
-  const [picked, setPicked] = useState<DragPullRecord['kind'] | null>(null);
-  const kind = picked ?? (warmUps < WARM_UPS ? 'warm-up' : 'bent rod');
+  const [kind, pick] = useKeptChoice(
+    `pull-kind:${setting.id}`,
+    PULL_KINDS,
+    warmUps < WARM_UPS ? 'warm-up' : 'bent rod',
+  );
   const moving = useQuantity(`moving:${setting.id}`, 'force', null, LIMITS.forceN);
   const breakaway = useQuantity(`breakaway:${setting.id}`, 'force', null, LIMITS.forceN);
   const scale = useInstrument(`moving:${setting.id}`, [moving.field.typed, breakaway.field.typed]);
@@ -42,7 +48,7 @@ export function useScale(setting: DragSettingRecord) {
     turned,
     setTurned,
     kind,
-    pick: setPicked,
+    pick,
     moving,
     breakaway,
     warmUps,
@@ -64,7 +70,7 @@ export function useScale(setting: DragSettingRecord) {
       breakaway.forget();
       setTurned(false);
       setSamples([]);
-      setPicked(null);
+      pick(null);
       scale.forget();
     },
     /** Force now while a pull streams (N); null between pulls. */

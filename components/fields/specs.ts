@@ -95,6 +95,11 @@ export function words(fresh = ''): Spec<string, string> {
   return { kind: 'words', fresh, read: success, isRaw: (kept): kept is string => typeof kept === 'string' };
 }
 
+/** A few words, where nothing is no answer. */
+export function neededWords(fresh = ''): Spec<string, string> {
+  return { ...words(fresh), read: (raw) => (raw.trim() === '' ? missing() : success(raw)) };
+}
+
 /** One of a few. */
 export function choice<const W extends string>(of: readonly W[], fresh: W): Spec<W, W> {
   return {

@@ -29,6 +29,8 @@ export interface DraftForm<S extends Specs> {
   readonly control: Control<FieldValues>;
   /** What a field says now, or null while it cannot be read. */
   value<K extends keyof S & string>(name: K): ValuesOf<S>[K] | null;
+  /** What stands in a field, as it was typed. */
+  raw<K extends keyof S & string>(name: K): RawOf<S>[K];
   set<K extends keyof S & string>(name: K, raw: RawOf<S>[K]): void;
   /**
    * Reads every field. Where one cannot be read it says so, takes the focus, and nothing is saved; else `save` is called with
@@ -87,6 +89,7 @@ export function useDraftForm<S extends Specs>(key: string, specs: S): DraftForm<
       const outcome = read(name, typed[name] ?? fresh[name]);
       return outcome?.ok ? (outcome.value as never) : null;
     },
+    raw: (name) => (typed[name] ?? fresh[name]) as never,
     set: (name, raw) =>
       setValue(name as Path<FieldValues>, raw as PathValue<FieldValues, string>, { shouldDirty: true }),
     async submit(save, at = {}, hidden = []) {

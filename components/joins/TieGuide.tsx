@@ -5,9 +5,9 @@ import { useState } from 'react';
 import { prepFigure } from '@/core/joins/prepFigures';
 import { schoolsOf, type GuideStep, type School } from '@/core/joins/schools';
 import type { JoinRecord } from '@/core/record/record';
-import { blocked } from '@/components/fields/blocked';
-import { QuantityField, useQuantity } from '@/components/fields/QuantityField';
-import { ChoiceField } from '@/components/fields/TextField';
+import { FormCheck, FormChoice, FormQuantity } from '@/components/fields/FormParts';
+import { check, pick, quantity, rows } from '@/components/fields/specs';
+import { useDraftForm } from '@/components/fields/useDraftForm';
 import { useSend } from '@/components/http/useSend';
 import { useRig } from '@/components/rig/RigProvider';
 import { Button } from '@/components/ui/Button';
@@ -36,50 +36,61 @@ export function wordsOfStep(step: GuideStep, figure: string | null, format: Form
   return `${stepWords(step.says, format)}${countWords(step)}${figure ? ` ${figure[0]?.toUpperCase()}${figure.slice(1)}.` : ''}`;
 }
 
+const tickOf = (school: School | undefined, stepId: string): string => `${school?.id ?? ''} ${stepId}`;
+
 /** Ties one join step by step: no step can be left out, least of all the seating pull. */
 export function TieGuide({ join, people }: { join: JoinRecord; people: readonly Person[] }) {
   const { record } = useRig();
   const { format } = useUnits();
   const say = useSay();
-  const { sendNow, state, fieldError } = useSend();
+  const { sendNow, state } = useSend();
   const schools = schoolsOf(join.kind);
-  const [schoolId, setSchoolId] = useState<string>(schools[0]?.id ?? '');
-  const school = schools.find((candidate) => candidate.id === schoolId) ?? schools[0];
-  const [done, setDone] = useState<readonly string[]>([]);
-  const [person, setPerson] = useState(NOBODY);
-  const [pulled, setPulled] = useState(false);
+  const persons = peopleOptions(people);
+  const form = useDraftForm(`tie:${join.id}:${join.kind}`, {
+    school: pick(schools.map(({ id }) => id)),
+    ticks: rows(),
+    personId: pick(persons.map((option) => option.value)),
+    pullTested: check(),
+    seatedN: quantity('force', LIMITS.forceN),
+  });
+  const school = schools.find((candidate) => candidate.id === form.value('school'));
   const [onBench, setOnBench] = useState(false);
-  const seated = useQuantity(`seated:${join.id}`, 'force', null, LIMITS.forceN);
+  // A tick names its school: what was ticked in another one's order does not count here.
+  const ticked = form.raw('ticks');
+  const steps = school?.steps.map((step) => step.id) ?? [];
+  const open = steps.findIndex((id, index) => tickOf(school, id) !== ticked[index]);
+  const done = open === -1 ? steps : steps.slice(0, open);
+  const setDone = (ids: readonly string[]): void =>
+    form.set(
+      'ticks',
+      ids.map((id) => tickOf(school, id)),
+    );
   if (!school) return null;
   const lines = linesOf(record, join);
   const seatingBand = prepFigure('seating', lines);
   const tensionBand = prepFigure('tension', lines);
+  const person = form.value('personId') ?? NOBODY;
   const hand = people.find((candidate) => candidate.id === person)?.hand ?? 'right';
   const wordsOf = (step: GuideStep): string =>
     wordsOfStep(step, step.figure ? figureWords(step.figure, lines, format, say) : null, format);
   const toggle = (step: GuideStep, on: boolean): void =>
     setDone(on ? [...done, step.id] : done.slice(0, done.indexOf(step.id)));
-  const store = async (): Promise<void> => {
-    if (blocked(seated)) return;
-    const body = {
-      school: school.id,
-      personId: person === NOBODY ? null : person,
-      seatedN: seated.value,
-      stepsDone: done,
-      pullTested: pulled,
-      note: '',
-    };
-    const result = await sendNow(
-      'tieJoin',
-      { boatId: record.boat.id, rigId: record.id, joinId: join.id },
-      body,
-      'Noted. This join is on record.',
+  const store = (): Promise<void> =>
+    form.submit(({ school: schoolId, personId, pullTested, seatedN }) =>
+      sendNow(
+        'tieJoin',
+        { boatId: record.boat.id, rigId: record.id, joinId: join.id },
+        {
+          school: schoolId,
+          personId: personId === NOBODY ? null : personId,
+          pullTested,
+          seatedN,
+          stepsDone: done,
+          note: '',
+        },
+        'Noted. This join is on record.',
+      ),
     );
-    if (!result.ok) return;
-    setDone([]);
-    setPulled(false);
-    seated.forget();
-  };
   const allDone = done.length === school.steps.length;
   return (
     <Card
@@ -91,17 +102,14 @@ export function TieGuide({ join, people }: { join: JoinRecord; people: readonly 
       }
     >
       <div className="mb-3 grid gap-2 sm:grid-cols-2">
-        <ChoiceField
+        <FormChoice
+          form={form}
+          name="school"
           label="School"
-          value={school.id}
           options={schools.map(({ id }) => ({ value: id, text: SCHOOL_NAMES[id] }))}
-          onChange={(id) => {
-            setSchoolId(id);
-            setDone([]);
-          }}
           hint={SCHOOL_SOURCES[school.source]}
         />
-        <ChoiceField label="Tied by" value={person} options={peopleOptions(people)} onChange={setPerson} />
+        <FormChoice form={form} name="personId" label="Tied by" options={persons} />
       </div>
       <GuideDrawing school={school} done={done} hand={hand} wordsOf={wordsOf} />
       <ol className="flex flex-col gap-1">
@@ -121,22 +129,9 @@ export function TieGuide({ join, people }: { join: JoinRecord; people: readonly 
       )}
       <div className="mt-4 flex flex-wrap items-end gap-3">
         <div className="w-44">
-          <QuantityField
-            label="Seated with"
-            {...seated.field}
-            error={fieldError('seatedN')}
-            hint="by the scale; may stay empty"
-          />
+          <FormQuantity form={form} name="seatedN" label="Seated with" hint="by the scale; may stay empty" />
         </div>
-        <label className="flex min-h-11 items-center gap-2 text-sm">
-          <input
-            type="checkbox"
-            className="size-5 accent-chalk"
-            checked={pulled}
-            onChange={(event) => setPulled(event.target.checked)}
-          />
-          pull-tested: it held the pull that it was given
-        </label>
+        <FormCheck form={form} name="pullTested" label="pull-tested: it held the pull that it was given" />
         <Button weight="main" disabled={!allDone || state.kind === 'sending'} onClick={() => void store()}>
           Note it as tied
         </Button>
@@ -146,7 +141,7 @@ export function TieGuide({ join, people }: { join: JoinRecord; people: readonly 
           <SeatingScale
             joinId={join.id}
             band={seatingBand}
-            onRead={(heldN) => seated.set({ text: heldN.toFixed(1), unit: 'N' })}
+            onRead={(heldN) => form.set('seatedN', { text: heldN.toFixed(1), unit: 'N' })}
           />
         </div>
       )}

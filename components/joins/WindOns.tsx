@@ -2,8 +2,9 @@
 
 import { useState } from 'react';
 import { swapPreview, type SwapPreview } from '@/core/rig/joins/swapPreview';
-import { QuantityField, useQuantity } from '@/components/fields/QuantityField';
-import { ChoiceField, TextField } from '@/components/fields/TextField';
+import { FormChoice, FormQuantity, FormText } from '@/components/fields/FormParts';
+import { neededQuantity, neededWords, pick } from '@/components/fields/specs';
+import { useDraftForm } from '@/components/fields/useDraftForm';
 import { useSend } from '@/components/http/useSend';
 import { useRig } from '@/components/rig/RigProvider';
 import { Button } from '@/components/ui/Button';
@@ -121,20 +122,22 @@ function weakestWords(
 
 function NewWindOn({ people }: { people: readonly Person[] }) {
   const { record } = useRig();
-  const { sendNow, state, fieldError } = useSend();
+  const { sendNow, state } = useSend();
   const [open, setOpen] = useState(false);
-  const [name, setName] = useState('');
-  const [productId, setProductId] = useState(record.products[0]?.id ?? '');
-  const [person, setPerson] = useState(NOBODY);
-  const length = useQuantity(`wind-on:${record.boat.id}`, 'length', null, LIMITS.segmentLengthM);
-  const make = async (): Promise<void> => {
-    const body = { name, productId, lengthM: length.value, personId: person === NOBODY ? null : person };
-    const result = await sendNow('makeWindOn', { boatId: record.boat.id }, body, 'In the library.');
-    if (!result.ok) return;
-    setName('');
-    length.forget();
-    setOpen(false);
-  };
+  const options = peopleOptions(people);
+  const form = useDraftForm(`wind-on:${record.boat.id}`, {
+    name: neededWords(),
+    productId: pick(record.products.map((product) => product.id)),
+    lengthM: neededQuantity('length', LIMITS.segmentLengthM),
+    personId: pick(options.map((option) => option.value)),
+  });
+  const make = (): Promise<void> =>
+    form.submit(async ({ personId, ...leader }) => {
+      const body = { ...leader, personId: personId === NOBODY ? null : personId };
+      const result = await sendNow('makeWindOn', { boatId: record.boat.id }, body, 'In the library.');
+      if (result.ok) setOpen(false);
+      return result;
+    });
   if (!open) {
     return (
       <Button className="mt-3" onClick={() => setOpen(true)}>
@@ -144,22 +147,17 @@ function NewWindOn({ people }: { people: readonly Person[] }) {
   }
   return (
     <div className="mt-3 grid gap-2 sm:grid-cols-2">
-      <TextField label="Name of it" value={name} onChange={setName} error={fieldError('name')} />
-      <ChoiceField
+      <FormText form={form} name="name" label="Name of it" />
+      <FormChoice
+        form={form}
+        name="productId"
         label="Its line"
-        value={productId}
         options={record.products.map((product) => ({ value: product.id, text: product.name }))}
-        onChange={setProductId}
-        error={fieldError('productId')}
       />
-      <QuantityField label="Its length, loop included" {...length.field} error={fieldError('lengthM')} />
-      <ChoiceField label="Made by" value={person} options={peopleOptions(people)} onChange={setPerson} />
+      <FormQuantity form={form} name="lengthM" label="Its length, loop included" />
+      <FormChoice form={form} name="personId" label="Made by" options={options} />
       <div className="flex gap-2">
-        <Button
-          weight="main"
-          disabled={state.kind === 'sending' || name.trim() === '' || length.value === null}
-          onClick={() => void make()}
-        >
+        <Button weight="main" disabled={state.kind === 'sending'} onClick={() => void make()}>
           Put it in the library
         </Button>
         <Button weight="quiet" onClick={() => setOpen(false)}>

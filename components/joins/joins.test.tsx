@@ -21,7 +21,7 @@ const NOW = Date.parse('2026-04-10T10:00:00.000Z');
 const people = [{ id: 'lefty', name: 'Left of two', hand: 'left' as const }];
 
 function show(record: RigRecord = plannedRig(), drills: readonly Drill[] = [], windOns: readonly WindOn[] = []) {
-  renderRig(
+  return renderRig(
     record,
     <JoinsStation people={people} tested={{ 'sheath-over-mono': 0.91 }} drills={drills} windOns={windOns} now={NOW} />,
   );
@@ -82,6 +82,21 @@ describe('the joins of a rig', () => {
     fireEvent.click(box(0));
     fireEvent.change(guide().getByLabelText('School'), { target: { value: 'sheath-double' } });
     expect(box(0)).not.toBeChecked();
+  });
+
+  it('keep every tick, the hand and the pull over a reload', async () => {
+    const first = show();
+    pick(/^Backing to Lead core/);
+    const box = (index: number): HTMLElement => guide().getAllByRole('checkbox')[index] ?? document.body;
+    for (const index of [0, 1]) fireEvent.click(box(index));
+    fireEvent.change(guide().getByLabelText('Seated with'), { target: { value: '3 kg' } });
+    await waitFor(() => expect(box(1)).toBeChecked());
+    first.unmount();
+    show();
+    pick(/^Backing to Lead core/);
+    await waitFor(() => expect(box(1)).toBeChecked());
+    expect(box(2)).not.toBeChecked();
+    expect(guide().getByLabelText('Seated with')).toHaveValue('3 kg');
   });
 
   it('are tied at arm’s length: space, U, Escape', () => {

@@ -102,7 +102,9 @@ describe('what is known of the reel', () => {
     );
     expect(screen.getByText('Bench rod: level after Top shot')).toBeInTheDocument();
     expect(screen.getAllByText(/space than believed|as much space as believed/).length).toBeGreaterThan(0);
-    expect(screen.getByRole('button', { name: 'Forget it' })).toBeDisabled();
+    fireEvent.click(screen.getByRole('button', { name: 'Forget it' }));
+    expect(await screen.findByRole('alert')).toHaveTextContent('Nothing is typed here yet.');
+    expect(screen.getByLabelText(/Forget what was learned/)).toHaveFocus();
     fireEvent.change(screen.getByLabelText(/Forget what was learned/), { target: { value: 'new spool' } });
     fireEvent.click(screen.getByRole('button', { name: 'Forget it' }));
     await waitFor(() =>

@@ -1,9 +1,10 @@
 'use client';
 
-import { useState } from 'react';
 import { productOf } from '@/core/rig/line/planForRig';
 import type { StrengthTestRecord } from '@/core/record/record';
-import { ChoiceField, TextField } from '@/components/fields/TextField';
+import { FormChoice, FormText } from '@/components/fields/FormParts';
+import { neededWords, pick } from '@/components/fields/specs';
+import { useDraftForm } from '@/components/fields/useDraftForm';
 import { useSend } from '@/components/http/useSend';
 import { useRig } from '@/components/rig/RigProvider';
 import { Button } from '@/components/ui/Button';
@@ -13,47 +14,45 @@ import { useUnits } from '@/components/units/UnitsProvider';
 export function MovePull({ test }: { test: StrengthTestRecord }) {
   const { record } = useRig();
   const { format } = useUnits();
-  const { sendNow, state, fieldError } = useSend();
+  const { sendNow, state } = useSend();
   const others = record.strengthTests.filter((each) => each.id !== test.id);
-  const [pullId, setPullId] = useState(test.pulls.at(-1)?.id ?? '');
-  const [testId, setTestId] = useState(others.at(-1)?.id ?? '');
-  const [reason, setReason] = useState('');
+  const pulls = test.pulls.map((pull, index) => ({ ...pull, number: index + 1 })).toReversed();
+  const form = useDraftForm(`move:${test.id}`, {
+    pullId: pick(pulls.map((pull) => pull.id)),
+    testId: pick(others.map((each) => each.id).toReversed()),
+    reason: neededWords(),
+  });
   if (test.pulls.length === 0 || others.length === 0) return null;
-  const move = async (): Promise<void> => {
-    const result = await sendNow(
-      'movePull',
-      { boatId: record.boat.id, testId },
-      { pullId, reason },
-      'Moved. Both rows stay on record.',
+  const move = (): Promise<void> =>
+    form.submit(({ testId, ...which }) =>
+      sendNow('movePull', { boatId: record.boat.id, testId }, which, 'Moved. Both rows stay on record.'),
     );
-    if (result.ok) setReason('');
-  };
   return (
     <details className="border-l-4 border-rule pl-3">
       <summary className="flex min-h-11 cursor-pointer items-center font-semibold text-chalk">
         The wrong spool was in the grips? Move a pull
       </summary>
       <div className="flex flex-col gap-2 pb-2">
-        <ChoiceField
+        <FormChoice
+          form={form}
+          name="pullId"
           label="The pull"
-          value={pullId}
-          options={test.pulls.map((pull, index) => ({
+          options={pulls.map((pull) => ({
             value: pull.id,
-            text: `pull ${index + 1}, ${format.force(pull.peakN)}`,
+            text: `pull ${pull.number}, ${format.force(pull.peakN)}`,
           }))}
-          onChange={setPullId}
         />
-        <ChoiceField
+        <FormChoice
+          form={form}
+          name="testId"
           label="Belongs to"
-          value={testId}
-          options={others.map((each) => ({
+          options={others.toReversed().map((each) => ({
             value: each.id,
             text: `${productOf(record, each.productId).name}, ${each.condition}, ${each.at.slice(0, 10)}`,
           }))}
-          onChange={setTestId}
         />
-        <TextField label="Why" value={reason} onChange={setReason} error={fieldError('reason')} />
-        <Button disabled={state.kind === 'sending' || reason.trim() === ''} onClick={() => void move()}>
+        <FormText form={form} name="reason" label="Why" />
+        <Button disabled={state.kind === 'sending'} onClick={() => void move()}>
           Move this pull
         </Button>
       </div>

@@ -3,7 +3,7 @@
 import { fromSi } from '@/core/units/units';
 import { useState } from 'react';
 import type { ForceSample } from '@/core/force/forceSample';
-import type { PullRecord, StrengthTestRecord } from '@/core/record/record';
+import type { StrengthTestRecord } from '@/core/record/record';
 import { expectedBreak } from '@/core/rig/strength/expectedBreak';
 import { productOf } from '@/core/rig/line/planForRig';
 import { PULLS_FOR_A_MEAN } from '@/core/rig/strength/strengthOfRig';
@@ -11,9 +11,9 @@ import { readBreak } from '@/core/strength/readBreak';
 import { TracePlot } from '@/components/bench/TracePlot';
 import { UndoButton } from '@/components/bench/UndoButton';
 import { VirtualBench } from '@/components/bench/VirtualMark';
-import { blocked } from '@/components/fields/blocked';
-import { QuantityField, useQuantity } from '@/components/fields/QuantityField';
-import { ChoiceField } from '@/components/fields/TextField';
+import { FormChoice, FormQuantity } from '@/components/fields/FormParts';
+import { choice, neededQuantity } from '@/components/fields/specs';
+import { useDraftForm } from '@/components/fields/useDraftForm';
 import { useInstrument } from '@/components/fields/useInstrument';
 import { useSend } from '@/components/http/useSend';
 import { useRig } from '@/components/rig/RigProvider';
@@ -26,6 +26,8 @@ import { Misfit, OffExpected } from './Misfit';
 import { MovePull } from './MovePull';
 import { BREAK_PLACES } from './breakPlaces';
 import { TraceCard } from './TraceCard';
+
+const CONDITIONS: readonly StrengthTestRecord['condition'][] = ['dry', 'soaked'];
 
 /** A pull test of one line: the expected force first, then the pulls. */
 export function PullTest({ productId }: { productId: string }) {
@@ -50,19 +52,21 @@ export function PullTest({ productId }: { productId: string }) {
 
 function StartTest({ productId, onStarted }: { productId: string; onStarted: () => void }) {
   const { record } = useRig();
-  const { sendNow, state, fieldError } = useSend();
+  const { sendNow, state } = useSend();
   const say = useSay();
   const likely = expectedBreak(record, productOf(record, productId));
-  const expected = useQuantity(`expected:${productId}`, 'force', likely?.valueN.value ?? null, LIMITS.forceN);
-  const gauge = useQuantity(`gauge:${productId}`, 'length', 0.5, LIMITS.gaugeLengthM);
-  const [condition, setCondition] = useState<StrengthTestRecord['condition']>('dry');
-  const start = async (): Promise<void> => {
-    const body = { productId, condition, gaugeLengthM: gauge.value, expectedN: expected.value, sampleLabel: '' };
-    const result = await sendNow('startStrengthTest', { boatId: record.boat.id }, body, 'Written down. Now pull.');
-    if (!result.ok) return;
-    expected.forget();
-    onStarted();
-  };
+  const form = useDraftForm(`pull-test:${productId}`, {
+    expectedN: neededQuantity('force', LIMITS.forceN, likely?.valueN.value ?? null),
+    gaugeLengthM: neededQuantity('length', LIMITS.gaugeLengthM, 0.5),
+    condition: choice(CONDITIONS, 'dry'),
+  });
+  const start = (): Promise<void> =>
+    form.submit(async (test) => {
+      const body = { productId, ...test, sampleLabel: '' };
+      const result = await sendNow('startStrengthTest', { boatId: record.boat.id }, body, 'Written down. Now pull.');
+      if (result.ok) onStarted();
+      return result;
+    });
   return (
     <div className="flex flex-col gap-3">
       <p className="text-sm">
@@ -70,28 +74,24 @@ function StartTest({ productId, onStarted }: { productId: string; onStarted: () 
         wrong spool in the grips.
       </p>
       <div className="grid grid-cols-2 gap-2">
-        <QuantityField
+        <FormQuantity
+          form={form}
+          name="expectedN"
           label="Expected to break at"
-          {...expected.field}
-          error={fieldError('expectedN')}
           hint={likely ? `starts at ${say(likely.why)}` : undefined}
         />
-        <QuantityField label="Length between grips" {...gauge.field} error={fieldError('gaugeLengthM')} />
-        <ChoiceField
+        <FormQuantity form={form} name="gaugeLengthM" label="Length between grips" />
+        <FormChoice
+          form={form}
+          name="condition"
           label="The line is"
-          value={condition}
           options={[
             { value: 'dry', text: 'dry' },
             { value: 'soaked', text: 'soaked' },
           ]}
-          onChange={setCondition}
         />
       </div>
-      <Button
-        weight="main"
-        disabled={state.kind === 'sending' || expected.value === null || gauge.value === null}
-        onClick={() => void start()}
-      >
+      <Button weight="main" disabled={state.kind === 'sending'} onClick={() => void start()}>
         Begin this test
       </Button>
     </div>
@@ -102,22 +102,29 @@ function Pulls({ test, onNew }: { test: StrengthTestRecord; onNew: () => void })
   const { record } = useRig();
   const { format, units } = useUnits();
   const say = useSay();
-  const { sendNow, state, fieldError } = useSend();
-  const peak = useQuantity(`peak:${test.id}`, 'force', null, LIMITS.forceN);
-  const [place, setPlace] = useState<PullRecord['breakPlace']>('middle');
-  const { instrument, readBy, forget } = useInstrument(`peak:${test.id}`, peak.field.typed);
+  const { sendNow, state } = useSend();
+  const form = useDraftForm(`peak:${test.id}`, {
+    peakN: neededQuantity('force', LIMITS.forceN),
+    breakPlace: choice(
+      BREAK_PLACES.map((place) => place.value),
+      'middle',
+    ),
+  });
+  const { instrument, readBy, forget } = useInstrument(`peak:${test.id}`, form.raw('peakN'));
+  const peakN = form.value('peakN');
   const [samples, setSamples] = useState<readonly ForceSample[]>([]);
   const [unread, setUnread] = useState<string | null>(null);
   const last = test.pulls.at(-1);
-  const recordPull = async (): Promise<void> => {
-    if (blocked(peak)) return;
-    const body = { peakN: peak.value, breakPlace: place, instrument };
-    const result = await sendNow('recordStrengthPull', { boatId: record.boat.id, testId: test.id }, body);
-    if (!result.ok) return;
-    peak.forget();
-    setSamples([]);
-    forget();
-  };
+  const recordPull = (): Promise<void> =>
+    form.submit(async (made) => {
+      const body = { ...made, instrument };
+      const result = await sendNow('recordStrengthPull', { boatId: record.boat.id, testId: test.id }, body);
+      if (result.ok) {
+        setSamples([]);
+        forget();
+      }
+      return result;
+    });
   const pull = async (): Promise<void> => {
     const result = await sendNow('breakOnVirtualGauge', { boatId: record.boat.id }, { productId: test.productId });
     if (!result.ok) return;
@@ -127,8 +134,8 @@ function Pulls({ test, onNew }: { test: StrengthTestRecord; onNew: () => void })
     setUnread(read.ok ? null : say(read));
     if (!read.ok) return;
     const typed = { text: fromSi('force', read.value, 'kg').toFixed(3), unit: 'kg' };
-    peak.set(typed);
-    setPlace(shown.breakPlace ?? 'middle');
+    form.set('peakN', typed);
+    form.set('breakPlace', shown.breakPlace ?? 'middle');
     readBy(shown.instrument, typed);
   };
   return (
@@ -139,15 +146,11 @@ function Pulls({ test, onNew }: { test: StrengthTestRecord; onNew: () => void })
         {test.pulls.length < PULLS_FOR_A_MEAN && ` One pull is an anecdote: ${PULLS_FOR_A_MEAN} make a mean.`}
       </p>
       <div className="grid grid-cols-2 gap-2">
-        <QuantityField label="Peak force" {...peak.field} error={fieldError('peakN')} />
-        <ChoiceField label="It broke" value={place} options={BREAK_PLACES} onChange={setPlace} />
+        <FormQuantity form={form} name="peakN" label="Peak force" />
+        <FormChoice form={form} name="breakPlace" label="It broke" options={BREAK_PLACES} />
       </div>
-      {peak.value !== null && <OffExpected peakN={peak.value} expectedN={test.expectedN} />}
-      <Button
-        weight="main"
-        disabled={state.kind === 'sending' || peak.value === null}
-        onClick={() => void recordPull()}
-      >
+      {peakN !== null && <OffExpected peakN={peakN} expectedN={test.expectedN} />}
+      <Button weight="main" disabled={state.kind === 'sending'} onClick={() => void recordPull()}>
         Record this pull
       </Button>
       {record.virtualProductIds.includes(test.productId) && (

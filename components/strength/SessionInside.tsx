@@ -5,10 +5,10 @@ import { dayWords } from '@/words/dates';
 import { useState } from 'react';
 import { PLUS_MINUS_SDS } from '@/core/numerics/propagate';
 import { expectedBreak } from '@/core/rig/strength/expectedBreak';
-import type { LineProductRecord, StrengthTestRecord } from '@/core/record/record';
-import { QuantityField, useQuantity } from '@/components/fields/QuantityField';
-import { ChoiceField, TextField } from '@/components/fields/TextField';
-import { readTyped } from '@/components/fields/typedQuantity';
+import type { LineProductRecord, RigRecord, StrengthTestRecord } from '@/core/record/record';
+import { FormChoice, FormQuantity, FormText } from '@/components/fields/FormParts';
+import { choice, neededNumber, neededQuantity, neededWords, rows, words } from '@/components/fields/specs';
+import { useDraftForm, type DraftForm } from '@/components/fields/useDraftForm';
 import { useSend } from '@/components/http/useSend';
 import { useRig } from '@/components/rig/RigProvider';
 import { Button } from '@/components/ui/Button';
@@ -46,103 +46,124 @@ export function SessionInside({ ids }: { ids: readonly string[] }) {
   );
 }
 
-const USUAL_PULLS = '5';
+const USUAL_PULLS = 5;
+const PULLS_LIMITS = { min: 1, max: 100 };
+const CONDITIONS: readonly StrengthTestRecord['condition'][] = ['soaked', 'dry'];
 
 function Plan({ ids, onPlanned }: { ids: readonly string[]; onPlanned: () => void }) {
   const { record } = useRig();
-  const { sendNow, state, fieldError } = useSend();
-  const [chosen, setChosen] = useState<readonly string[]>(ids);
-  const [expected, setExpected] = useState<Readonly<Record<string, number | null>>>({});
-  const [spools, setSpools] = useState<Readonly<Record<string, string>>>({});
-  const [name, setName] = useState(`Pulls of ${dayWords(record.readAt)}`);
-  const [pullsEach, setPullsEach] = useState(USUAL_PULLS);
-  const [condition, setCondition] = useState<StrengthTestRecord['condition']>('soaked');
-  const gauge = useQuantity(`session-gauge:${record.id}`, 'length', 0.5, LIMITS.gaugeLengthM);
-  const valueFor = (product: LineProductRecord): number | null =>
-    product.id in expected ? (expected[product.id] ?? null) : (expectedBreak(record, product)?.valueN.value ?? null);
+  const { sendNow, state } = useSend();
+  const form = useDraftForm(`session:${record.id}`, planSpecs(record, ids));
+  const chosen = form.raw('chosen');
   const lines = record.products.filter((product) => chosen.includes(product.id));
-  const ready = lines.length > 0 && lines.every((line) => valueFor(line) !== null) && gauge.value !== null;
-  const plan = async (): Promise<void> => {
-    const body = {
-      name,
-      condition,
-      gaugeLengthM: gauge.value,
-      pullsEach: Number(pullsEach),
-      lines: lines.map((line) => ({
-        productId: line.id,
-        sampleLabel: spools[line.id] ?? '',
-        expectedN: valueFor(line),
-      })),
-    };
-    const result = await sendNow('planSession', { boatId: record.boat.id }, body, 'Written down. Now pull.');
-    if (result.ok) onPlanned();
-  };
+  const left = record.products.filter((product) => !chosen.includes(product.id));
+  const plan = (): Promise<void> =>
+    form.submit(
+      async (values) => {
+        const { name, condition, gaugeLengthM, pullsEach } = values;
+        const body = {
+          name,
+          condition,
+          gaugeLengthM,
+          pullsEach,
+          lines: lines.map((line) => ({
+            productId: line.id,
+            sampleLabel: values[`spool ${line.id}`] ?? '',
+            expectedN: values[`expected ${line.id}`] ?? null,
+          })),
+        };
+        const result = await sendNow('planSession', { boatId: record.boat.id }, body, 'Written down. Now pull.');
+        if (result.ok) onPlanned();
+        return result;
+      },
+      Object.fromEntries(
+        lines.flatMap((line, index) => [
+          [`lines.${index}.expectedN`, `expected ${line.id}`] as const,
+          [`lines.${index}.sampleLabel`, `spool ${line.id}`] as const,
+        ]),
+      ),
+      left.map((line) => `expected ${line.id}` as const),
+    );
   return (
     <div className="flex flex-col gap-3">
-      <div className="grid grid-cols-2 gap-2">
-        <TextField label="Session" value={name} onChange={setName} error={fieldError('name')} />
-        <TextField
-          label="Pulls of each line"
-          inputMode="numeric"
-          figures
-          value={pullsEach}
-          onChange={setPullsEach}
-          error={fieldError('pullsEach')}
-        />
-        <ChoiceField
+      <div className="grid grid-cols-2 items-start gap-2">
+        <FormText form={form} name="name" label="Session" />
+        <FormText form={form} name="pullsEach" label="Pulls of each line" inputMode="numeric" />
+        <FormChoice
+          form={form}
+          name="condition"
           label="The pieces are"
-          value={condition}
           options={[
             { value: 'soaked', text: 'soaked, as they are fished' },
             { value: 'dry', text: 'dry' },
           ]}
-          onChange={setCondition}
         />
-        <QuantityField label="Length between grips" {...gauge.field} error={fieldError('gaugeLengthM')} />
+        <FormQuantity form={form} name="gaugeLengthM" label="Length between grips" />
       </div>
       <fieldset className="flex flex-col gap-2">
         <legend className="mb-1 font-semibold">Lines, and what you expect of each before it is pulled</legend>
         {record.products.map((product) => (
           <PlannedLine
             key={product.id}
+            form={form}
             product={product}
             isChosen={chosen.includes(product.id)}
             onChoose={(isIn) =>
-              setChosen(isIn ? [...chosen, product.id] : chosen.filter((each) => each !== product.id))
+              form.set('chosen', isIn ? [...chosen, product.id] : chosen.filter((each) => each !== product.id))
             }
-            onExpect={(valueN) => setExpected({ ...expected, [product.id]: valueN })}
-            spool={spools[product.id] ?? ''}
-            onSpool={(spool) => setSpools({ ...spools, [product.id]: spool })}
           />
         ))}
       </fieldset>
-      <Button disabled={state.kind === 'sending' || !ready} onClick={() => void plan()}>
+      <Button disabled={state.kind === 'sending' || lines.length === 0} onClick={() => void plan()}>
         Plan this session and begin
       </Button>
     </div>
   );
 }
 
+type LineSpecs = Readonly<Record<`expected ${string}`, ReturnType<typeof neededQuantity>>> &
+  Readonly<Record<`spool ${string}`, ReturnType<typeof words>>>;
+
+/** The two fields of each line: what is expected of it, and which spool of it. */
+function lineSpecs(record: RigRecord): LineSpecs {
+  return Object.fromEntries(
+    record.products.flatMap((product) => [
+      [
+        `expected ${product.id}`,
+        neededQuantity('force', LIMITS.forceN, expectedBreak(record, product)?.valueN.value ?? null),
+      ] as const,
+      [`spool ${product.id}`, words()] as const,
+    ]),
+  );
+}
+
+function planSpecs(record: RigRecord, ids: readonly string[]) {
+  const common = {
+    name: neededWords(`Pulls of ${dayWords(record.readAt)}`),
+    pullsEach: neededNumber(PULLS_LIMITS, USUAL_PULLS),
+    condition: choice(CONDITIONS, 'soaked'),
+    gaugeLengthM: neededQuantity('length', LIMITS.gaugeLengthM, 0.5),
+    chosen: rows(ids),
+  };
+  const all: typeof common & LineSpecs = { ...common, ...lineSpecs(record) };
+  return all;
+}
+
 function PlannedLine({
+  form,
   product,
   isChosen,
   onChoose,
-  onExpect,
-  spool,
-  onSpool,
 }: {
+  form: DraftForm<ReturnType<typeof planSpecs>>;
   product: LineProductRecord;
   isChosen: boolean;
   onChoose: (isIn: boolean) => void;
-  onExpect: (valueN: number | null) => void;
-  spool: string;
-  onSpool: (spool: string) => void;
 }) {
   const { record } = useRig();
   const { format } = useUnits();
   const say = useSay();
   const likely = expectedBreak(record, product);
-  const field = useQuantity(`session-expected:${product.id}`, 'force', likely?.valueN.value ?? null, LIMITS.forceN);
   return (
     <div className="border-l-4 border-rule pl-3">
       <label className="flex min-h-11 items-center gap-3">
@@ -155,25 +176,21 @@ function PlannedLine({
         <span>{product.name}</span>
       </label>
       {isChosen && (
-        <div className="grid gap-2 sm:grid-cols-2">
-          <QuantityField
+        <div className="grid items-start gap-2 sm:grid-cols-2">
+          <FormQuantity
+            form={form}
+            name={`expected ${product.id}`}
             label={`Expected of ${product.name}`}
-            {...field.field}
-            onTyped={(typed) => {
-              field.field.onTyped(typed);
-              const read = readTyped(typed, null, 'force', LIMITS.forceN);
-              onExpect(read.ok ? read.value : null);
-            }}
             hint={
               likely
                 ? `${format.force(likely.valueN.value, PLUS_MINUS_SDS * likely.valueN.sd)} by ${say(likely.why)}`
                 : 'no label and no pulls: your own guess'
             }
           />
-          <TextField
+          <FormText
+            form={form}
+            name={`spool ${product.id}`}
             label={`Spool of ${product.name}`}
-            value={spool}
-            onChange={onSpool}
             hint="which one, which end of it; may stay empty"
           />
         </div>

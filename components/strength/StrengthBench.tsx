@@ -1,12 +1,13 @@
 'use client';
 
 import { Dialog } from 'radix-ui';
-import { useState, type KeyboardEvent } from 'react';
+import type { KeyboardEvent } from 'react';
 import { productOf } from '@/core/rig/line/planForRig';
-import type { PullRecord, StrengthTestRecord } from '@/core/record/record';
+import type { StrengthTestRecord } from '@/core/record/record';
 import { BenchFooter } from '@/components/bench/BenchFooter';
 import { BenchSheet } from '@/components/bench/BenchSheet';
 import { TracePlot } from '@/components/bench/TracePlot';
+import { useKeptChoice } from '@/components/fields/useKept';
 import { QuantityField, useQuantity } from '@/components/fields/QuantityField';
 import { useSend } from '@/components/http/useSend';
 import { useRig } from '@/components/rig/RigProvider';
@@ -17,6 +18,8 @@ import { LIMITS } from '@/usecases/limits';
 import { Misfit, OffExpected } from './Misfit';
 import { useGauge } from './useGauge';
 import { BREAK_PLACES } from './breakPlaces';
+
+const PLACES = BREAK_PLACES.map((place) => place.value);
 
 /**
  * A session of pulls with wet hands: which piece goes into the grips, tare and pull, the peak huge beside what was
@@ -64,7 +67,7 @@ function OnePull({ test, pullsEach, onLeave }: { test: StrengthTestRecord; pulls
   const { sendNow, state } = useSend();
   const gauge = useGauge();
   const typed = useQuantity(`bench-peak:${test.id}`, 'force', null, LIMITS.forceN);
-  const [place, setPlace] = useState<PullRecord['breakPlace']>('middle');
+  const [place, setPlace] = useKeptChoice(`bench-place:${test.id}`, PLACES, 'middle');
   const product = productOf(record, test.productId);
   const isVirtual = record.virtualProductIds.includes(test.productId);
   const peakN = gauge.reading?.peakN ?? typed.value;
@@ -78,7 +81,9 @@ function OnePull({ test, pullsEach, onLeave }: { test: StrengthTestRecord; pulls
     const instrument = gauge.reading ? 'virtual force gauge' : 'read by eye';
     const body = { peakN, breakPlace: place, instrument };
     const result = await sendNow('recordStrengthPull', { boatId: record.boat.id, testId: test.id }, body);
-    if (result.ok) typed.forget();
+    if (!result.ok) return;
+    typed.forget();
+    setPlace(null);
   };
   const last = test.pulls.at(-1);
   const undo = async (): Promise<void> => {

@@ -1,4 +1,4 @@
-import { act, fireEvent, screen, within } from '@testing-library/react';
+import { act, fireEvent, screen, waitFor, within } from '@testing-library/react';
 import type { BoatJoinBreakRecord, RigRecord } from '../../core/record/record';
 import { pulls, woundRig } from '../../tests/rigFixture';
 import { renderRig } from '../../tests/renderRig';
@@ -125,12 +125,14 @@ describe('a session of pulls', () => {
     });
   });
 
-  it('cannot be planned while a line has nothing expected of it', () => {
+  it('cannot be planned while a line has nothing expected of it', async () => {
     const rig = tested({ strengthTests: [] });
     const products = rig.products.map((product) => ({ ...product, labelStrengthN: null }));
     renderRig({ ...rig, products }, <StrengthStation />);
     const session = open(/^A session of pulls/, 'A session of pulls');
-    expect(session.getByRole('button', { name: 'Plan this session and begin' })).toBeDisabled();
+    fireEvent.click(session.getByRole('button', { name: 'Plan this session and begin' }));
+    expect((await session.findAllByRole('alert'))[0]).toHaveTextContent('Nothing is typed here yet.');
+    expect(session.getAllByLabelText(/^Expected of/)[0]).toHaveFocus();
     expect(session.getAllByText('no label and no pulls: your own guess').length).toBeGreaterThan(0);
   });
 
@@ -165,7 +167,8 @@ describe('a pull that belongs to another spool', () => {
     renderRig(tested(), <StrengthStation />);
     fireEvent.change(screen.getByLabelText('Line in the grips'), { target: { value: 'nylon' } });
     fireEvent.click(screen.getByText('The wrong spool was in the grips? Move a pull'));
-    expect(screen.getByRole('button', { name: 'Move this pull' })).toBeDisabled();
+    fireEvent.click(screen.getByRole('button', { name: 'Move this pull' }));
+    await waitFor(() => expect(screen.getByLabelText('Why')).toHaveFocus());
     fireEvent.change(screen.getByLabelText('Belongs to'), { target: { value: 'test-lead' } });
     fireEvent.change(screen.getByLabelText('Why'), { target: { value: 'mixed up' } });
     fireEvent.click(screen.getByRole('button', { name: 'Move this pull' }));

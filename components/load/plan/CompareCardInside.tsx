@@ -1,12 +1,12 @@
 'use client';
 
-import { useMemo, useState } from 'react';
+import { useMemo } from 'react';
 import { comparedPlan, type ComparedPlan } from '@/core/rig/load/comparePlans';
 import { productOf } from '@/core/rig/line/planForRig';
 import type { RigRecord } from '@/core/record/record';
 import type { Outcome } from '@/core/result';
 import { TextField } from '@/components/fields/TextField';
-import { useDraft } from '@/components/fields/useDraft';
+import { isText, useDraft } from '@/components/fields/useDraft';
 import { Button } from '@/components/ui/Button';
 import { useUnits } from '@/components/units/UnitsProvider';
 import { useSay } from '@/components/units/useSay';
@@ -27,11 +27,12 @@ export function CompareCardInside({
   onTake: (draft: StackDraft) => void;
 }) {
   const [kept, keep] = useDraft(`variants:${record.id}`, areVariants);
-  const [name, setName] = useState('');
+  const [typedName, setName] = useDraft(`variant-name:${record.id}`, isText);
+  const name = typedName ?? '';
   const variants = kept ?? [];
   const putAside = (): void => {
     keep([...variants, { id: crypto.randomUUID(), name: name.trim() || `Plan ${variants.length + 1}`, draft }]);
-    setName('');
+    setName(null);
   };
   return (
     <>

@@ -1,11 +1,12 @@
 'use client';
 
-import { useState } from 'react';
 import { PLUS_MINUS_SDS } from '@/core/numerics/propagate';
 import type { FittedEvidence } from '@/core/gear/gearFit';
 import type { Known, Source } from '@/core/provenance/source';
 import type { RigRecord } from '@/core/record/record';
-import { TextField } from '@/components/fields/TextField';
+import { FormText } from '@/components/fields/FormParts';
+import { neededWords } from '@/components/fields/specs';
+import { useDraftForm } from '@/components/fields/useDraftForm';
 import { useSend } from '@/components/http/useSend';
 import { useRig } from '@/components/rig/RigProvider';
 import { Button } from '@/components/ui/Button';
@@ -149,30 +150,29 @@ function Evidence({ evidence, format }: { evidence: readonly FittedEvidence[]; f
 /** Forgets what was learned, with a reason: the loads stay on record. */
 function Forget() {
   const { record } = useRig();
-  const { sendNow, state, fieldError } = useSend();
-  const [reason, setReason] = useState('');
+  const { sendNow, state } = useSend();
+  const form = useDraftForm(`forget-reel:${record.reel.id}`, { reason: neededWords() });
   if (record.knowledge.loadsSeen === 0) return null;
-  const forget = async (): Promise<void> => {
-    const result = await sendNow(
-      'forgetReel',
-      { boatId: record.boat.id, reelId: record.reel.id },
-      { reason },
-      'Forgotten. Its loads stay on record and count no more.',
+  const forget = (): Promise<void> =>
+    form.submit((why) =>
+      sendNow(
+        'forgetReel',
+        { boatId: record.boat.id, reelId: record.reel.id },
+        why,
+        'Forgotten. Its loads stay on record and count no more.',
+      ),
     );
-    if (result.ok) setReason('');
-  };
   return (
-    <div className="flex flex-wrap items-end gap-2">
+    <div className="flex flex-wrap items-start gap-2">
       <div className="min-w-48 grow">
-        <TextField
+        <FormText
+          form={form}
+          name="reason"
           label="Forget what was learned, because"
-          value={reason}
-          onChange={setReason}
-          error={fieldError('reason')}
           hint="a new spool, an arbor built up with tape"
         />
       </div>
-      <Button disabled={state.kind === 'sending' || reason.trim() === ''} onClick={() => void forget()}>
+      <Button className="mt-6" disabled={state.kind === 'sending'} onClick={() => void forget()}>
         Forget it
       </Button>
     </div>

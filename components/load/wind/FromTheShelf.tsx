@@ -1,13 +1,16 @@
 'use client';
 
-import { useState } from 'react';
 import type { LoadRecord, LoadSegmentRecord, SupplySpoolRecord } from '@/core/record/record';
 import { fittingSpool } from '@/core/supplies/fittingSpool';
 import { ChoiceField } from '@/components/fields/TextField';
+import { useDraft } from '@/components/fields/useDraft';
 import { useRig } from '@/components/rig/RigProvider';
 import { useUnits } from '@/components/units/UnitsProvider';
 
 const ELSEWHERE = 'elsewhere';
+
+const isPicked = (kept: unknown): kept is Readonly<Record<string, string>> =>
+  typeof kept === 'object' && kept !== null && Object.values(kept).every((spool) => typeof spool === 'string');
 
 interface ShelfRow {
   readonly segment: LoadSegmentRecord;
@@ -25,12 +28,15 @@ export interface Shelf {
 /** From which supply spool each segment came: the smallest one that holds enough, until a person says otherwise. */
 export function useShelf(load: LoadRecord): Shelf {
   const { record } = useRig();
-  const [picked, setPicked] = useState<Readonly<Record<string, string>>>({});
+  const [kept, setPicked] = useDraft(`shelf:${load.id}`, isPicked);
+  const picked = kept ?? {};
   const rows = load.segments.flatMap((segment): ShelfRow[] => {
     const spools = record.supplySpools.filter((spool) => spool.lineProductId === segment.productId);
     if (spools.length === 0) return [];
     const fitting = fittingSpool(spools, segment.productId, segment.plannedLengthM);
-    return [{ segment, spools, chosen: picked[segment.segmentId] ?? fitting?.id ?? ELSEWHERE }];
+    const wanted = picked[segment.segmentId];
+    const isThere = wanted === ELSEWHERE || spools.some((spool) => spool.id === wanted);
+    return [{ segment, spools, chosen: isThere && wanted ? wanted : (fitting?.id ?? ELSEWHERE) }];
   });
   return {
     rows,

@@ -1,6 +1,6 @@
 'use client';
 
-import { useMemo, useState } from 'react';
+import { useMemo } from 'react';
 import type { LoadRecord, LoadSegmentRecord } from '@/core/record/record';
 import { windingOutlook, type RemainingSegment, type WindingOutlook } from '@/core/rig/line/windingOutlook';
 import type { ColourCheck } from '@/core/rig/line/colourChecks';
@@ -8,6 +8,7 @@ import { woundSoFar, type WoundSoFar } from '@/core/rig/line/woundSoFar';
 import { useVirtualReel } from '@/components/bench/useVirtualReel';
 import { useQuantity } from '@/components/fields/QuantityField';
 import { isText, useDraft } from '@/components/fields/useDraft';
+import { useKeptCheck } from '@/components/fields/useKept';
 import { LIMITS } from '@/usecases/limits';
 import { useInstrument } from '@/components/fields/useInstrument';
 import { useSend } from '@/components/http/useSend';
@@ -47,11 +48,11 @@ export function useWinding(load: LoadRecord): Winding {
   const { record } = useRig();
   const { sendNow, state, fieldError } = useSend();
   const bench = useVirtualReel();
-  const [endedElsewhere, setEndedElsewhere] = useState(false);
   const outlook = useMemo(() => windingOutlook(record), [record]);
   const segment = load.segments.find(
     (candidate) => candidate.wound && !load.winding.some((entry) => entry.segmentId === candidate.segmentId),
   );
+  const [endedElsewhere, setEndedElsewhere] = useKeptCheck(`elsewhere:${load.id}:${segment?.segmentId ?? 'all'}`);
   const now = outlook?.remaining.find((candidate) => candidate.segmentId === segment?.segmentId);
   const metered = useQuantity(
     `metered:${load.id}:${segment?.segmentId ?? 'all'}`,
