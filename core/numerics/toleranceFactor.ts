@@ -17,7 +17,9 @@ const STEPS = 400;
 export function noncentralTCdf(t: number, degreesOfFreedom: number, noncentrality: number): number {
   const nu = degreesOfFreedom;
   const logScale = Math.log(2) + (nu / 2) * Math.log(nu / 2) - gammaln(nu / 2);
-  const density = (s: number): number => (s <= 0 ? 0 : Math.exp(logScale + (nu - 1) * Math.log(s) - (nu * s * s) / 2));
+  // One degree of freedom leaves a density at zero, where the logarithm alone would say 0 · −∞.
+  const power = (s: number): number => (nu === 1 ? 0 : (nu - 1) * Math.log(s));
+  const density = (s: number): number => Math.exp(logScale + power(s) - (nu * s * s) / 2);
   // Ten SDs of s on either side of 1 hold all but the last digits of a double; s is never below 0.
   const halfWidth = 10 / Math.sqrt(2 * nu);
   const from = Math.max(0, 1 - halfWidth);
