@@ -8,6 +8,10 @@ export const ACT_WORDS: WordsFor<typeof ACT_REASONS> = {
   'changed-elsewhere':
     'Somebody changed this on another device in the meantime. Reload to see what they did; what you typed here is kept.',
   'key-used': 'That key was used for another request.',
+  'others-built-on-it': 'Something that the whole boat uses was changed after it, on another rig: nothing is undone.',
+  'undone-already': 'That is undone already.',
+  'spool-used-since': ({ spool }) =>
+    `Line has been taken from spool ${spool} since, and there is not enough left to put this back: nothing is changed.`,
   'stands-already': 'That stands here already.',
   'not-there-any-more': 'Something that this belongs to is not there any more. Reload the page.',
   'outside-what-is-kept': 'One of the figures is outside what can be kept.',

@@ -36,6 +36,7 @@ export const LOG_WORDS: WordsFor<typeof LOG_REASONS> = {
     withNote(`${segment} replaced: ${say.length(lengthM)} of ${product}.`, note),
   'ready-leader-on': ({ segment, lengthM, product, leader }, say) =>
     `${segment} replaced: ${say.length(lengthM)} of ${product}. Ready leader ${leader}.`,
+  'acts-undone': ({ acts }) => `${many(acts, 'act')} undone.`,
   withdrawn: ({ what, why }) => `${WITHDRAWN[what] ?? what} was withdrawn: ${why}.`,
   'lever-to-free': 'Lever back to free spool.',
   'lever-into-gear': 'Lever into gear.',

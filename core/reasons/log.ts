@@ -11,6 +11,7 @@ export const LOG_REASONS = {
   'line-added': { segment: 'name', lengthM: 'length', note: 'name' },
   'line-replaced': { segment: 'name', lengthM: 'length', product: 'name', note: 'name' },
   'ready-leader-on': { segment: 'name', lengthM: 'length', product: 'name', leader: 'name' },
+  'acts-undone': { acts: 'number' },
   withdrawn: { what: 'name', why: 'name' },
   'lever-to-free': {},
   'lever-into-gear': {},

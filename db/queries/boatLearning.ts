@@ -3,13 +3,14 @@ import { oncePer } from '../../core/oncePer';
 import type { BoatDb } from '../withBoat';
 
 /** Raised when the model changes what the same evidence teaches, so that what was kept is worked out anew. */
-const MODEL = 'block fit 1';
+const MODEL = 'block fit 2';
 
 /**
  * Names everything that teaches a boat's reels and lines: rows of measurements are only ever added, and what is changed
- * counts its versions, so that counts and sums name a state of the evidence.
+ * counts its versions, so that counts and sums, and the acts that were undone, name a state of the evidence.
  */
 const VERSION = `concat_ws('.', '${MODEL}',
+  (SELECT md5(string_agg(number::text, ' ' ORDER BY number)) FROM acts WHERE boat_id = $1 AND undone_by IS NOT NULL),
   (SELECT count(*) FROM loads WHERE boat_id = $1 AND status = 'wound'),
   (SELECT count(*) FROM winding_entries WHERE boat_id = $1
      AND load_id IN (SELECT id FROM loads WHERE boat_id = $1 AND status = 'wound')),

@@ -13,6 +13,7 @@ import {
   WINDING_ENTRIES,
 } from '../tables/measurements';
 import type { Queryable } from '../withBoat';
+import { standing } from './standing';
 
 /** To what a measurement belongs: it is withdrawn on the rig of that and on no other; a boat's own has no rig. */
 const BELONGS = {
@@ -50,7 +51,7 @@ function withdrawal({ table: { name, written }, of }: (typeof WITHDRAWABLE)[Meas
   // Every statement takes the same four values, used or not.
   return `INSERT INTO ${name} (boat_id, ${written.join(', ')}, corrects_id, withdrawn)
     SELECT boat_id, ${repeated.join(', ')}, id, true FROM ${name}
-    WHERE boat_id = $1 AND id = $2 AND NOT withdrawn ${BELONGS[of]} AND $3::text IS NOT NULL AND $4::uuid IS NOT NULL`;
+    WHERE boat_id = $1 AND id = $2 AND ${standing(name)} ${BELONGS[of]} AND $3::text IS NOT NULL AND $4::uuid IS NOT NULL`;
 }
 
 /** Withdraws one measurement by a new row; false when there is no such standing row of that rig on this boat. */
@@ -62,6 +63,8 @@ export async function withdrawMeasurement(
   rigId: string,
   reason: string,
 ): Promise<boolean> {
+  // What belongs to the whole boat is taken back by whoever comes first, from whichever rig.
+  await db.query('SELECT pg_advisory_xact_lock(hashtextextended($1, 0))', [id]);
   const result = await db.query(withdrawal(WITHDRAWABLE[kind]), [boatId, id, reason, rigId]);
   return result.rowCount === 1;
 }

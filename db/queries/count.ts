@@ -4,7 +4,7 @@ import type { CalibrationRecord, TrialRecord } from '../../core/record/record';
 import { CALIBRATIONS, COUNTER_TRIALS } from '../tables/measurements';
 import { insertRow, type NewRowOf } from '../tables/table';
 import type { Queryable } from '../withBoat';
-import { listStanding, type OfRig } from './standing';
+import { listStanding, ofStandingAct, type OfRig } from './standing';
 
 /** Tests of the counter on several loads, oldest first. */
 export function listTrials(db: Queryable, boatId: string, loadIds: readonly string[]): Promise<readonly TrialRecord[]> {
@@ -27,7 +27,7 @@ export async function listCalibrations(
 ): Promise<readonly OfRig<CalibrationRecord>[]> {
   const result = await db.query(
     `SELECT DISTINCT ON (rig_id) ${CALIBRATIONS.list} FROM calibrations
-     WHERE boat_id = $1 AND rig_id = ANY($2) ORDER BY rig_id, accepted_at DESC`,
+     WHERE boat_id = $1 AND rig_id = ANY($2) AND ${ofStandingAct('calibrations')} ORDER BY rig_id, accepted_at DESC`,
     [boatId, rigIds],
   );
   return result.rows.map((row) => {
@@ -60,7 +60,7 @@ export async function listReelConstants(
     `SELECT reel_id, load_id, length_per_turn_m, length_per_turn_sd_m FROM (
        SELECT DISTINCT ON (calibrations.load_id) rigs.reel_id, load_id, length_per_turn_m, length_per_turn_sd_m, accepted_at
        FROM calibrations JOIN rigs ON rigs.id = calibrations.rig_id AND rigs.boat_id = calibrations.boat_id
-       WHERE calibrations.boat_id = $1 ORDER BY calibrations.load_id, accepted_at DESC
+       WHERE calibrations.boat_id = $1 AND ${ofStandingAct('calibrations')} ORDER BY calibrations.load_id, accepted_at DESC
      ) newest ORDER BY accepted_at DESC`,
     [boatId],
   );

@@ -4,7 +4,7 @@ import type { DragSettingRecord } from '../../core/record/record';
 import { onlyRow, type Queryable } from '../withBoat';
 import { DRAG_PULLS } from '../tables/measurements';
 import { insertRow, type NewRowOf } from '../tables/table';
-import { listStanding, type OfRig } from './standing';
+import { listStanding, ofStandingAct, type OfRig } from './standing';
 
 /** The newest drag setting of each of several rigs with its standing pulls. */
 export async function listDragSettings(
@@ -25,7 +25,7 @@ export async function listDragSettings(
     accepted_at: string | null;
   }>(
     `SELECT DISTINCT ON (rig_id) rig_id, id, load_id, fraction, strength_basis, target_n, rod_angle_rad, basis, started_at, accepted_at
-     FROM drag_settings WHERE boat_id = $1 AND rig_id = ANY($2) ORDER BY rig_id, started_at DESC`,
+     FROM drag_settings WHERE boat_id = $1 AND rig_id = ANY($2) AND ${ofStandingAct('drag_settings')} ORDER BY rig_id, started_at DESC`,
     [boatId, rigIds],
   );
   const pulls = await listStanding(

@@ -3,7 +3,7 @@ import type { Queryable } from '../withBoat';
 import { readLoads, type LoadRow } from './loads';
 import { REVERSE_FILLS } from '../tables/measurements';
 import { insertRow } from '../tables/table';
-import { standing } from './standing';
+import { ofStandingAct, standing } from './standing';
 
 /** Every finished load of a boat with its reel, oldest first: what reels and lines are learned from. */
 export async function listFinishedLoads(db: Queryable, boatId: string): Promise<readonly FinishedLoadRecord[]> {
@@ -11,7 +11,7 @@ export async function listFinishedLoads(db: Queryable, boatId: string): Promise<
     `SELECT loads.id, loads.status, loads.started_at, loads.finished_at, loads.basis, loads.version,
        rigs.reel_id, rigs.name AS rig_name
      FROM loads JOIN rigs ON rigs.id = loads.rig_id AND rigs.boat_id = loads.boat_id
-     WHERE loads.boat_id = $1 AND loads.status = 'wound' ORDER BY loads.finished_at`,
+     WHERE loads.boat_id = $1 AND loads.status = 'wound' AND ${ofStandingAct('loads')} ORDER BY loads.finished_at`,
     [boatId],
   );
   const records = await readLoads(db, boatId, loads.rows);

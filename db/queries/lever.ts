@@ -4,7 +4,7 @@ import type { PresetAct } from '../../core/drag/presetState';
 import { LEVER_POINTS, PLANER_LOOKS, PRESET_ACTS } from '../tables/measurements';
 import { insertRow, type NewRowOf } from '../tables/table';
 import type { Queryable } from '../withBoat';
-import { listStanding, standing, type OfLoad, type OfRig } from './standing';
+import { listStanding, ofStandingAct, standing, type OfLoad, type OfRig } from './standing';
 
 /** Pulls with the lever at places of its sweep, of several loads, oldest first. */
 export function listLeverPoints(
@@ -34,7 +34,7 @@ export async function listPresetActs(
   rigIds: readonly string[],
 ): Promise<readonly OfRig<PresetActRecord>[]> {
   const result = await db.query(
-    `SELECT ${PRESET_ACTS.list} FROM preset_acts WHERE boat_id = $1 AND rig_id = ANY($2) ORDER BY noted_at`,
+    `SELECT ${PRESET_ACTS.list} FROM preset_acts WHERE boat_id = $1 AND rig_id = ANY($2) AND ${ofStandingAct('preset_acts')} ORDER BY noted_at`,
     [boatId, rigIds],
   );
   return result.rows.map((row) => {
@@ -85,6 +85,7 @@ export async function listDragHistory(
             AND ${standing('drag_pulls')} ORDER BY noted_at DESC LIMIT 3) last) AS median_n
      FROM unnest($2::uuid[]) AS of_rig
      JOIN LATERAL (SELECT * FROM drag_settings WHERE boat_id = $1 AND rig_id = of_rig AND accepted_at IS NOT NULL
+       AND ${ofStandingAct('drag_settings')}
        ORDER BY accepted_at DESC LIMIT 50) drag_settings ON true
      ORDER BY accepted_at DESC`,
     [boatId, rigIds],

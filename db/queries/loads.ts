@@ -4,7 +4,7 @@ import { LOAD_SEGMENTS } from '../tables/measurements';
 import { insertRow, type NewRowOf } from '../tables/table';
 import { onlyRow, type Queryable } from '../withBoat';
 import { listLineChanges, listReplacements } from './lineChanges';
-import type { OfLoad, OfRig } from './standing';
+import { ofStandingAct, type OfLoad, type OfRig } from './standing';
 import { listColourReadings, listLevels, listWindingEntries } from './windingLog';
 
 export interface LoadRow {
@@ -28,7 +28,7 @@ export async function listNewestLoads(
 ): Promise<readonly OfRig<LoadRecord>[]> {
   const loads = await db.query<LoadRow & { rig_id: string }>(
     `SELECT DISTINCT ON (rig_id) rig_id, id, status, started_at, finished_at, basis, version FROM loads
-     WHERE boat_id = $1 AND rig_id = ANY($2) ORDER BY rig_id, started_at DESC`,
+     WHERE boat_id = $1 AND rig_id = ANY($2) AND ${ofStandingAct('loads')} ORDER BY rig_id, started_at DESC`,
     [boatId, rigIds],
   );
   const rows = loads.rows.filter((load) => load.status !== 'abandoned');

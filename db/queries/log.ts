@@ -1,7 +1,7 @@
 import type { LogKind, Reason } from '../../core/reasons';
 import type { LogRecord } from '../../core/record/record';
 import type { Queryable } from '../withBoat';
-import type { OfRig } from './standing';
+import { ofStandingAct, type OfRig } from './standing';
 
 export type LogTopic = 'load' | 'count' | 'strength' | 'drag' | 'join' | 'note';
 
@@ -22,7 +22,7 @@ export async function listLog(
   }>(
     `SELECT entries.rig_id, entries.id, entries.topic, entries.reason, entries.figures, people.name AS person, entries.noted_at
      FROM unnest($2::uuid[]) AS of_rig
-     JOIN LATERAL (SELECT * FROM log_entries WHERE boat_id = $1 AND rig_id = of_rig ORDER BY noted_at DESC LIMIT 50) entries ON true
+     JOIN LATERAL (SELECT * FROM log_entries WHERE boat_id = $1 AND rig_id = of_rig AND ${ofStandingAct('log_entries')} ORDER BY noted_at DESC LIMIT 50) entries ON true
      LEFT JOIN people ON people.id = coalesce(entries.person_id, entries.noted_by) AND people.boat_id = entries.boat_id
      ORDER BY entries.noted_at DESC`,
     [boatId, rigIds],

@@ -6,14 +6,33 @@ export interface KeptAnswer {
   readonly answer: unknown;
 }
 
+/** What is done on a rig: the act is kept under its key, and every row that it adds names it. */
+export interface ActOnRig {
+  readonly rigId: string;
+  readonly request: string;
+  readonly asked: unknown;
+}
+
 /**
  * Takes a key for this transaction; null when it is new. A second sender of the same key waits here until the first one
- * has ended, and then gets its answer.
+ * has ended, and then gets its answer. An act on a rig locks the rig, so that acts follow each other in the order of their numbers.
  */
-export async function claimOnce(db: BoatDb, key: string, request: string): Promise<KeptAnswer | null> {
+export async function claimOnce(
+  db: BoatDb,
+  key: string,
+  request: string,
+  act: ActOnRig | null,
+): Promise<KeptAnswer | null> {
   const claimed = await db.query(
-    'INSERT INTO once_keys (boat_id, key, request) VALUES ($1, $2, $3) ON CONFLICT DO NOTHING',
-    [db.boatId, key, request],
+    `WITH claimed AS (
+       INSERT INTO once_keys (boat_id, key, request) VALUES ($1, $2, $3) ON CONFLICT DO NOTHING RETURNING key
+     ), rig AS (
+       SELECT id FROM rigs WHERE boat_id = $1 AND id = $4::uuid FOR UPDATE
+     ), act AS (
+       INSERT INTO acts (boat_id, id, rig_id, request, asked) SELECT $1, key, rig.id, $5, $6 FROM claimed, rig RETURNING id
+     )
+     SELECT set_config('tidy_marlin.act', coalesce((SELECT id::text FROM act), ''), true) FROM claimed`,
+    [db.boatId, key, request, act?.rigId ?? null, act?.request ?? null, act ? JSON.stringify(act.asked) : null],
   );
   if (claimed.rowCount === 1) return null;
   const kept = await db.query<{ request: string; answer: unknown }>(

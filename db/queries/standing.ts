@@ -1,9 +1,20 @@
 import type { Column, RowOf, Table } from '../tables/table';
 import type { Queryable } from '../withBoat';
 
-/** Rows that stand: not withdrawn, and no later row corrects them. */
+/** Rows whose act stands: it was not undone, or it is from before acts were kept. */
+export function ofStandingAct(table: string): string {
+  return `NOT EXISTS (SELECT FROM acts WHERE acts.boat_id = ${table}.boat_id AND acts.id = ${table}.act_id AND acts.undone_by IS NOT NULL)`;
+}
+
+/** Rows that no later row corrects; one whose act was undone corrects nothing. */
+export function uncorrected(table: string): string {
+  return `${ofStandingAct(table)}
+    AND NOT EXISTS (SELECT FROM ${table} later WHERE later.corrects_id = ${table}.id AND ${ofStandingAct('later')})`;
+}
+
+/** Rows that stand: not withdrawn, not undone, and no later row corrects them. */
 export function standing(table: string): string {
-  return `NOT withdrawn AND NOT EXISTS (SELECT 1 FROM ${table} later WHERE later.corrects_id = ${table}.id)`;
+  return `NOT ${table}.withdrawn AND ${uncorrected(table)}`;
 }
 
 /**

@@ -1,5 +1,10 @@
 import type { SupplySpoolRecord } from '../../core/record/record';
 import { onlyRow, type Queryable } from '../withBoat';
+import { ofStandingAct } from './standing';
+
+/** What is left on a spool (m): what was there, less what was taken by acts that stand. */
+const REMAINING = `(length_before_debits_m - (SELECT coalesce(sum(length_m), 0) FROM supply_debits
+  WHERE supply_debits.supply_spool_id = supply_spools.id AND ${ofStandingAct('supply_debits')}))`;
 
 export async function listSupplySpools(db: Queryable, boatId: string): Promise<readonly SupplySpoolRecord[]> {
   const result = await db.query<{
@@ -8,7 +13,11 @@ export async function listSupplySpools(db: Queryable, boatId: string): Promise<r
     label: string;
     bought_length_m: number;
     remaining_length_m: number;
-  }>('SELECT * FROM supply_spools WHERE boat_id = $1 ORDER BY label', [boatId]);
+  }>(
+    `SELECT id, line_product_id, label, bought_length_m, greatest(0, ${REMAINING}) AS remaining_length_m
+     FROM supply_spools WHERE boat_id = $1 ORDER BY label`,
+    [boatId],
+  );
   return result.rows.map((row) => ({
     id: row.id,
     lineProductId: row.line_product_id,
@@ -29,7 +38,7 @@ export async function insertSupplySpool(
   },
 ): Promise<string> {
   const result = await db.query<{ id: string }>(
-    `INSERT INTO supply_spools (boat_id, line_product_id, label, bought_length_m, remaining_length_m)
+    `INSERT INTO supply_spools (boat_id, line_product_id, label, bought_length_m, length_before_debits_m)
      VALUES ($1, $2, $3, $4, $5) RETURNING id`,
     [boatId, spool.lineProductId, spool.label, spool.boughtLengthM, spool.remainingLengthM],
   );
@@ -49,15 +58,21 @@ export async function debitSupplySpool(
     readonly lengthM: number;
   },
 ): Promise<boolean> {
+  await db.query('SELECT FROM supply_spools WHERE boat_id = $1 AND id = $2 FOR UPDATE', [boatId, debit.supplySpoolId]);
   const taken = await db.query(
-    `UPDATE supply_spools SET remaining_length_m = remaining_length_m - $3, version = version + 1
-     WHERE boat_id = $1 AND id = $2 AND remaining_length_m >= $3`,
-    [boatId, debit.supplySpoolId, debit.lengthM],
-  );
-  if (taken.rowCount !== 1) return false;
-  await db.query(
-    'INSERT INTO supply_debits (boat_id, supply_spool_id, load_id, segment_id, length_m) VALUES ($1, $2, $3, $4, $5)',
+    `INSERT INTO supply_debits (boat_id, supply_spool_id, load_id, segment_id, length_m)
+     SELECT boat_id, id, $3, $4, $5 FROM supply_spools
+     WHERE boat_id = $1 AND id = $2 AND ${REMAINING} >= $5`,
     [boatId, debit.supplySpoolId, debit.loadId, debit.segmentId, debit.lengthM],
   );
-  return true;
+  return taken.rowCount === 1;
+}
+
+/** A spool from which more has been taken than was on it; null when there is none. */
+export async function findOverdrawnSpool(db: Queryable, boatId: string): Promise<string | null> {
+  const found = await db.query<{ label: string }>(
+    `SELECT label FROM supply_spools WHERE boat_id = $1 AND ${REMAINING} < -1e-6 LIMIT 1`,
+    [boatId],
+  );
+  return found.rows[0]?.label ?? null;
 }

@@ -1,6 +1,6 @@
 import type { Queryable } from '../withBoat';
 import { onlyRow } from '../withBoat';
-import { standing } from './standing';
+import { ofStandingAct, standing } from './standing';
 
 /** A ready leader, and the rig on which it is now. */
 export interface WindOnRow {
@@ -34,10 +34,12 @@ export async function listWindOns(db: Queryable, boatId: string): Promise<readon
        JOIN loads ON loads.id = segment_replacements.load_id
        JOIN rigs ON rigs.id = loads.rig_id
        WHERE wind_on_id = wind_ons.id AND ${standing('segment_replacements')}
-         AND NOT EXISTS (SELECT FROM loads AS newer WHERE newer.rig_id = loads.rig_id AND newer.started_at > loads.started_at)
+         AND NOT EXISTS (SELECT FROM loads AS newer WHERE newer.rig_id = loads.rig_id AND newer.started_at > loads.started_at
+           AND ${ofStandingAct('newer')})
          AND NOT EXISTS (
            SELECT FROM segment_replacements AS later WHERE later.load_id = segment_replacements.load_id
-             AND later.segment_id = segment_replacements.segment_id AND later.noted_at > segment_replacements.noted_at)
+             AND later.segment_id = segment_replacements.segment_id AND later.noted_at > segment_replacements.noted_at
+             AND ${ofStandingAct('later')})
        LIMIT 1
      ) on_rig ON true
      WHERE wind_ons.boat_id = $1 AND retired_at IS NULL ORDER BY wind_ons.name`,

@@ -2,7 +2,7 @@ import type { ColourReadingRecord, LevelRecord, WindingEntryRecord } from '../..
 import { COLOUR_READINGS, LEVEL_READINGS, WINDING_ENTRIES } from '../tables/measurements';
 import { insertRow, type NewRowOf } from '../tables/table';
 import type { Queryable } from '../withBoat';
-import { listStanding, type OfLoad } from './standing';
+import { listStanding, uncorrected, type OfLoad } from './standing';
 
 type Ids = readonly string[];
 
@@ -29,7 +29,7 @@ export function listColourReadings(
 /** The newest note of one thing, withdrawn or not: the next one corrects it, so that one stands. Its own values from $2 on. */
 const tail = (table: string, same = ''): { readonly sql: string } => ({
   sql: `(SELECT id FROM ${table} WHERE boat_id = $1 AND load_id = $2 AND segment_id = $3${same}
-    AND NOT EXISTS (SELECT FROM ${table} later WHERE later.corrects_id = ${table}.id))`,
+    AND ${uncorrected(table)} ORDER BY noted_at DESC LIMIT 1)`,
 });
 
 /** Notes the end of a segment; noted again, it corrects the earlier note. */

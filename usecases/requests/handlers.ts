@@ -10,6 +10,7 @@ import { recordLeverPoint, recordPlanerLook, workPreset } from '../drag/leverAnd
 import { acceptSetting, recordDragPull, startDragSetting } from '../drag/setDrag';
 import { addSupplySpool, changeLine, changeReel, createLine, createReel, createRig } from '../gear/gear';
 import { forgetReel, recordReverseFill } from '../gear/learning';
+import { undoActs } from '../history/undoActs';
 import { checkSlip, keepTiePhoto, recordJoinBreak } from '../joins/joinChecks';
 import { addPerson, changeJoinKind, recordDrill, tieJoin } from '../joins/joins';
 import { makeWindOn, retireWindOnOf, swapWindOn } from '../joins/windOns';
@@ -52,6 +53,7 @@ export const HANDLERS = {
   createRig: (db, _, input) => createRig(db, input),
   withdraw: (db, _, input) => withdraw(db, input),
 
+  undoActs: (db, { rigId }, input) => undoActs(db, rigId, input),
   saveStack: (db, { rigId }, input) => saveStack(db, rigId, input),
   beginWinding: (db, { rigId }, input) => beginWinding(db, rigId, input),
   noteWinding: (db, { rigId, loadId }, input) => noteWinding(db, rigId, loadId, input),

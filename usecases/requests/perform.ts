@@ -1,7 +1,7 @@
 import 'server-only';
 import { because } from '../../core/reasons';
 import { createHash } from 'node:crypto';
-import { claimOnce, keepAnswer } from '../../db/queries/onceKeys';
+import { claimOnce, keepAnswer, type ActOnRig } from '../../db/queries/onceKeys';
 import { NO_BOAT, withBoat, type Principal } from '../../db/withBoat';
 import { conflict, done, notFound, type UseCaseOutcome } from '../outcome';
 import { HANDLERS, type Handler } from './handlers';
@@ -41,7 +41,7 @@ export async function perform<N extends RequestName>(
     'write',
     async (db): Promise<UseCaseOutcome<unknown>> => {
       if (boatId !== null && db.boat === null) return notFound('boat');
-      const kept = await claimOnce(db, key, request);
+      const kept = await claimOnce(db, key, request, actOf(name, params, input));
       if (kept) return kept.request === request ? done(kept.answer) : conflict(because('key-used'));
       const outcome = await handler(db, params, prepared.value);
       if (outcome.ok) await keepAnswer(db, key, outcome.value);
@@ -50,6 +50,15 @@ export async function perform<N extends RequestName>(
     signal,
   );
 }
+
+/** What is done on a rig is kept as an act of its history, by the rig that the path or the input names. */
+function actOf(request: string, params: unknown, asked: unknown): ActOnRig | null {
+  const rigId = [params, asked].map((of) => (isRecord(of) ? of.rigId : undefined)).find((id) => typeof id === 'string');
+  return rigId === undefined ? null : { rigId, request, asked };
+}
+
+const isRecord = (value: unknown): value is Readonly<Record<string, unknown>> =>
+  typeof value === 'object' && value !== null;
 
 function boatOf(params: unknown): string | null {
   return typeof params === 'object' && params !== null && 'boatId' in params ? String(params.boatId) : null;

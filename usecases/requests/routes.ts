@@ -30,6 +30,7 @@ export const ROUTES = {
   addSupply: { method: 'POST', path: `${BOAT}/supplies`, role: 'crew' },
   createRig: { method: 'POST', path: `${BOAT}/rigs`, role: 'crew' },
   withdraw: { method: 'POST', path: `${BOAT}/withdrawals`, role: 'crew' },
+  undoActs: { method: 'POST', path: `${RIG}/undo`, role: 'crew' },
   saveStack: { method: 'PUT', path: `${RIG}/stack`, role: 'crew' },
   beginWinding: { method: 'POST', path: `${RIG}/loads`, role: 'crew' },
   noteWinding: { method: 'POST', path: `${LOAD}/winding`, role: 'crew' },

@@ -23,6 +23,7 @@ import {
   slipInput,
   tieInput,
 } from '../joins/joinInput';
+import { undoInput } from '../history/historyInput';
 import { retireInput, swapInput, windOnInput } from '../joins/windOnInput';
 import {
   beginInput,
@@ -55,6 +56,7 @@ export const SCHEMAS = {
   addSupply: supplyInput,
   createRig: rigInput,
   withdraw: withdrawInput,
+  undoActs: undoInput,
   saveStack: stackInput,
   beginWinding: beginInput,
   noteWinding: windingInput,
