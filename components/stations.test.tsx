@@ -205,7 +205,7 @@ const pull = (kind: DragPullRecord['kind'], movingN: number, breakawayN = moving
 });
 
 function withSession(made: readonly DragPullRecord[], acceptedAt: string | null = null): RigRecord {
-  const dragSetting: DragSettingRecord = {
+  const setting: DragSettingRecord = {
     id: 'd',
     loadId: 'load',
     fraction: 0.25,
@@ -217,7 +217,7 @@ function withSession(made: readonly DragPullRecord[], acceptedAt: string | null 
     acceptedAt,
     pulls: made.map((one, index) => ({ ...one, id: String(index) })),
   };
-  return { ...tested(), dragSetting };
+  return { ...tested(), ...(acceptedAt ? { dragSetting: setting } : { dragSession: setting }) };
 }
 
 describe('the Drag station', () => {

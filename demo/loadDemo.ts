@@ -318,14 +318,14 @@ async function setDrag(db: BoatDb, rigId: string, loadId: string, fraction: numb
   let clicks = 24;
   for (let step = 0; step < 30; step += 1) {
     await pull('bent rod', step);
-    const { dragSetting } = await recordOf(db, rigId);
-    if (!dragSetting) throw new Error('demo data: the scale session is gone');
-    const session = judgeScaleSession(sessionPulls(dragSetting), dragSetting.targetN);
+    const { dragSession } = await recordOf(db, rigId);
+    if (!dragSession) throw new Error('demo data: the scale session is gone');
+    const session = judgeScaleSession(sessionPulls(dragSession), dragSession.targetN);
     if (!session) throw new Error('demo data: no pull was read');
     if (session.verdict === 'pull-again' || session.verdict === 'set') {
       await pull('bent rod', step);
       await pull('bent rod', step);
-      const { dragSetting: after } = await recordOf(db, rigId);
+      const { dragSession: after } = await recordOf(db, rigId);
       if (after && judgeScaleSession(sessionPulls(after), after.targetN)?.verdict === 'set') {
         must(await acceptSetting(db, rigId, id));
         return;

@@ -56,7 +56,7 @@ export function anyRig(seed: number): RigRecord {
     ...bare,
     load,
     reverseFills,
-    joins: anyJoins(draw, bare.segments),
+    ...anyPlaces(draw, bare.segments),
     ...anyMeasurements(draw, load, products),
   };
   const accepted = constants.get(reel.id)?.[0];
@@ -104,6 +104,8 @@ const NOTHING = {
   hangM: null,
   version: 1,
   joins: [],
+  planJoins: [],
+  making: null,
   load: null,
   trials: [],
   lineMarks: [],
@@ -113,6 +115,7 @@ const NOTHING = {
   joinBreaks: [],
   meantPlaceId: null,
   dragSetting: null,
+  dragSession: null,
   dragHistory: [],
   leverPoints: [],
   presetActs: [],
@@ -343,10 +346,28 @@ function anyLoad(draw: Draw, record: RigRecord, index: number, status: LoadRecor
           ]
         : [],
     version: 1,
+    begunBy: null,
   };
 }
 
+/** The joins of the line and of its plan: the same ones, as where nothing was planned anew. */
+function anyPlaces(draw: Draw, segments: RigRecord['segments']) {
+  const joins = anyJoins(draw, segments);
+  return { joins, planJoins: joins };
+}
+
 function anyMeasurements(draw: Draw, load: LoadRecord | null, products: readonly LineProductRecord[]) {
+  const anySetting = ({ id: loadId }: LoadRecord) => ({
+    id: 'setting',
+    loadId,
+    fraction: draw.between({ min: 0.05, max: 0.4 }),
+    strengthBasis: draw.of(['label', 'tested', 'weakest'] as const),
+    targetN: draw.between(LIMITS.forceN),
+    rodAngleRad: draw.between({ min: 0, max: Math.PI }),
+    basis: {},
+    startedAt: at(11),
+    pulls: many(6, pull),
+  });
   const pull = (index: number) => ({
     id: `p${index}`,
     kind: draw.of(['warm-up', 'bent rod', 'straight'] as const),
@@ -407,21 +428,8 @@ function anyMeasurements(draw: Draw, load: LoadRecord | null, products: readonly
         at: at(1),
       })),
     })),
-    dragSetting:
-      load && draw.chance(0.5)
-        ? {
-            id: 'setting',
-            loadId: load.id,
-            fraction: draw.between({ min: 0.05, max: 0.4 }),
-            strengthBasis: draw.of(['label', 'tested', 'weakest'] as const),
-            targetN: draw.between(LIMITS.forceN),
-            rodAngleRad: draw.between({ min: 0, max: Math.PI }),
-            basis: {},
-            startedAt: at(11),
-            acceptedAt: draw.chance(0.5) ? at(13) : null,
-            pulls: many(6, pull),
-          }
-        : null,
+    dragSetting: load && draw.chance(0.5) ? { ...anySetting(load), acceptedAt: at(13) } : null,
+    dragSession: load && draw.chance(0.3) ? { ...anySetting(load), id: 'session', acceptedAt: null } : null,
     leverPoints: load
       ? many(5, (index) => ({
           id: `v${index}`,

@@ -54,6 +54,8 @@ export const ACT_WORDS: WordsFor<typeof ACT_REASONS> = {
   'school-of-another-join': 'That school ties another join.',
   'step-left-out': ({ step }, say) => `A step was left out: ${stepWords(step as StepText, say)}`,
   'not-of-the-crew': 'Choose one of the crew.',
+  'join-not-planned':
+    'That place is not in the plan any more. Plan the line as it is first, and choose another join there.',
   'same-join': 'That is the join it has.',
   'wind-on-name-taken': 'There is one of that name already.',
   'wind-on-in-use': ({ rig }) => `It is on ${rig}: swap it off first.`,

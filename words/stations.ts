@@ -15,6 +15,9 @@ export const STATION_WORDS: WordsFor<typeof STATION_REASONS> = {
   'lines-pulled': ({ tested, lines, times }) => `${tested} of ${lines} lines pulled ${times} times`,
   'all-lines-pulled': ({ lines, times }) => `all ${lines} lines pulled ${times} times or more`,
   'scale-not-finished': 'scale session not finished',
+  'drag-turned-since':
+    'the drag was turned in the session that is open: finish it, or turn it back and call the session off',
+  'successor-in-the-making': 'a new load is planned at the bench; what is on stays until its first segment is on',
   'scale-not-used': 'not set with a scale yet',
   'strength-unknown': 'the strength of the rig is no longer known',
   'set-days-ago': ({ days }) => `set ${days} days ago: pull it with a scale before the next trip`,

@@ -1,7 +1,6 @@
 'use client';
 
 import Link from 'next/link';
-import { useState } from 'react';
 import { judgeScaleSession } from '@/core/drag/scaleSession';
 import { sessionPulls } from '@/core/record/sessionPulls';
 import { useRig } from '@/components/rig/RigProvider';
@@ -13,14 +12,13 @@ import { EnvelopeLens } from './EnvelopeLens';
 import { FightRehearsal } from './FightRehearsal';
 import { LeverCard } from './LeverCard';
 import { PlanerCard } from './PlanerCard';
-import { ScaleSession } from './ScaleSession';
+import { AcceptedDrag, ScaleSession } from './ScaleSession';
 import { SurgeCard } from './SurgeCard';
 
 /** The Drag station: set it with a scale, and know what it becomes as line leaves. */
 export function DragStation() {
   const { record, view } = useRig();
-  const { load, dragSetting } = record;
-  const [another, setAnother] = useState<string | null>(null);
+  const { load, dragSetting, dragSession } = record;
   if (!view || load?.status !== 'wound') {
     return (
       <Card title="Nothing to set yet">
@@ -34,9 +32,11 @@ export function DragStation() {
       </Card>
     );
   }
-  const session = dragSetting?.loadId === load.id && another !== dragSetting.id ? dragSetting : null;
-  const forceN = view.setForceN ?? session?.targetN ?? null;
-  const judgement = session && judgeScaleSession(sessionPulls(session), session.targetN);
+  const accepted = dragSetting?.loadId === load.id ? dragSetting : null;
+  const session = dragSession?.loadId === load.id ? dragSession : null;
+  const newest = session ?? accepted;
+  const forceN = view.setForceN ?? newest?.targetN ?? null;
+  const judgement = newest && judgeScaleSession(sessionPulls(newest), newest.targetN);
   const breakawayRatio = judgement?.breakawayRatio ?? USUAL_BREAKAWAY;
   return (
     <div className="flex flex-col gap-4">
@@ -45,18 +45,27 @@ export function DragStation() {
         <Card title="Target">
           <DragTargetCard view={view} load={load} />
         </Card>
-        <Card title={session?.acceptedAt ? 'As it is set' : 'Scale session'}>
-          {session ? (
-            <ScaleSession key={session.id} setting={session} onAnother={() => setAnother(session.id)} />
-          ) : (
-            <p>
-              Choose a target, then begin a session: hook a scale to the line through the bent rod, as with a fish. Two
-              pulls warm the drag up; the next ones count.
-            </p>
+        <div className="flex min-w-0 flex-col gap-4">
+          {(session ?? !accepted) && (
+            <Card title="Scale session">
+              {session ? (
+                <ScaleSession key={session.id} setting={session} />
+              ) : (
+                <p>
+                  Choose a target, then begin a session: hook a scale to the line through the bent rod, as with a fish.
+                  Two pulls warm the drag up; the next ones count.
+                </p>
+              )}
+            </Card>
           )}
-        </Card>
+          {accepted && (
+            <Card title="As it is set">
+              <AcceptedDrag setting={accepted} />
+            </Card>
+          )}
+        </div>
       </div>
-      {record.reel.dragKind === 'lever' && <LeverCard view={view} load={load} targetN={session?.targetN ?? null} />}
+      {record.reel.dragKind === 'lever' && <LeverCard view={view} load={load} targetN={newest?.targetN ?? null} />}
       {forceN !== null && view.strength && (
         <>
           <SurgeCard view={view} forceN={forceN} breakawayRatio={breakawayRatio} />

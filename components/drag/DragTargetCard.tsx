@@ -47,7 +47,7 @@ export function DragTargetCard({ view, load }: { view: RigView; load: LoadRecord
   const weakestN = view.strength?.weakest.strengthN.value ?? null;
   const outcome =
     basis?.strengthN && readable ? dragTarget(basis.strengthN, fraction, record.reel.dragLimitN, weakestN) : null;
-  const guide = guideFactorFor(record.dragSetting, rodAngleRad);
+  const guide = guideFactorFor([record.dragSession, record.dragSetting], rodAngleRad);
   const begin = async (): Promise<void> => {
     const body = { loadId: load.id, fraction, strengthBasis: chosen, rodAngleRad };
     const result = await sendNow(

@@ -3,10 +3,11 @@
 import dynamic from 'next/dynamic';
 import { useState } from 'react';
 import { STICKY_RATIO } from '@/core/drag/readPull';
-import type { ScaleSession as Judgement } from '@/core/drag/scaleSession';
+import { judgeScaleSession, type ScaleSession as Judgement } from '@/core/drag/scaleSession';
 import { guideFactorFor } from '@/core/rig/drag/guideOfRig';
 import { PLUS_MINUS_SDS } from '@/core/numerics/propagate';
 import type { DragPullRecord, DragSettingRecord } from '@/core/record/record';
+import { sessionPulls } from '@/core/record/sessionPulls';
 import { TracePlot } from '@/components/bench/TracePlot';
 import { UndoButton } from '@/components/bench/UndoButton';
 import { VirtualBench } from '@/components/bench/VirtualMark';
@@ -29,14 +30,14 @@ const PULL_KINDS: readonly { value: DragPullRecord['kind']; text: string }[] = [
 ];
 
 /** Pulls with a scale until the last three agree with the target and with each other. */
-export function ScaleSession({ setting, onAnother }: { setting: DragSettingRecord; onAnother: () => void }) {
+export function ScaleSession({ setting }: { setting: DragSettingRecord }) {
   const { record } = useRig();
   const scale = useScale(setting);
   const [onBench, setOnBench] = useState(false);
   const { kind, moving, breakaway, busy, fieldError, judgement, warmUps, samples, unread, turned } = scale;
   const last = setting.pulls.at(-1);
+  const turnedOnce = setting.pulls.some((pull) => pull.settingStep > 0);
 
-  if (setting.acceptedAt) return <Accepted setting={setting} judgement={judgement} onAnother={onAnother} />;
   return (
     <div className="flex flex-col gap-4">
       <Verdict setting={setting} judgement={judgement} warmUps={warmUps} />
@@ -98,10 +99,17 @@ export function ScaleSession({ setting, onAnother }: { setting: DragSettingRecor
           Accept this setting
         </Button>
         {last && <UndoButton kind="dragPull" id={last.id} what="pull" reason="undone at the scale" />}
-        <Button weight="quiet" onClick={onAnother}>
-          Choose another target
+        <Button weight="quiet" disabled={busy} onClick={() => void scale.drop()}>
+          Call this session off
         </Button>
       </div>
+      {record.dragSetting?.acceptedAt && (
+        <p className="text-sm text-ink-soft">
+          {turnedOnce
+            ? 'The drag was turned in this session: what was accepted before is not claimed any more. Called off, it counts again, so turn it back first.'
+            : 'What was accepted before stays in force until this session is accepted.'}
+        </p>
+      )}
       <GuideFactor setting={setting} />
       {onBench && <ScaleBench scale={scale} setting={setting} onLeave={() => setOnBench(false)} />}
     </div>
@@ -166,7 +174,7 @@ function PullList({ setting }: { setting: DragSettingRecord }) {
 }
 
 function GuideFactor({ setting }: { setting: DragSettingRecord }) {
-  const factor = guideFactorFor(setting, setting.rodAngleRad);
+  const factor = guideFactorFor([setting], setting.rodAngleRad);
   if (factor.source !== 'measured') {
     return (
       <p className="text-sm text-ink-soft">
@@ -182,15 +190,9 @@ function GuideFactor({ setting }: { setting: DragSettingRecord }) {
   );
 }
 
-function Accepted({
-  setting,
-  judgement,
-  onAnother,
-}: {
-  setting: DragSettingRecord;
-  judgement: Judgement | null;
-  onAnother: () => void;
-}) {
+/** The drag as it was accepted: in force until another session is. */
+export function AcceptedDrag({ setting }: { setting: DragSettingRecord }) {
+  const judgement = judgeScaleSession(sessionPulls(setting), setting.targetN);
   const { states } = useRig();
   const { format } = useUnits();
   const say = useSay();
@@ -212,9 +214,6 @@ function Accepted({
       )}
       <PullList setting={setting} />
       <GuideFactor setting={setting} />
-      <div>
-        <Button onClick={onAnother}>Set it anew</Button>
-      </div>
     </div>
   );
 }

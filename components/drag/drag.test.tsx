@@ -25,7 +25,7 @@ function leverRig(change: Partial<RigRecord> = {}): RigRecord {
     ...rig,
     reel: { ...rig.reel, dragKind: 'lever' },
     strengthTests: [pulls('nylon', [140, 142, 139]), pulls('lead', [80, 82, 78]), pulls('top', [85, 84, 86])],
-    dragSetting: {
+    dragSession: {
       id: 'd',
       loadId: 'load',
       fraction: 0.25,

@@ -107,6 +107,14 @@ export function useScale(setting: DragSettingRecord) {
       const body = { kind: 'dragPull' as const, id: last.id, rigId: record.id, reason: 'undone at the scale' };
       await sendNow('withdraw', { boatId: record.boat.id }, body, 'The last pull is taken back.');
     },
+    async drop(): Promise<void> {
+      await sendNow(
+        'dropSession',
+        { boatId: record.boat.id, rigId: record.id, settingId: setting.id },
+        {},
+        'The session is called off; its pulls stay on record.',
+      );
+    },
     async accept(): Promise<boolean> {
       return (
         await sendNow(

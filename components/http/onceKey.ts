@@ -9,5 +9,5 @@ export function onceHead(method: string, path: string, body: unknown) {
   const words = `${method} ${path} ${JSON.stringify(body)}`;
   const key = unanswered.get(words) ?? crypto.randomUUID();
   unanswered.set(words, key);
-  return { head: { 'x-once-key': key }, answered: () => unanswered.delete(words) };
+  return { key, head: { 'x-once-key': key }, answered: () => unanswered.delete(words) };
 }

@@ -25,7 +25,8 @@ export interface SendFailure {
   readonly fields: Readonly<Record<string, string>>;
 }
 
-export type SendResult<T> = { readonly ok: true; readonly value: T } | SendFailure;
+/** @property actId the key of the act: its id in the history of its rig */
+export type SendResult<T> = { readonly ok: true; readonly value: T; readonly actId: string } | SendFailure;
 
 /** Tries of a request that the server cannot take just now, and the longest that is waited between them (s). */
 const TRIES = 4;
@@ -49,7 +50,7 @@ export async function send<N extends RequestName>(
     if (response.status < 499) act.answered();
     const json: unknown = await response.json();
     // The table gives the request's answer its type: server and browser are built from one source.
-    if (response.ok) return { ok: true, value: json as ReplyOf<N> };
+    if (response.ok) return { ok: true, value: json as ReplyOf<N>, actId: act.key };
     if (!isErrorBody(json))
       return { ok: false, message: 'The server answered something unexpected. Nothing was stored.', fields: {} };
     const fields = Object.fromEntries(json.error.fields.map(({ path: at, message }) => [at, message]));

@@ -11,6 +11,12 @@ import { send, type SendFailure, type SendResult } from './send';
 export type SendState =
   { readonly kind: 'idle' } | { readonly kind: 'sending' } | { readonly kind: 'failed'; readonly failure: SendFailure };
 
+/** The rig on whose history an act stands, where it is one that can be undone there. */
+function rigOf(name: RequestName, params: unknown): RequestParams<'undoActs'> | null {
+  const { boatId, rigId } = params as Readonly<Partial<Record<string, string>>>;
+  return boatId && rigId && name !== 'undoActs' ? { boatId, rigId } : null;
+}
+
 /**
  * Sends requests for a form: keeps its state, shows a failure where the form shows it and as a toast,
  * and on success brings the page's data up to date.
@@ -28,6 +34,17 @@ export function useSend(): {
   const router = useRouter();
   const toast = useToast();
   const [state, setState] = useState<SendState>({ kind: 'idle' });
+  const undo = useCallback(
+    async (rig: RequestParams<'undoActs'>, actId: string): Promise<void> => {
+      const undone = await send('undoActs', rig, { fromId: actId, newestId: actId });
+      toast(
+        undone.ok ? 'Undone. The history of this rod can bring it back.' : undone.message,
+        undone.ok ? 'done' : 'problem',
+      );
+      router.refresh();
+    },
+    [router, toast],
+  );
   const sendNow = useCallback(
     async <N extends RequestName>(
       name: N,
@@ -39,7 +56,8 @@ export function useSend(): {
       const result = await send(name, params, body);
       if (result.ok) {
         setState({ kind: 'idle' });
-        if (saidWhenDone) toast(saidWhenDone, 'done');
+        const rig = rigOf(name, params);
+        if (saidWhenDone) toast(saidWhenDone, 'done', rig ? () => void undo(rig, result.actId) : undefined);
         router.refresh();
       } else {
         setState({ kind: 'failed', failure: result });
@@ -47,7 +65,7 @@ export function useSend(): {
       }
       return result;
     },
-    [router, toast],
+    [router, toast, undo],
   );
   const fieldError = useCallback(
     (path: string) => (state.kind === 'failed' ? state.failure.fields[path] : undefined),

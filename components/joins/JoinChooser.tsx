@@ -24,6 +24,7 @@ export function JoinChooser({
   const { format } = useUnits();
   const say = useSay();
   const { sendNow, state } = useSend();
+  const isOn = record.load?.status === 'wound';
   const lines = useMemo(() => linesOf(record, join), [record, join]);
   const { ranked, impossible } = useMemo(() => chooseJoin(lines.inner, lines.outer, tested), [lines, tested]);
   const use = (kind: JoinKind): void =>
@@ -31,7 +32,9 @@ export function JoinChooser({
       'changeJoinKind',
       { boatId: record.boat.id, rigId: record.id, joinId: join.id },
       { kind },
-      `${JOIN_KINDS[kind].name} it is. Strength and drag follow.`,
+      isOn
+        ? `Planned: ${JOIN_KINDS[kind].name}. The join that is on counts until this one is tied.`
+        : `${JOIN_KINDS[kind].name} it is. Strength and drag follow.`,
     );
   const best = ranked[0];
   const line = best

@@ -4,7 +4,6 @@ import { useState } from 'react';
 import { joinStanding, type JoinStanding } from '@/core/joins/joinState';
 import type { JoinKind } from '@/core/joins/joinKinds';
 import { isAtLeader } from '@/core/rig/joins/joinsOfRig';
-import type { JoinRecord } from '@/core/record/record';
 import { useRig } from '@/components/rig/RigProvider';
 import { UndoButton } from '@/components/bench/UndoButton';
 import { Card } from '@/components/ui/Card';
@@ -13,7 +12,7 @@ import { useUnits } from '@/components/units/UnitsProvider';
 import { CadenceTrainer } from './CadenceTrainer';
 import { JoinBreaks } from './JoinBreaks';
 import { JoinChooser } from './JoinChooser';
-import { joinsInOrder, kindWords, placeWords } from './joinLines';
+import { joinsInOrder, kindWords, placeWords, type JoinPlace } from './joinLines';
 import { TieGuide } from './TieGuide';
 import { SlipCheck } from './SlipCheck';
 import { SpliceCard } from './SpliceCard';
@@ -46,30 +45,42 @@ export function JoinsStation({
   const { record } = useRig();
   const joins = joinsInOrder(record);
   const [picked, setPicked] = useState<string | null>(null);
-  const join = joins.find((candidate) => candidate.id === picked) ?? joins.find((each) => !each.lastTie) ?? joins[0];
-  if (!join) {
+  const place =
+    joins.find((each) => each.join.outerSegmentId === picked) ??
+    joins.find((each) => !each.join.lastTie || each.successor) ??
+    joins[0];
+  if (!place) {
     return (
       <Card title="Joins">
         <p>This rig has no line yet, and so no join. Plan the line first.</p>
       </Card>
     );
   }
+  const { join } = place;
+  // What is tied next at this place: the one that is planned for it, where that is another.
+  const next = place.successor ?? join;
   return (
     <div className="grid gap-4 lg:grid-cols-[2fr_3fr]">
       <div className="flex min-w-0 flex-col gap-4">
         <Card title="The joins, in the order of tying">
           <ol className="flex flex-col gap-2">
             {joins.map((each) => (
-              <JoinRow key={each.id} join={each} now={now} picked={each === join} onPick={() => setPicked(each.id)} />
+              <JoinRow
+                key={each.join.id}
+                place={each}
+                now={now}
+                picked={each === place}
+                onPick={() => setPicked(each.join.outerSegmentId)}
+              />
             ))}
           </ol>
         </Card>
-        <JoinChooser key={`choose-${join.id}`} join={join} tested={tested} />
+        <JoinChooser key={`choose-${next.id}`} join={next} tested={tested} />
         <WindOns windOns={windOns} people={people} />
         <SpliceCard />
       </div>
       <div className="flex min-w-0 flex-col gap-4">
-        <TieGuide key={`tie-${join.id}`} join={join} people={people} />
+        <TieGuide key={`tie-${next.id}`} join={next} people={people} />
         <JoinBreaks key={`break-${join.id}`} join={join} />
         {join.innerSegmentId === null && <SlipCheck key={`slip-${join.id}`} join={join} />}
         <CadenceTrainer people={people} drills={drills} />
@@ -79,12 +90,12 @@ export function JoinsStation({
 }
 
 function JoinRow({
-  join,
+  place: { join, successor },
   now,
   picked,
   onPick,
 }: {
-  join: JoinRecord;
+  place: JoinPlace;
   now: number;
   picked: boolean;
   onPick: () => void;
@@ -111,6 +122,11 @@ function JoinRow({
             </>
           )}
         </span>
+        {successor && (
+          <span className="block text-sm font-semibold text-warn">
+            To become {kindWords(successor)}: not tied yet. Until it is, the one above counts.
+          </span>
+        )}
       </button>
       {picked && tie && <TiePhoto key={tie.id} tie={tie} />}
       {picked && tie && <UndoButton kind="tie" id={tie.id} what="tie" reason="noted by mistake" />}

@@ -18,7 +18,7 @@ export function WindOns({ windOns, people }: { windOns: readonly WindOn[]; peopl
   const { record } = useRig();
   const { load } = record;
   const top = load?.status === 'wound' ? load.segments.findLast((segment) => segment.wound) : undefined;
-  const takesLoops = record.joins.some(
+  const takesLoops = [...record.joins, ...record.planJoins].some(
     (join) => join.outerSegmentId === top?.segmentId && join.kind === 'loop-to-loop',
   );
   return (

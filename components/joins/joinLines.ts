@@ -32,8 +32,14 @@ export function linesOf(record: RigRecord, join: JoinRecord): LinesToJoin {
   };
 }
 
+/** The segments of the line that is on, or else of the plan, from the arbor. */
+const segmentsOf = (record: RigRecord): readonly { readonly id: string; readonly name: string }[] =>
+  record.load?.status === 'wound'
+    ? record.load.segments.map(({ segmentId: id, name }) => ({ id, name }))
+    : record.segments;
+
 const nameOf = (record: RigRecord, segmentId: string | null): string =>
-  segmentId === null ? 'the arbor' : (record.segments.find((segment) => segment.id === segmentId)?.name ?? '');
+  segmentId === null ? 'the arbor' : (segmentsOf(record).find((segment) => segment.id === segmentId)?.name ?? '');
 
 /** A join by the two segments that meet. */
 export function placeWords(record: RigRecord, join: JoinRecord): string {
@@ -58,9 +64,26 @@ export function efficiencyWords(join: JoinRecord, format: Formatter): string {
   return `Keeps ${format.percent(value)} ± ${(100 * PLUS_MINUS_SDS * sd).toFixed(0)} % of the weaker line, ${basis}.`;
 }
 
+/** A join of the line, and another one that is planned for its place and not tied yet. */
+export interface JoinPlace {
+  readonly join: JoinRecord;
+  readonly successor: JoinRecord | null;
+}
+
 /** The joins of a rig in the order in which they are tied, from the arbor. */
-export function joinsInOrder(record: RigRecord): readonly JoinRecord[] {
-  const place = (join: JoinRecord): number =>
-    record.segments.findIndex((segment) => segment.id === join.outerSegmentId);
-  return record.joins.toSorted((a, b) => place(a) - place(b));
+export function joinsInOrder(record: RigRecord): readonly JoinPlace[] {
+  const segments = segmentsOf(record);
+  const place = (join: JoinRecord): number => segments.findIndex((segment) => segment.id === join.outerSegmentId);
+  return record.joins
+    .toSorted((a, b) => place(a) - place(b))
+    .map((join) => ({
+      join,
+      successor:
+        record.planJoins.find(
+          (planned) =>
+            planned.outerSegmentId === join.outerSegmentId &&
+            planned.innerSegmentId === join.innerSegmentId &&
+            planned.id !== join.id,
+        ) ?? null,
+    }));
 }

@@ -2,7 +2,8 @@
 
 import dynamic from 'next/dynamic';
 import { useState } from 'react';
-import { useRig } from '@/components/rig/RigProvider';
+import { atBench } from '@/core/rig/line/atBench';
+import { AtBench, useRig } from '@/components/rig/RigProvider';
 import { Button } from '@/components/ui/Button';
 
 // A load is planned, wound or on: each is loaded when it is what the page shows.
@@ -17,7 +18,14 @@ export function LoadStation() {
   // Planning anew is over once another load has begun.
   const [planningOver, setPlanningOver] = useState<string | null>(null);
   const planning = load !== null && planningOver === load.id;
-  if (load?.status === 'winding') return <WindingPanel load={load} />;
+  const bench = atBench(record).load;
+  if (bench?.status === 'winding') {
+    return (
+      <AtBench>
+        <WindingPanel load={bench} onReel={record.making ? load : null} />
+      </AtBench>
+    );
+  }
   if (load && !planning) return <LoadedPanel load={load} onPlan={() => setPlanningOver(load.id)} />;
   return (
     <div className="flex flex-col gap-3">

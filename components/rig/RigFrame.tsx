@@ -9,7 +9,7 @@ import { lineScale } from '@/components/line/lineScale';
 import { Ribbon } from '@/components/line/Ribbon';
 import { exaggeration } from '@/components/line/RibbonBands';
 import { bandsOfLine } from '@/core/rig/view/bandsOfLine';
-import { cardPath, rigPath, stationPath } from '@/components/shell/paths';
+import { cardPath, historyPath, rigPath, stationPath } from '@/components/shell/paths';
 import { Pending } from '@/components/ui/Pending';
 import { StateMark } from '@/components/ui/StateMark';
 import { HeldOut } from './HeldOut';
@@ -49,7 +49,8 @@ function StationTabs() {
 /** The line over every station of a rig: tabs, ribbon, cursor. */
 export function RigFrame({ children }: { children: ReactNode }) {
   const { record, view } = useRig();
-  const isCard = usePathname() === cardPath(record.boat.id, record.id);
+  const pathname = usePathname();
+  const isPaper = [cardPath(record.boat.id, record.id), historyPath(record.boat.id, record.id)].includes(pathname);
   const factor = view
     ? exaggeration(bandsOfLine(view.record, view.current.line), lineScale(view.current.line, 960))
     : 0;
@@ -61,11 +62,15 @@ export function RigFrame({ children }: { children: ReactNode }) {
           <p className="text-sm text-ink-soft">
             {record.reel.name}
             {view && (view.current.state === 'planned' ? ' · the line as planned' : ' · the line as it is on the reel')}
+            {' · '}
+            <Link className="text-chalk underline" href={historyPath(record.boat.id, record.id)}>
+              History
+            </Link>
           </p>
         </div>
         <StationTabs />
         <HeldOut />
-        {view && !isCard && (
+        {view && !isPaper && (
           <section aria-label="The line" className="my-3">
             <div className="hidden sm:block">
               <Ribbon view={view} orientation="lying" />
@@ -93,7 +98,7 @@ export function RigFrame({ children }: { children: ReactNode }) {
           </section>
         )}
       </div>
-      <main id="main" className="mx-auto max-w-[84rem] px-4 pb-16">
+      <main id="main" className={`mx-auto max-w-[84rem] px-4 pb-16 ${isPaper ? 'pt-3' : ''}`}>
         {children}
       </main>
     </>

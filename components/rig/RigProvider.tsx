@@ -2,6 +2,7 @@
 
 import { createContext, use, useMemo, useState, type ReactNode } from 'react';
 import type { RigRecord } from '@/core/record/record';
+import { atBench } from '@/core/rig/line/atBench';
 import { rigView, type RigView } from '@/core/rig/view/rigView';
 import type { Station } from '@/core/record/stations';
 import { stationStates } from '@/core/rig/stationStates';
@@ -33,6 +34,15 @@ export function RigProvider({ record, children }: { record: RigRecord; children:
       </WordsProvider>
     </RigContext>
   );
+}
+
+/** What is inside sees the rig as the winding bench does: with the load that is being made. */
+export function AtBench({ children }: { children: ReactNode }) {
+  const rig = useRig();
+  const record = atBench(rig.record);
+  const view = useMemo(() => (record === rig.record ? rig.view : rigView(record)), [record, rig]);
+  const value = useMemo(() => ({ ...rig, record, view }), [rig, record, view]);
+  return <RigContext value={value}>{children}</RigContext>;
 }
 
 /** The rig of this page and its derived view. */

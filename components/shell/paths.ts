@@ -10,6 +10,9 @@ export const stationPath = (boatId: string, rigId: string, station: Station): st
 export const fleetPath = (boatId: string): string => `/boats/${boatId}/fleet`;
 export const cardPath = (boatId: string, rigId: string): string => `${rigPath(boatId, rigId)}/card`;
 
+/** What was done on a rig, and the way back. */
+export const historyPath = (boatId: string, rigId: string): string => `${rigPath(boatId, rigId)}/history`;
+
 export interface Place {
   readonly label: string;
   readonly path: string;
@@ -20,6 +23,7 @@ export function rigPlaces(boatId: string, rigId: string): readonly Place[] {
   return [
     { label: 'The whole line', path: rigPath(boatId, rigId) },
     ...STATIONS.map(({ id, title }) => ({ label: title, path: stationPath(boatId, rigId, id) })),
+    { label: 'History, and undo', path: historyPath(boatId, rigId) },
     { label: 'Card of this rod', path: cardPath(boatId, rigId) },
   ];
 }

@@ -8,7 +8,7 @@ import type { Shown } from './shown';
 export function ToastShelf({ shown, onGone }: { shown: readonly Shown[]; onGone: (id: number) => void }) {
   return (
     <Toast.Provider duration={6000} swipeDirection="right">
-      {shown.map(({ id, text, tone }) => (
+      {shown.map(({ id, text, tone, undo }) => (
         <Toast.Root
           key={id}
           onOpenChange={(open) => !open && onGone(id)}
@@ -20,6 +20,13 @@ export function ToastShelf({ shown, onGone }: { shown: readonly Shown[]; onGone:
             <TriangleAlert className="mt-0.5 size-5 shrink-0 text-stop" aria-hidden />
           )}
           <Toast.Description>{text}</Toast.Description>
+          {undo && (
+            <Toast.Action asChild altText="Undo it in the history of this rod">
+              <button type="button" className="min-h-11 px-2 font-semibold text-chalk underline" onClick={undo}>
+                Undo
+              </button>
+            </Toast.Action>
+          )}
           <Toast.Close aria-label="Close this message" className="ml-auto p-1">
             <X className="size-4" aria-hidden />
           </Toast.Close>

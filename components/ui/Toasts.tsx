@@ -4,7 +4,8 @@ import dynamic from 'next/dynamic';
 import { createContext, use, useCallback, useState, type ReactNode } from 'react';
 import type { Shown, Tone } from './shown';
 
-type Show = (text: string, tone: Tone) => void;
+/** @param undo offers to undo what was done, where that can be */
+type Show = (text: string, tone: Tone, undo?: () => void) => void;
 
 const ToastContext = createContext<Show | null>(null);
 
@@ -13,8 +14,8 @@ const ToastShelf = dynamic(() => import('./ToastShelf').then(({ ToastShelf: load
 
 export function Toasts({ children }: { children: ReactNode }) {
   const [shown, setShown] = useState<readonly Shown[] | null>(null);
-  const show = useCallback<Show>((text, tone) => {
-    setShown((before) => [...(before ?? []).slice(-2), { id: (before?.at(-1)?.id ?? 0) + 1, text, tone }]);
+  const show = useCallback<Show>((text, tone, undo) => {
+    setShown((before) => [...(before ?? []).slice(-2), { id: (before?.at(-1)?.id ?? 0) + 1, text, tone, undo }]);
   }, []);
   const gone = (id: number): void => setShown((before) => (before ?? []).filter((toast) => toast.id !== id));
   return (

@@ -5,4 +5,6 @@ export interface Shown {
   readonly id: number;
   readonly text: string;
   readonly tone: Tone;
+  /** Undoes what was done; left out where nothing can be undone. */
+  readonly undo?: (() => void) | undefined;
 }

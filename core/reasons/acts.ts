@@ -46,6 +46,7 @@ export const ACT_REASONS = {
   'step-left-out': { step: 'name' },
   'not-of-the-crew': {},
   'same-join': {},
+  'join-not-planned': {},
   'wind-on-name-taken': {},
   'wind-on-in-use': { rig: 'name' },
   'wind-on-needs-load': {},

@@ -6,6 +6,8 @@ export const LOG_REASONS = {
   'line-marked': { mark: 'name', looks: 'name' },
   loaded: { segments: 'names' },
   'winding-abandoned': {},
+  'winding-cancelled': {},
+  'session-dropped': {},
   'line-stripped': { segment: 'name', lengthM: 'length', note: 'name' },
   'line-lost': { segment: 'name', lengthM: 'length', note: 'name' },
   'line-added': { segment: 'name', lengthM: 'length', note: 'name' },

@@ -12,6 +12,8 @@ export const STATION_REASONS = {
   'left-with-card': {},
   'lines-pulled': { tested: 'number', lines: 'number', times: 'number' },
   'all-lines-pulled': { lines: 'number', times: 'number' },
+  'drag-turned-since': {},
+  'successor-in-the-making': {},
   'scale-not-finished': {},
   'scale-not-used': {},
   'strength-unknown': {},

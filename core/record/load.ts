@@ -18,6 +18,8 @@ export interface LoadRecord {
   /** Segments that were replaced since, oldest first. */
   readonly replacements: readonly ReplacementRecord[];
   readonly version: number;
+  /** The act that began it; null where it is from before acts were kept. */
+  readonly begunBy: string | null;
 }
 
 /** What the display showed when so many colours of a segment were on, from zero at its start. */

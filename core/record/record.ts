@@ -34,9 +34,14 @@ export interface RigRecord {
   readonly products: readonly LineProductRecord[];
   /** In order from the arbor. */
   readonly segments: readonly SegmentRecord[];
+  /** The joins of the line that is on, from the arbor outwards; of the plan, where nothing is loaded. */
   readonly joins: readonly JoinRecord[];
-  /** The newest load, if any. */
+  /** The joins of the stack as it is planned now. */
+  readonly planJoins: readonly JoinRecord[];
+  /** The load that is on, or is going on; null where there is none. */
   readonly load: LoadRecord | null;
+  /** A winding that has begun and of which nothing is on yet, while `load` is still on; null where there is none. */
+  readonly making: LoadRecord | null;
   readonly trials: readonly TrialRecord[];
   /** Marks tied or inked on the line that is on. */
   readonly lineMarks: readonly LineMarkRecord[];
@@ -47,8 +52,10 @@ export interface RigRecord {
   readonly joinBreaks: readonly BoatJoinBreakRecord[];
   /** Id of the segment or join that is meant to break on a snag; null: the outermost segment. */
   readonly meantPlaceId: string | null;
-  /** The newest drag setting, accepted or not. */
+  /** The drag as it was accepted last. */
   readonly dragSetting: DragSettingRecord | null;
+  /** The scale session that has begun since and is not accepted, or null. */
+  readonly dragSession: DragSettingRecord | null;
   /** Every accepted setting, newest first. */
   readonly dragHistory: readonly PastDragRecord[];
   /** Pulls with the lever at places of its sweep, of the present load, oldest first. */

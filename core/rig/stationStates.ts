@@ -1,11 +1,13 @@
 import { changedSince } from '../provenance/basis';
 import { because } from '../reasons';
 import { countBasis, dragBasis, loadBasis } from './bases';
+import { isBeingWound } from './line/atBench';
 import { currentLine } from './line/currentLine';
 import { joinsState } from './joins/joinsOfRig';
 import type { RigRecord } from '../record/record';
 import type { StationState } from '../record/stationState';
 import { STATIONS, type Station } from '../record/stations';
+import { wasTurnedSince } from '../record/acceptedDrag';
 import { productStrength, PULLS_FOR_A_MEAN, strengthOfRig } from './strength/strengthOfRig';
 
 const DAY_MS = 86_400_000;
@@ -33,6 +35,8 @@ export function stationStates(record: RigRecord): Readonly<Record<Station, Stati
 
 function loadState(record: RigRecord): StationState {
   const { load } = record;
+  if (isBeingWound(record) && load?.status === 'wound')
+    return { state: 'due', why: because('successor-in-the-making') };
   if (!load)
     return { state: 'due', why: because(record.segments.length === 0 ? 'no-line-planned' : 'planned-not-wound') };
   if (load.status === 'winding') {
@@ -69,8 +73,10 @@ function strengthState(record: RigRecord): StationState {
 }
 
 function dragState(record: RigRecord): StationState {
-  const setting = record.dragSetting;
-  if (!setting?.acceptedAt) return { state: 'due', why: because(setting ? 'scale-not-finished' : 'scale-not-used') };
+  const { dragSetting: setting, dragSession } = record;
+  if (!setting?.acceptedAt)
+    return { state: 'due', why: because(dragSession ? 'scale-not-finished' : 'scale-not-used') };
+  if (wasTurnedSince(record)) return { state: 'stale', why: because('drag-turned-since') };
   const line = currentLine(record);
   if (!line.ok) return { state: 'stale', why: line };
   const strength = strengthOfRig(record, line.value.line);

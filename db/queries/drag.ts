@@ -6,7 +6,7 @@ import { DRAG_PULLS } from '../tables/measurements';
 import { insertRow, type NewRowOf } from '../tables/table';
 import { listStanding, ofStandingAct, type OfRig } from './standing';
 
-/** The newest drag setting of each of several rigs with its standing pulls. */
+/** Of each of several rigs the setting that was accepted last, and the newest session that is open, with their standing pulls. */
 export async function listDragSettings(
   db: Queryable,
   boatId: string,
@@ -24,8 +24,9 @@ export async function listDragSettings(
     started_at: string;
     accepted_at: string | null;
   }>(
-    `SELECT DISTINCT ON (rig_id) rig_id, id, load_id, fraction, strength_basis, target_n, rod_angle_rad, basis, started_at, accepted_at
-     FROM drag_settings WHERE boat_id = $1 AND rig_id = ANY($2) AND ${ofStandingAct('drag_settings')} ORDER BY rig_id, started_at DESC`,
+    `SELECT DISTINCT ON (rig_id, accepted_at IS NULL) rig_id, id, load_id, fraction, strength_basis, target_n, rod_angle_rad, basis, started_at, accepted_at
+     FROM drag_settings WHERE boat_id = $1 AND rig_id = ANY($2) AND dropped_at IS NULL AND ${ofStandingAct('drag_settings')}
+     ORDER BY rig_id, accepted_at IS NULL, started_at DESC`,
     [boatId, rigIds],
   );
   const pulls = await listStanding(
@@ -81,10 +82,25 @@ export function insertDragPull(
   return insertRow(db, boatId, DRAG_PULLS, pull);
 }
 
+/** Calls an open session off: the drag stays as it was accepted before; false when it is not open. */
+export async function dropDragSession(
+  db: Queryable,
+  boatId: string,
+  rigId: string,
+  settingId: string,
+): Promise<boolean> {
+  const result = await db.query(
+    `UPDATE drag_settings SET dropped_at = clock_timestamp()
+     WHERE boat_id = $1 AND rig_id = $2 AND id = $3 AND accepted_at IS NULL AND dropped_at IS NULL`,
+    [boatId, rigId, settingId],
+  );
+  return result.rowCount === 1;
+}
+
 /** Accepts a setting once; false when it is accepted already. */
 export async function acceptDragSetting(db: Queryable, boatId: string, settingId: string): Promise<boolean> {
   const result = await db.query(
-    'UPDATE drag_settings SET accepted_at = clock_timestamp() WHERE boat_id = $1 AND id = $2 AND accepted_at IS NULL',
+    'UPDATE drag_settings SET accepted_at = clock_timestamp() WHERE boat_id = $1 AND id = $2 AND accepted_at IS NULL AND dropped_at IS NULL',
     [boatId, settingId],
   );
   return result.rowCount === 1;

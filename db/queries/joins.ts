@@ -12,6 +12,7 @@ interface JoinRow {
   inner_segment_id: string | null;
   outer_segment_id: string;
   kind: JoinKind;
+  is_planned: boolean;
   pull_tested: boolean;
   tie_id: string | null;
   school: string | null;
@@ -27,19 +28,24 @@ interface JoinRow {
   slip_at: string | null;
 }
 
+/** A join of a stack, of a load, or of both. */
+export type PlacedJoin = OfRig<JoinRecord> & { readonly isPlanned: boolean };
+
 /**
- * The joins of the present stacks of several rigs, each with how it was last tied.
+ * The joins of the present stacks of several rigs, and others by their ids, each with how it was last tied.
  *
  * @param breaks every join of the boat that was pulled to the break
+ * @param alsoIds joins that are on a line, in its stack or not
  */
 export async function listJoins(
   db: Queryable,
   boatId: string,
   rigIds: readonly string[],
   breaks: readonly (BoatJoinBreakRecord & { readonly joinId: string })[],
-): Promise<readonly OfRig<JoinRecord>[]> {
+  alsoIds: readonly string[],
+): Promise<readonly PlacedJoin[]> {
   const result = await db.query<JoinRow>(
-    `SELECT joins.rig_id, joins.id, inner_segment_id, outer_segment_id, kind, joins.pull_tested,
+    `SELECT joins.rig_id, joins.id, joins.removed_at IS NULL AS is_planned, inner_segment_id, outer_segment_id, kind, joins.pull_tested,
        tie.id AS tie_id, tie.school, tie.seated_n, tie.pull_tested AS tie_tested, tie.note, tie.noted_at AS tied_at,
        people.name AS person, EXISTS (SELECT FROM tie_photos WHERE tie_id = tie.id) AS has_photo,
        slip.id AS slip_id, slip.moved_m, slip.pulled_n, slip.noted_at AS slip_at
@@ -53,12 +59,13 @@ export async function listJoins(
      ) slip ON true
      LEFT JOIN people ON people.id = tie.person_id AND people.boat_id = joins.boat_id
      LEFT JOIN segments outermost ON outermost.boat_id = joins.boat_id AND outermost.id = outer_segment_id
-     WHERE joins.boat_id = $1 AND joins.rig_id = ANY($2) AND joins.removed_at IS NULL
+     WHERE joins.boat_id = $1 AND joins.rig_id = ANY($2) AND (joins.removed_at IS NULL OR joins.id = ANY($3))
      ORDER BY outermost.position, joins.id`,
-    [boatId, rigIds],
+    [boatId, rigIds, alsoIds],
   );
   return result.rows.map((row) => ({
     rigId: row.rig_id,
+    isPlanned: row.is_planned,
     id: row.id,
     innerSegmentId: row.inner_segment_id,
     outerSegmentId: row.outer_segment_id,
@@ -86,21 +93,41 @@ export async function listJoins(
   }));
 }
 
-/** The joins of one rig's present stack as they are placed, and how they were last tied is not looked up. */
+/** A join of a rig, and whether it is in the present stack; how it was last tied is not looked up. */
 export async function findJoinPlace(
   db: Queryable,
   boatId: string,
   rigId: string,
   joinId: string,
-): Promise<Pick<JoinRecord, 'id' | 'innerSegmentId' | 'outerSegmentId' | 'kind'> | null> {
-  const result = await db.query<Pick<JoinRow, 'id' | 'inner_segment_id' | 'outer_segment_id' | 'kind'>>(
-    `SELECT id, inner_segment_id, outer_segment_id, kind FROM joins
-     WHERE boat_id = $1 AND rig_id = $2 AND id = $3 AND removed_at IS NULL`,
+): Promise<Pick<PlacedJoin, 'id' | 'innerSegmentId' | 'outerSegmentId' | 'kind' | 'isPlanned'> | null> {
+  const result = await db.query<Pick<JoinRow, 'id' | 'inner_segment_id' | 'outer_segment_id' | 'kind' | 'is_planned'>>(
+    `SELECT id, inner_segment_id, outer_segment_id, kind, removed_at IS NULL AS is_planned FROM joins
+     WHERE boat_id = $1 AND rig_id = $2 AND id = $3`,
     [boatId, rigId, joinId],
   );
   const row = result.rows[0];
   if (!row) return null;
-  return { id: row.id, innerSegmentId: row.inner_segment_id, outerSegmentId: row.outer_segment_id, kind: row.kind };
+  return {
+    id: row.id,
+    innerSegmentId: row.inner_segment_id,
+    outerSegmentId: row.outer_segment_id,
+    kind: row.kind,
+    isPlanned: row.is_planned,
+  };
+}
+
+/** The join that the present stack has where a segment begins, or null. */
+export async function findPlannedJoin(
+  db: Queryable,
+  boatId: string,
+  rigId: string,
+  outerSegmentId: string,
+): Promise<Pick<JoinRecord, 'id' | 'kind'> | null> {
+  const result = await db.query<Pick<JoinRow, 'id' | 'kind'>>(
+    'SELECT id, kind FROM joins WHERE boat_id = $1 AND rig_id = $2 AND outer_segment_id = $3 AND removed_at IS NULL',
+    [boatId, rigId, outerSegmentId],
+  );
+  return result.rows[0] ?? null;
 }
 
 /**

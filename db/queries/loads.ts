@@ -9,31 +9,41 @@ import { listColourReadings, listLevels, listWindingEntries } from './windingLog
 
 export interface LoadRow {
   id: string;
-  status: LoadRecord['status'] | 'abandoned';
+  status: LoadRecord['status'] | 'abandoned' | 'cancelled';
   started_at: string;
   finished_at: string | null;
   basis: Basis;
   version: number;
+  act_id: string | null;
 }
 
 /**
- * The newest load of each of several rigs with all that belongs to it. An abandoned winding leaves a spool of
- * which nothing is known, so the loads before it do not count either.
+ * The loads of several rigs that are on or going on, each with all that belongs to it: of every rig the newest one, and, where
+ * nothing of that one is on yet, the one before it too, newest first. An abandoned winding leaves a spool of which nothing is
+ * known, so the loads before it do not count either.
  */
-export async function listNewestLoads(
+export async function listLoadsOn(
   db: Queryable,
   boatId: string,
   rigIds: readonly string[],
   notes: LoadNotes = 'all',
 ): Promise<readonly OfRig<LoadRecord>[]> {
   const loads = await db.query<LoadRow & { rig_id: string }>(
-    `SELECT DISTINCT ON (rig_id) rig_id, id, status, started_at, finished_at, basis, version FROM loads
-     WHERE boat_id = $1 AND rig_id = ANY($2) AND ${ofStandingAct('loads')} ORDER BY rig_id, started_at DESC`,
+    `SELECT rig_id, id, status, started_at, finished_at, basis, version, act_id FROM (
+       SELECT *, row_number() OVER (PARTITION BY rig_id ORDER BY started_at DESC) AS age FROM loads
+       WHERE boat_id = $1 AND rig_id = ANY($2) AND status <> 'cancelled' AND ${ofStandingAct('loads')}
+     ) newest WHERE age <= 2 ORDER BY rig_id, started_at DESC`,
     [boatId, rigIds],
   );
-  const rows = loads.rows.filter((load) => load.status !== 'abandoned');
+  const rows = loads.rows.filter((load, index) => {
+    const newer = loads.rows[index - 1];
+    if (load.status === 'abandoned') return false;
+    return newer?.rig_id !== load.rig_id || (newer.status === 'winding' && load.status === 'wound');
+  });
   const records = await readLoads(db, boatId, rows, notes);
-  return records.map((record, index) => ({ ...record, rigId: rows[index]?.rig_id ?? '' }));
+  const on = records.map((record, index) => ({ ...record, rigId: rows[index]?.rig_id ?? '' }));
+  // The load before counts for as long as nothing of the new one is on.
+  return on.filter((load, index) => on[index - 1]?.rigId !== load.rigId || on[index - 1]?.winding.length === 0);
 }
 
 /** What of a load is read: its winding log alone, or everything that was noted of it. */
@@ -64,7 +74,7 @@ export async function readLoads(
     const last = ofSegments.findLast((segment) => segment.wound)?.segmentId;
     return {
       id: load.id,
-      status: load.status === 'abandoned' ? 'winding' : load.status,
+      status: load.status === 'wound' ? 'wound' : 'winding',
       startedAt: load.started_at,
       finishedAt: load.finished_at,
       levelBelowRimM:
@@ -73,6 +83,7 @@ export async function readLoads(
           : null,
       basis: load.basis,
       version: load.version,
+      begunBy: load.act_id,
       segments: ofSegments,
       winding: of(winding),
       levels: ofLevels,
@@ -121,12 +132,51 @@ export async function finishLoad(db: Queryable, boatId: string, loadId: string, 
   return result.rowCount === 1;
 }
 
-/** Gives up a winding; false when it is not being wound any more, or on another rig. */
-export async function abandonLoad(db: Queryable, boatId: string, rigId: string, loadId: string): Promise<boolean> {
+/**
+ * Ends a winding: 'abandoned' leaves an empty spool, 'cancelled' what was on before. False when it is not being wound any more,
+ * or on another rig.
+ */
+export async function endWinding(
+  db: Queryable,
+  boatId: string,
+  rigId: string,
+  loadId: string,
+  as: 'abandoned' | 'cancelled',
+): Promise<boolean> {
   const result = await db.query(
-    `UPDATE loads SET status = 'abandoned', version = version + 1
+    `UPDATE loads SET status = $4, version = version + 1
      WHERE boat_id = $1 AND rig_id = $2 AND id = $3 AND status = 'winding'`,
-    [boatId, rigId, loadId],
+    [boatId, rigId, loadId, as],
   );
   return result.rowCount === 1;
+}
+
+/** Notes which join a load has at one place. */
+export async function insertLoadJoin(
+  db: Queryable,
+  boatId: string,
+  loadId: string,
+  join: { readonly id: string; readonly outerSegmentId: string },
+): Promise<void> {
+  await db.query('INSERT INTO load_joins (boat_id, load_id, outer_segment_id, join_id) VALUES ($1, $2, $3, $4)', [
+    boatId,
+    loadId,
+    join.outerSegmentId,
+    join.id,
+  ]);
+}
+
+/** The joins of several loads, each place once. */
+export async function listLoadJoins(
+  db: Queryable,
+  boatId: string,
+  loadIds: readonly string[],
+): Promise<readonly OfLoad<{ readonly joinId: string }>[]> {
+  const result = await db.query<{ load_id: string; join_id: string }>(
+    `SELECT DISTINCT ON (load_id, outer_segment_id) load_id, join_id FROM load_joins
+     WHERE boat_id = $1 AND load_id = ANY($2) AND ${ofStandingAct('load_joins')}
+     ORDER BY load_id, outer_segment_id, noted_at DESC`,
+    [boatId, loadIds],
+  );
+  return result.rows.map((row) => ({ loadId: row.load_id, joinId: row.join_id }));
 }

@@ -12,6 +12,8 @@ export interface VirtualReelState {
   readonly zeroTurns: number;
   /** Counts every handling, so that each has its own chance and a repeat is not a copy. */
   readonly handlings: number;
+  /** The load that its lines were wound on for; left out where nobody has said. */
+  readonly loadId?: string;
 }
 
 export const EMPTY_REEL: VirtualReelState = { wound: [], turnsOut: 0, zeroTurns: 0, handlings: 0 };
@@ -96,6 +98,13 @@ export class VirtualReel implements CounterInstrument {
   /** The line stays as it is: hands were busy with something beside the reel. */
   handled(): VirtualReel {
     return this.next({});
+  }
+
+  /** The reel as a load finds it: what was wound for another one comes off first. */
+  forLoad(loadId: string): VirtualReel {
+    const { state } = this;
+    if (state.loadId === loadId) return this;
+    return new VirtualReel(this.truth, { ...EMPTY_REEL, loadId, handlings: state.handlings + 1 });
   }
 
   /** Winds all line back on. */

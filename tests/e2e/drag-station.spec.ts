@@ -56,7 +56,6 @@ test('a planer is bracketed by looks that count only when it is set, and a fight
 test('the scale has a bench mode that says how much more', async ({ page }) => {
   await openRig(page, 'Halyard Lark', 'Five-colour rod, second from port');
   await openStation(page, 'Drag');
-  await page.getByRole('button', { name: 'Set it anew' }).click();
   await page.getByRole('button', { name: 'Begin a scale session' }).click();
   await page.getByRole('button', { name: 'Bench mode' }).click();
   await expect(page.getByRole('heading', { name: /Warm up: 2 more pulls/ })).toBeVisible();

@@ -64,7 +64,17 @@ test('bench mode winds with one hand: digits, arrows, space, U, Escape; a deviat
   await expect(page.getByText(/Left out: level after/).first()).toBeVisible();
   const under = /ends ([\d.]+) ±/.exec(changed)?.[1];
   expect(Number(under)).toBeCloseTo(2, 0);
-  await page.getByRole('button', { name: 'Abandon this winding' }).click();
+  await page.getByRole('button', { name: 'The spool is empty' }).click();
+  await expect(page.getByRole('alertdialog')).toContainText('no longer count');
+  await page.getByRole('alertdialog').getByRole('button', { name: 'The spool is empty' }).click();
   await expect(stationTab(page, 'Load')).toContainText('due');
   await expect(page.getByRole('button', { name: 'Take it to the bench' })).toBeVisible();
+
+  // Given up by a slip of the hand: the history brings the winding back, with every note of it.
+  await page.getByRole('link', { name: 'History' }).click();
+  await page.getByRole('button', { name: 'Undo', exact: true }).click();
+  await page.getByRole('button', { name: 'Undo it' }).click();
+  await expect(page.getByText('Undone: 1 act')).toBeVisible();
+  await stationTab(page, 'Load').click();
+  await expect(page.getByText('stopped at 841')).toBeVisible();
 });

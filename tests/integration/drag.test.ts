@@ -50,7 +50,7 @@ describe('a drag set with a scale', () => {
   it('refuses a target above the weakest place, keeps a history, and is due again before a trip', async () => {
     const target = { loadId, strengthBasis: 'label' as const, rodAngleRad: 1 };
     const { id } = must(await startDragSetting(b.boatId, b.rigId, { ...target, fraction: 0.25 }));
-    const wanted = (await record()).dragSetting?.targetN ?? 0;
+    const wanted = (await record()).dragSession?.targetN ?? 0;
     const pull = { kind: 'bent rod' as const, breakawayN: wanted * 1.1, settingStep: 0, instrument: 'by hand' };
     for (const movingN of [wanted, wanted * 1.01, wanted * 0.99]) {
       must(await recordDragPull(b.boatId, b.rigId, id, { ...pull, movingN }));

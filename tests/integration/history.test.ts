@@ -2,11 +2,9 @@ import { randomUUID } from 'node:crypto';
 import type { RigRecord } from '../../core/record/record';
 import { NOBODY, withBoat } from '../../db/withBoat';
 import { readActs } from '../../usecases/history/undoActs';
-import type { UseCaseOutcome } from '../../usecases/outcome';
-import { perform } from '../../usecases/requests/perform';
 import type { RequestName, RequestParams } from '../../usecases/requests/routes';
-import { SCHEMAS, type RequestBody } from '../../usecases/requests/schemas';
 import { addSupplySpool, readRigRecord } from './acts';
+import { askOf } from './ask';
 import { asOwner, closeDatabase, freshDatabase } from './database';
 import { bench, must, type Bench } from './gear';
 
@@ -18,17 +16,8 @@ beforeEach(async () => {
 });
 afterAll(closeDatabase);
 
-/** An act as a browser sends it; gives the act's id. */
-async function ask<N extends RequestName>(
-  name: N,
-  params: Omit<RequestParams<N>, 'boatId'>,
-  body: unknown,
-): Promise<{ readonly id: string; readonly outcome: UseCaseOutcome<unknown> }> {
-  const id = randomUUID();
-  const input = SCHEMAS[name].parse(body) as RequestBody<N>;
-  const named = { boatId: b.boatId, ...params } as unknown as RequestParams<N>;
-  return { id, outcome: await perform(NOBODY, name, named, input, id) };
-}
+const ask = <N extends RequestName>(name: N, params: Omit<RequestParams<N>, 'boatId'>, body: unknown) =>
+  askOf(b.boatId, name, params, body);
 
 const rig = () => ({ rigId: b.rigId });
 const acts = () => withBoat(NOBODY, b.boatId, 'read', (db) => readActs(db, b.rigId));

@@ -92,6 +92,7 @@ describe('measurements', () => {
     'tie_photos',
     'join_pulls',
     'line_marks',
+    'load_joins',
     'preset_acts',
     'planer_looks',
   ];

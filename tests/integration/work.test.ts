@@ -344,7 +344,7 @@ describe('strength and drag', () => {
     const { id } = must(
       await startDragSetting(b.boatId, b.rigId, { loadId, fraction: 0.25, strengthBasis: 'weakest', rodAngleRad: 1 }),
     );
-    const targetN = (await record()).dragSetting?.targetN ?? NaN;
+    const targetN = (await record()).dragSession?.targetN ?? NaN;
     const pull = (movingN: number, settingStep: number) =>
       recordDragPull(b.boatId, b.rigId, id, {
         kind: 'bent rod',

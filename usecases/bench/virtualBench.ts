@@ -22,7 +22,7 @@ import { VirtualForceGauge } from '../../instruments/virtual/virtualForceGauge';
 import { towVirtualPlaner, virtualPlaner } from '../../instruments/virtual/virtualPlaner';
 import { leverShare, STRIKE, VirtualScale } from '../../instruments/virtual/virtualScale';
 import { conflict, done, invalid, notFound, type UseCaseOutcome } from '../outcome';
-import { rigToWrite } from '../rigs/readRigs';
+import { benchToWrite } from '../rigs/readRigs';
 import type { BenchInput, DragPullBenchInput, StreamInput } from './benchInput';
 
 /** What an instrument on the virtual bench shows after a handling. Never its hidden truth. */
@@ -57,7 +57,7 @@ export async function workVirtualReel(
   input: BenchInput,
 ): Promise<UseCaseOutcome<BenchReading>> {
   const { boatId } = db;
-  const record = await rigToWrite(db, rigId);
+  const record = await benchToWrite(db, rigId);
   const virtual = record && (await findVirtualReel(db, boatId, rigId));
   if (!record || !virtual) return notFound('virtual reel');
   const reel = new VirtualReel(virtual.truth, virtual.reelState);
@@ -123,13 +123,15 @@ async function windOn(
 ): Promise<UseCaseOutcome<BenchReading>> {
   const { load } = record;
   if (load?.status !== 'winding') return conflict(because('virtual-no-plan'));
+  // What was on comes off when the first segment of a new load goes on, and not before.
+  const bare = reel.forLoad(load.id);
   const order = load.segments.filter((segment) => segment.wound);
   const index = order.findIndex((segment) => segment.segmentId === segmentId);
   const segment = order[index];
   if (!segment) return notFound('wound segment');
-  const onReel = reel.state.wound.length;
+  const onReel = bare.state.wound.length;
   const showReading = record.reel.counter !== null;
-  if (onReel === index + 1) return keep(reel, { reading: showReading ? reel.read() : null });
+  if (onReel === index + 1) return keep(bare, { reading: showReading ? bare.read() : null });
   if (onReel !== index) return conflict(because('virtual-order'));
   const line = await findVirtualLine(db, record.boat.id, segment.productId);
   if (!line) return conflict(because('virtual-no-spool', { segment: segment.name }));
@@ -138,12 +140,12 @@ async function windOn(
   if (!now) return conflict(because('virtual-levels-impossible'));
   const byReading = counter && now.stopReading !== null && !segment.lengthKnown;
   const after = byReading
-    ? reel.windOnToReading(
+    ? bare.windOnToReading(
         line.windingTruth,
         now.stopReading,
         countsForLine(now, { ...counter, lengthPerTurnM: counter.lengthPerTurnM.value }),
       )
-    : reel.windOnLength(line.windingTruth, now.lengthM);
+    : bare.windOnLength(line.windingTruth, now.lengthM);
   return keep(after, { reading: showReading ? after.read() : null });
 }
 
@@ -204,15 +206,18 @@ async function windToColour(
   segmentId: string,
   coloursOn: number,
 ): Promise<UseCaseOutcome<BenchReading>> {
-  const wound = record.load?.segments.filter((segment) => segment.wound) ?? [];
+  const { load } = record;
+  if (load?.status !== 'winding') return conflict(because('virtual-no-plan'));
+  const bare = reel.forLoad(load.id);
+  const wound = load.segments.filter((segment) => segment.wound);
   const index = wound.findIndex((segment) => segment.segmentId === segmentId);
   const segment = wound[index];
   if (!segment || coloursOn >= segment.colours.length) return notFound('colour change');
-  if (reel.state.wound.length !== index) return conflict(because('virtual-not-that-segment'));
+  if (bare.state.wound.length !== index) return conflict(because('virtual-not-that-segment'));
   const line = await findVirtualLine(db, record.boat.id, segment.productId);
   if (!line) return conflict(because('virtual-no-spool', { segment: segment.name }));
   const lengthM = (segment.plannedLengthM * coloursOn) / segment.colours.length;
-  const reading = reel.windOnLength(line.windingTruth, lengthM).read();
+  const reading = bare.windOnLength(line.windingTruth, lengthM).read();
   return done({ ...NOTHING, instrument: reel.label.name, reading });
 }
 

@@ -7,10 +7,11 @@ import { currentLine } from '../../core/rig/line/currentLine';
 import { dragBases } from '../../core/rig/drag/dragBases';
 import { sessionPulls } from '../../core/record/sessionPulls';
 import { strengthOfRig } from '../../core/rig/strength/strengthOfRig';
-import { acceptDragSetting, insertDragPull, insertDragSetting } from '../../db/queries/drag';
+import { acceptDragSetting, dropDragSession, insertDragPull, insertDragSetting } from '../../db/queries/drag';
 import { insertLogEntry } from '../../db/queries/log';
 import type { BoatDb } from '../../db/withBoat';
 import { conflict, done, invalid, notFound, type UseCaseOutcome } from '../outcome';
+import { lockRig } from '../../db/queries/rigs';
 import { rigToWrite } from '../rigs/readRigs';
 import type { DragPullInput, SettingInput } from './dragInput';
 
@@ -54,9 +55,8 @@ export async function recordDragPull(
 ): Promise<UseCaseOutcome<{ done: true }>> {
   const { boatId } = db;
   const record = await rigToWrite(db, rigId);
-  const setting = record?.dragSetting;
-  if (setting?.id !== settingId) return notFound('scale session');
-  if (setting.acceptedAt) return conflict(because('setting-accepted-pull'));
+  if (record?.dragSetting?.id === settingId) return conflict(because('setting-accepted-pull'));
+  if (record?.dragSession?.id !== settingId) return notFound('scale session');
   await insertDragPull(db, boatId, { ...input, settingId });
   return done({ done: true });
 }
@@ -69,11 +69,25 @@ export async function acceptSetting(
 ): Promise<UseCaseOutcome<{ done: true }>> {
   const { boatId } = db;
   const record = await rigToWrite(db, rigId);
-  const setting = record?.dragSetting;
+  if (record?.dragSetting?.id === settingId) return conflict(because('setting-accepted-already'));
+  const setting = record?.dragSession;
   if (!record || setting?.id !== settingId) return notFound('scale session');
   const session = judgeScaleSession(sessionPulls(setting), setting.targetN);
   if (session?.verdict !== 'set') return conflict(because('pulls-do-not-agree'));
   if (!(await acceptDragSetting(db, boatId, settingId))) return conflict(because('setting-accepted-already'));
   await insertLogEntry(db, boatId, rigId, 'drag', because('drag-set', { forceN: session.medianN }));
+  return done({ done: true });
+}
+
+/** Calls an open scale session off: the drag that was accepted before it stays set, and its pulls stay on record. */
+export async function dropSession(
+  db: BoatDb,
+  rigId: string,
+  settingId: string,
+): Promise<UseCaseOutcome<{ done: true }>> {
+  const { boatId } = db;
+  if (!(await lockRig(db, boatId, rigId))) return notFound('rig');
+  if (!(await dropDragSession(db, boatId, rigId, settingId))) return notFound('scale session');
+  await insertLogEntry(db, boatId, rigId, 'drag', because('session-dropped'));
   return done({ done: true });
 }

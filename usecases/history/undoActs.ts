@@ -28,17 +28,35 @@ export async function undoActs(
 ): Promise<UseCaseOutcome<{ readonly undone: number }>> {
   const { boatId } = db;
   if (!(await lockRig(db, boatId, rigId))) return notFound('rig');
+  const outcome = await undoFrom(db, rigId, input.fromId, input.newestId);
+  if (!outcome.ok) return outcome;
+  await insertLogEntry(db, boatId, rigId, 'note', because('acts-undone', { acts: outcome.value.undone }));
+  return outcome;
+}
+
+/**
+ * Undoes the acts on a locked rig from one on, as part of the act of this transaction.
+ *
+ * @param newestId the newest act that was seen, where that matters
+ */
+export async function undoFrom(
+  db: BoatDb,
+  rigId: string,
+  fromId: string,
+  newestId?: string,
+): Promise<UseCaseOutcome<{ readonly undone: number }>> {
+  const { boatId } = db;
   const self = await thisAct(db);
   const acts = (await listActs(db, boatId, rigId, MOST_ACTS)).filter((act) => act.id !== self);
-  if (acts[0]?.id !== input.newestId) return conflict(because('changed-elsewhere'));
-  const from = acts.findIndex((act) => act.id === input.fromId);
+  if (newestId !== undefined && acts[0]?.id !== newestId) return conflict(because('changed-elsewhere'));
+  const from = acts.findIndex((act) => act.id === fromId);
   if (from < 0) return notFound('act');
   let undone = 0;
   for (let index = 0; index <= from; index += 1) {
     const act = acts[index];
     if (!act) break;
     // An undoing and all that it undid come to nothing together: there is nothing to take back of either.
-    const back = act.request === 'undoActs' ? acts.findIndex((each) => each.id === act.asked.fromId) : -1;
+    const back = acts.findLastIndex((each) => each.undoneBy === act.id);
     const isNothing = act.undoneBy === null && back > index && back <= from;
     const outcome = await undoAct(db, boatId, act.id, isNothing ? 'mark only' : 'take back');
     if (typeof outcome === 'object') return conflict(because('others-built-on-it'));
@@ -48,6 +66,5 @@ export async function undoActs(
   if (undone === 0) return conflict(because('undone-already'));
   const spool = await findOverdrawnSpool(db, boatId);
   if (spool !== null) return conflict(because('spool-used-since', { spool }));
-  await insertLogEntry(db, boatId, rigId, 'note', because('acts-undone', { acts: undone }));
   return done({ undone });
 }

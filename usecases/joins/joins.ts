@@ -6,6 +6,7 @@ import { insertPerson, listPeople, type PersonRow } from '../../db/queries/boats
 import {
   insertDrill,
   findJoinPlace,
+  findPlannedJoin,
   insertTie,
   listDrills,
   listTestedEfficiencies,
@@ -13,6 +14,7 @@ import {
   removeJoin,
   type DrillRow,
 } from '../../db/queries/joins';
+import { insertLoadJoin, listLoadsOn } from '../../db/queries/loads';
 import { insertLogEntry } from '../../db/queries/log';
 import { listSegments, lockRig } from '../../db/queries/rigs';
 import type { BoatDb } from '../../db/withBoat';
@@ -58,13 +60,28 @@ export async function tieJoin(
     return invalid('personId', because('not-of-the-crew'));
   }
   await insertTie(db, boatId, { ...input, joinId });
+  await nowOnLine(db, rigId, join);
   const segments = await listSegments(db, boatId, [rigId]);
   const outer = segments.find((segment) => segment.id === join.outerSegmentId)?.name ?? '';
   await insertLogEntry(db, boatId, rigId, 'join', because('tied', { outer, school: school.id }));
   return done({ done: true });
 }
 
-/** Puts another kind of join at the same place. What the old one was tested to stays with the old one. */
+/** A join that was tied at a place of the line that is on is the join of that place from now on. */
+async function nowOnLine(
+  db: BoatDb,
+  rigId: string,
+  join: { readonly id: string; readonly outerSegmentId: string },
+): Promise<void> {
+  const [newest] = await listLoadsOn(db, db.boatId, [rigId], 'winding');
+  const isOn = newest?.segments.some((segment) => segment.segmentId === join.outerSegmentId) ?? false;
+  if (newest?.status === 'wound' && isOn) await insertLoadJoin(db, db.boatId, newest.id, join);
+}
+
+/**
+ * Plans another kind of join for a place. On a line that is on the old join stays in force until the new one is tied; what the
+ * old one was tested to stays with the old one.
+ */
 export async function changeJoinKind(
   db: BoatDb,
   rigId: string,
@@ -75,8 +92,10 @@ export async function changeJoinKind(
   if (!(await lockRig(db, boatId, rigId))) return notFound('rig');
   const join = await findJoinPlace(db, boatId, rigId, joinId);
   if (!join) return notFound('join');
-  if (join.kind === kind) return conflict(because('same-join'));
-  await removeJoin(db, boatId, joinId);
+  const planned = await findPlannedJoin(db, boatId, rigId, join.outerSegmentId);
+  if (!planned) return conflict(because('join-not-planned'));
+  if (planned.kind === kind) return conflict(because('same-join'));
+  await removeJoin(db, boatId, planned.id);
   await placeJoin(db, boatId, rigId, { ...join, kind });
   return done({ done: true });
 }

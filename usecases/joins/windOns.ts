@@ -8,6 +8,7 @@ import { insertWindOn, listWindOns, retireWindOn, setWindOnLength, type WindOnRo
 import type { BoatDb, Queryable } from '../../db/withBoat';
 import { putOn } from '../load/putOn';
 import { conflict, done, invalid, notFound, type UseCaseOutcome } from '../outcome';
+import { insertLoadJoin } from '../../db/queries/loads';
 import { rigToWrite } from '../rigs/readRigs';
 import type { SwapInput, WindOnInput } from './windOnInput';
 
@@ -48,10 +49,11 @@ export async function swapWindOn(db: BoatDb, rigId: string, input: SwapInput): P
   const { load } = record;
   if (load?.status !== 'wound') return conflict(because('wind-on-needs-load'));
   const top = load.segments.findLast((segment) => segment.wound);
-  const join = record.joins.find((candidate) => candidate.outerSegmentId === top?.segmentId);
-  if (!top || join?.kind !== 'loop-to-loop') {
-    return conflict(because('top-not-looped'));
-  }
+  // Loops that were planned for this place are made with the first leader that goes on by them.
+  const join = [...record.joins, ...record.planJoins].find(
+    (candidate) => candidate.outerSegmentId === top?.segmentId && candidate.kind === 'loop-to-loop',
+  );
+  if (!top || !join) return conflict(because('top-not-looped'));
   const all = await listWindOns(db, boatId);
   const windOn = all.find((each) => each.id === input.windOnId);
   if (!windOn) return invalid('windOnId', because('not-a-wind-on'));
@@ -61,6 +63,7 @@ export async function swapWindOn(db: BoatDb, rigId: string, input: SwapInput): P
   const { productId, lengthM } = windOn;
   const line = { segmentId: top.segmentId, productId, lengthM, windOnId: windOn.id, note: '' };
   await putOn(db, record, load, line, windOn.name);
+  if (!record.joins.some((each) => each.id === join.id)) await insertLoadJoin(db, boatId, load.id, join);
   return done({ done: true });
 }
 

@@ -37,6 +37,11 @@ export const finishInput = z.strictObject({
     .default([]),
 });
 
+/** How many ends of segments the person saw noted: what was noted since is not called off unseen. */
+export const cancelInput = z.strictObject({ noted: z.int().min(0).max(40) });
+
+export type CancelInput = z.output<typeof cancelInput>;
+
 export const colourInput = z.strictObject({
   segmentId: idSchema,
   coloursOn: z.int('Colours are counted whole.').min(1).max(20),

@@ -1,6 +1,7 @@
 import 'server-only';
 import { because } from '../../core/reasons';
 import { IMPOSSIBLE_ABOVE_RIM_M } from '../../core/rig/load/fitsOnReel';
+import { isBeingWound } from '../../core/rig/line/atBench';
 import { planForRig } from '../../core/rig/line/planForRig';
 import { DEFAULT_LEVEL_BELOW_RIM_M } from '../../core/load/defaults';
 import type { RigRecord } from '../../core/record/record';
@@ -44,7 +45,7 @@ export async function saveStack(
   if (!record) return notFound('rig');
   const refusal = refuseStack(record, stack);
   if (refusal) return refusal;
-  if (record.load?.status === 'winding') {
+  if (isBeingWound(record)) {
     return conflict(because('rig-being-wound'));
   }
   if (!(await advanceRigVersion(db, boatId, rigId, stack.version))) return conflict(because('changed-elsewhere'));

@@ -3,20 +3,19 @@ import { because } from '../../core/reasons';
 import { countsPerWrap } from '../../core/counter/counter';
 import { planForRig, productOf } from '../../core/rig/line/planForRig';
 import { loadBasis } from '../../core/rig/bases';
+import { isBeingWound } from '../../core/rig/line/atBench';
 import { woundLine } from '../../core/rig/line/currentLine';
 import type { LoadRecord, LoadSegmentRecord, RigRecord, WindingEntryRecord } from '../../core/record/record';
 import { isBeyondSpool, isMoreThanAnyFill } from '../../core/rig/load/fitsOnReel';
 import type { LoadedLine } from '../../core/spool/loadedLine';
-import { abandonLoad, finishLoad, insertLoad, insertLoadSegment } from '../../db/queries/loads';
+import { finishLoad, insertLoad, insertLoadJoin, insertLoadSegment } from '../../db/queries/loads';
 import { insertLevel, insertWindingEntry } from '../../db/queries/windingLog';
 import { insertLogEntry } from '../../db/queries/log';
-import { advanceRigVersion, lockRig } from '../../db/queries/rigs';
-import { findVirtualReel, updateVirtualReel } from '../../db/queries/virtualBench';
+import { advanceRigVersion } from '../../db/queries/rigs';
 import type { BoatDb } from '../../db/withBoat';
-import { EMPTY_REEL } from '../../instruments/virtual/virtualReel';
 import { takeFromShelf } from '../supplies/takeFromShelf';
 import { conflict, done, invalid, notFound, type Refusal, type UseCaseOutcome } from '../outcome';
-import { rigToWrite } from '../rigs/readRigs';
+import { benchToWrite, rigToWrite } from '../rigs/readRigs';
 import type { BeginInput, FinishInput, LevelInput, WindingInput } from './loadInput';
 
 function plannedSegments(record: RigRecord, levelBelowRimM: number): UseCaseOutcome<readonly LoadSegmentRecord[]> {
@@ -57,19 +56,13 @@ export async function beginWinding(
   const record = await rigToWrite(db, rigId);
   if (!record) return notFound('rig');
   if (record.segments.length === 0) return conflict(because('plan-first'));
-  if (record.load?.status === 'winding') return conflict(because('being-wound-already'));
+  if (isBeingWound(record)) return conflict(because('being-wound-already'));
   const segments = plannedSegments(record, input.levelBelowRimM);
   if (!segments.ok) return segments;
   if (!(await advanceRigVersion(db, boatId, rigId, input.version))) return conflict(because('changed-elsewhere'));
   const loadId = await insertLoad(db, boatId, rigId, loadBasis(record));
   for (const [position, segment] of segments.value.entries())
     await insertLoadSegment(db, boatId, { ...segment, loadId, position });
-  // A new load starts on an empty spool, on the virtual bench too.
-  const virtual = await findVirtualReel(db, boatId, rigId);
-  if (virtual) {
-    const reelState = { ...EMPTY_REEL, handlings: virtual.reelState.handlings + 1 };
-    await updateVirtualReel(db, boatId, rigId, virtual.version, { reelState, dragClicks: virtual.dragClicks });
-  }
   return done({ loadId });
 }
 
@@ -88,7 +81,7 @@ export async function noteWinding(
   input: WindingInput,
 ): Promise<UseCaseOutcome<{ done: true }>> {
   const { boatId } = db;
-  const record = await rigToWrite(db, rigId, 'winding');
+  const record = await benchToWrite(db, rigId, 'winding');
   const load = record?.load;
   if (!record || load?.id !== loadId) return notFound('load');
   if (load.status !== 'winding') return conflict(because('log-closed'));
@@ -130,7 +123,7 @@ export async function noteLevel(
   input: LevelInput,
 ): Promise<UseCaseOutcome<{ done: true }>> {
   const { boatId } = db;
-  const record = await rigToWrite(db, rigId);
+  const record = await benchToWrite(db, rigId);
   const load = record?.load;
   if (!record || load?.id !== loadId) return notFound('load');
   const outermost =
@@ -158,7 +151,7 @@ export async function finishWinding(
   input: FinishInput,
 ): Promise<UseCaseOutcome<{ done: true }>> {
   const { boatId } = db;
-  const record = await rigToWrite(db, rigId);
+  const record = await benchToWrite(db, rigId);
   const load = record?.load;
   if (!record || load?.id !== loadId) return notFound('load');
   if (load.status !== 'winding') return conflict(because('load-finished'));
@@ -172,6 +165,7 @@ export async function finishWinding(
     await insertLevel(db, boatId, { loadId, segmentId: last.segmentId, levelBelowRimM, instrument: 'read by eye' });
   }
   if (!(await finishLoad(db, boatId, loadId, input.version))) return conflict(because('changed-elsewhere'));
+  for (const join of record.planJoins) await insertLoadJoin(db, boatId, loadId, join);
   for (const { segmentId, supplySpoolId } of input.supplies) {
     const lengthM = line.segments.find((segment) => segment.id === segmentId)?.lengthM;
     const refusal = await takeFromShelf(db, record, { supplySpoolId, loadId, segmentId, lengthM });
@@ -185,18 +179,5 @@ export async function finishWinding(
     'load',
     because('loaded', { segments: load.segments.map((segment) => segment.name) }),
   );
-  return done({ done: true });
-}
-
-/** Gives up a winding: the spool is emptied, the log of it stays. */
-export async function abandonWinding(
-  db: BoatDb,
-  rigId: string,
-  loadId: string,
-): Promise<UseCaseOutcome<{ done: true }>> {
-  const { boatId } = db;
-  if (!(await lockRig(db, boatId, rigId))) return notFound('rig');
-  if (!(await abandonLoad(db, boatId, rigId, loadId))) return conflict(because('not-being-wound'));
-  await insertLogEntry(db, boatId, rigId, 'load', because('winding-abandoned'));
   return done({ done: true });
 }

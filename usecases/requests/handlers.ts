@@ -7,7 +7,7 @@ import { acceptCalibration, recordTrial } from '../count/calibrate';
 import { markLine, noteDisplay, noteHang } from '../count/counterFacts';
 import { playPractice } from '../count/practice';
 import { recordLeverPoint, recordPlanerLook, workPreset } from '../drag/leverAndPlaner';
-import { acceptSetting, recordDragPull, startDragSetting } from '../drag/setDrag';
+import { acceptSetting, dropSession, recordDragPull, startDragSetting } from '../drag/setDrag';
 import { addSupplySpool, changeLine, changeReel, createLine, createReel, createRig } from '../gear/gear';
 import { forgetReel, recordReverseFill } from '../gear/learning';
 import { undoActs } from '../history/undoActs';
@@ -18,7 +18,8 @@ import { changeLength } from '../load/changeLength';
 import { noteColour } from '../load/noteColour';
 import { replaceSegment } from '../load/replaceSegment';
 import { saveStack } from '../load/saveStack';
-import { abandonWinding, beginWinding, finishWinding, noteLevel, noteWinding } from '../load/winding';
+import { abandonWinding, cancelWinding } from '../load/endWinding';
+import { beginWinding, finishWinding, noteLevel, noteWinding } from '../load/winding';
 import type { UseCaseOutcome } from '../outcome';
 import {
   chooseMeantPlace,
@@ -60,6 +61,7 @@ export const HANDLERS = {
   noteColour: (db, { rigId, loadId }, input) => noteColour(db, rigId, loadId, input),
   noteLevel: (db, { rigId, loadId }, input) => noteLevel(db, rigId, loadId, input),
   finishWinding: (db, { rigId, loadId }, input) => finishWinding(db, rigId, loadId, input),
+  cancelWinding: (db, { rigId, loadId }, input) => cancelWinding(db, rigId, loadId, input),
   abandonWinding: (db, { rigId, loadId }) => abandonWinding(db, rigId, loadId),
   changeLength: (db, { rigId, loadId }, input) => changeLength(db, rigId, loadId, input),
   replaceSegment: (db, { rigId, loadId }, input) => replaceSegment(db, rigId, loadId, input),
@@ -87,6 +89,7 @@ export const HANDLERS = {
 
   startDragSetting: (db, { rigId }, input) => startDragSetting(db, rigId, input),
   recordDragPull: (db, { rigId, settingId }, input) => recordDragPull(db, rigId, settingId, input),
+  dropSession: (db, { rigId, settingId }) => dropSession(db, rigId, settingId),
   acceptSetting: (db, { rigId, settingId }) => acceptSetting(db, rigId, settingId),
   recordLeverPoint: (db, { rigId }, input) => recordLeverPoint(db, rigId, input),
   workPreset: (db, { rigId }, input) => workPreset(db, rigId, input),

@@ -27,6 +27,7 @@ import { undoInput } from '../history/historyInput';
 import { retireInput, swapInput, windOnInput } from '../joins/windOnInput';
 import {
   beginInput,
+  cancelInput,
   colourInput,
   finishInput,
   levelInput,
@@ -63,6 +64,7 @@ export const SCHEMAS = {
   noteColour: colourInput,
   noteLevel: levelInput,
   finishWinding: finishInput,
+  cancelWinding: cancelInput,
   abandonWinding: nothing,
   changeLength: lineChangeInput,
   replaceSegment: replacementInput,
@@ -86,6 +88,7 @@ export const SCHEMAS = {
   chooseMeantPlace: meantPlaceInput,
   startDragSetting: settingInput,
   recordDragPull: dragPullInput,
+  dropSession: nothing,
   acceptSetting: nothing,
   recordLeverPoint: leverPointInput,
   workPreset: presetActInput,

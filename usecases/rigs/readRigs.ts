@@ -1,10 +1,12 @@
 import 'server-only';
+import { atBench } from '../../core/rig/line/atBench';
 import { withKnowledge } from '../../core/rig/load/learnFromLoads';
 import type {
   DragSettingRecord,
   JoinRecord,
   LeverPointRecord,
   LineMarkRecord,
+  LoadRecord,
   LogRecord,
   PastDragRecord,
   PlanerLookRecord,
@@ -21,12 +23,12 @@ import { findLearning, keptOf } from '../../db/queries/boatLearning';
 import { listCalibrations, listTrials } from '../../db/queries/count';
 import { listDragSettings } from '../../db/queries/drag';
 import { listJoinBreaks } from '../../db/queries/joinChecks';
-import { listJoins } from '../../db/queries/joins';
+import { listJoins, type PlacedJoin } from '../../db/queries/joins';
 import { listReelResets, listReverseFills } from '../../db/queries/learning';
 import { listDragHistory, listLeverPoints, listPlanerLooks, listPresetActs } from '../../db/queries/lever';
 import { listLineMarks } from '../../db/queries/lineMarks';
 import { listLines } from '../../db/queries/lines';
-import { listNewestLoads } from '../../db/queries/loads';
+import { listLoadJoins, listLoadsOn } from '../../db/queries/loads';
 import { listLog } from '../../db/queries/log';
 import { listReelsById } from '../../db/queries/reels';
 import { findRig, listSegments, lockRig, type RigRow } from '../../db/queries/rigs';
@@ -79,19 +81,27 @@ export async function readRigs(
       isWhole ? listVirtualRigIds(db, boatId, rigIds) : none<string>(),
       isWhole ? listVirtualLineIds(db, boatId) : none<string>(),
     ]);
-  const [segments, joins, loads, calibrations, dragSettings, log, dragHistory, presetActs, planerLooks] =
-    await Promise.all([
-      isSummary ? listSegments(db, boatId, rigIds) : none<OfRig<SegmentRecord>>(),
-      isSummary ? listJoins(db, boatId, rigIds, joinBreaks) : none<OfRig<JoinRecord>>(),
-      listNewestLoads(db, boatId, rigIds, isSummary ? 'all' : 'winding'),
-      listCalibrations(db, boatId, rigIds),
-      isSummary ? listDragSettings(db, boatId, rigIds) : none<OfRig<DragSettingRecord>>(),
-      isWhole ? listLog(db, boatId, rigIds) : none<OfRig<LogRecord>>(),
-      isWhole ? listDragHistory(db, boatId, rigIds) : none<OfRig<PastDragRecord>>(),
-      isSummary ? listPresetActs(db, boatId, rigIds) : none<OfRig<PresetActRecord>>(),
-      isWhole ? listPlanerLooks(db, boatId, rigIds) : none<OfRig<PlanerLookRecord>>(),
-    ]);
+  const [segments, loads, calibrations, dragSettings, log, dragHistory, presetActs, planerLooks] = await Promise.all([
+    isSummary ? listSegments(db, boatId, rigIds) : none<OfRig<SegmentRecord>>(),
+    listLoadsOn(db, boatId, rigIds, isSummary ? 'all' : 'winding'),
+    listCalibrations(db, boatId, rigIds),
+    isSummary ? listDragSettings(db, boatId, rigIds) : none<OfRig<DragSettingRecord>>(),
+    isWhole ? listLog(db, boatId, rigIds) : none<OfRig<LogRecord>>(),
+    isWhole ? listDragHistory(db, boatId, rigIds) : none<OfRig<PastDragRecord>>(),
+    isSummary ? listPresetActs(db, boatId, rigIds) : none<OfRig<PresetActRecord>>(),
+    isWhole ? listPlanerLooks(db, boatId, rigIds) : none<OfRig<PlanerLookRecord>>(),
+  ]);
   const loadIds = loads.map((load) => load.id);
+  const loadJoins = isSummary ? await listLoadJoins(db, boatId, loadIds) : [];
+  const joins = isSummary
+    ? await listJoins(
+        db,
+        boatId,
+        rigIds,
+        joinBreaks,
+        loadJoins.map((each) => each.joinId),
+      )
+    : [];
   const [trials, lineMarks, leverPoints] = await Promise.all([
     isWhole ? listTrials(db, boatId, loadIds) : none<TrialRecord>(),
     isWhole ? listLineMarks(db, boatId, loadIds) : none<OfLoad<LineMarkRecord>>(),
@@ -102,7 +112,18 @@ export async function readRigs(
     const reel = reels.find((candidate) => candidate.id === rig.reelId);
     if (!reel) throw new Error(`readRigs: rig ${rig.id} has no reel`);
     const of = <T>(rows: readonly OfRig<T>[]): readonly T[] => rows.filter((row) => row.rigId === rig.id);
-    const load = of(loads)[0] ?? null;
+    const [newest = null, before = null] = of(loads);
+    const load = before ?? newest;
+    const planJoins = of<PlacedJoin>(joins)
+      .filter((join) => join.isPlanned)
+      .map(asJoin);
+    const ofLine = loadJoins.filter((each) => each.loadId === load?.id).map((each) => each.joinId);
+    const onLine = of<PlacedJoin>(joins)
+      .filter((join) => ofLine.includes(join.id))
+      .map(asJoin);
+    const settings = of(dragSettings);
+    const dragSetting = settings.find((setting) => setting.acceptedAt !== null) ?? null;
+    const session = settings.find((setting) => setting.acceptedAt === null) ?? null;
     const ofLoad = <T extends { readonly loadId: string }>(rows: readonly T[]): readonly T[] =>
       rows.filter((row) => row.loadId === load?.id);
     const record = {
@@ -116,8 +137,10 @@ export async function readRigs(
       reel,
       products,
       segments: of(segments),
-      joins: of(joins),
+      joins: load?.status === 'wound' && onLine.length > 0 ? inOrder(onLine, load) : planJoins,
+      planJoins,
       load,
+      making: before ? newest : null,
       trials: ofLoad(trials),
       lineMarks: ofLoad(lineMarks),
       calibration: of(calibrations)[0] ?? null,
@@ -125,7 +148,8 @@ export async function readRigs(
       strengthSessions,
       joinBreaks,
       meantPlaceId: rig.meantPlaceId,
-      dragSetting: of(dragSettings)[0] ?? null,
+      dragSetting,
+      dragSession: session && session.startedAt > (dragSetting?.startedAt ?? '') ? session : null,
       dragHistory: of(dragHistory),
       leverPoints: ofLoad(leverPoints),
       presetActs: of(presetActs),
@@ -138,6 +162,19 @@ export async function readRigs(
     };
     return withKnowledge(record, keptOf(learning, reel.id, resets.get(reel.id) ?? null));
   });
+}
+
+/** A join without where it stands. */
+function asJoin(placed: PlacedJoin): JoinRecord {
+  const { id, innerSegmentId, outerSegmentId, kind, breaks, pullTested, lastTie, lastSlip } = placed;
+  return { id, innerSegmentId, outerSegmentId, kind, breaks, pullTested, lastTie, lastSlip };
+}
+
+/** Joins from the arbor outwards, as their load has them. */
+function inOrder(joins: readonly JoinRecord[], load: LoadRecord): readonly JoinRecord[] {
+  const place = (join: JoinRecord): number =>
+    load.segments.findIndex((segment) => segment.segmentId === join.outerSegmentId);
+  return joins.toSorted((a, b) => place(a) - place(b));
 }
 
 /** The whole record of one rig, or null when the boat has no such rig. */
@@ -155,4 +192,10 @@ export async function rigToWrite(db: BoatDb, rigId: string, depth: Depth = 'whol
   const rig = await lockRig(db, db.boatId, rigId);
   const [record] = rig ? await readRigs(db, [rig], depth) : [];
   return record ?? null;
+}
+
+/** The same as the winding bench sees it: the load that is being made, where there is one. */
+export async function benchToWrite(db: BoatDb, rigId: string, depth: Depth = 'whole'): Promise<RigRecord | null> {
+  const record = await rigToWrite(db, rigId, depth);
+  return record && atBench(record);
 }

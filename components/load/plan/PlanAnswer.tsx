@@ -91,7 +91,7 @@ export function RunSheet({ record, plan }: { record: RigRecord; plan: LoadPlan }
         <tbody>
           {plan.segments.map((segment) => {
             const stored = record.segments.find((candidate) => candidate.id === segment.id);
-            const join = record.joins.find((candidate) => candidate.outerSegmentId === segment.id);
+            const join = record.planJoins.find((candidate) => candidate.outerSegmentId === segment.id);
             return (
               <tr key={segment.id} className="border-b border-edge">
                 <td className={cell}>

@@ -11,9 +11,9 @@ export function plannedRecord(record: RigRecord, draft: StackDraft): RigRecord |
     breaks: [],
     lastTie: null,
     lastSlip: null,
-    pullTested: record.joins.some(
+    pullTested: record.planJoins.some(
       (old) => old.outerSegmentId === join.outerSegmentId && old.kind === join.kind && old.pullTested,
     ),
   }));
-  return { ...record, segments, joins, load: null };
+  return { ...record, segments, joins, planJoins: joins, load: null, making: null };
 }

@@ -42,7 +42,7 @@ export function draftOf(record: RigRecord): StackDraft {
       lengthKnown: segment.lengthKnown,
       wound: segment.wound,
       colours: segment.colours.join(', '),
-      joinKind: record.joins.find((join) => join.outerSegmentId === segment.id)?.kind ?? 'double-sliding-knot',
+      joinKind: record.planJoins.find((join) => join.outerSegmentId === segment.id)?.kind ?? 'double-sliding-knot',
     })),
   };
 }

@@ -12,14 +12,22 @@ import { Button } from '@/components/ui/Button';
 import { Card } from '@/components/ui/Card';
 import { useUnits } from '@/components/units/UnitsProvider';
 import { LIMITS } from '@/usecases/limits';
+import { EndWinding } from './EndWinding';
 import type { Winding } from './useWinding';
 import { stoppedWords } from './windingWords';
 
 /** What is on so far, what it comes to, and the readings that were noted. */
-export function WindingLog({ load, winding }: { load: LoadRecord; winding: Winding }) {
-  const { record, view } = useRig();
+export function WindingLog({
+  load,
+  winding,
+  onReel,
+}: {
+  load: LoadRecord;
+  winding: Winding;
+  onReel: LoadRecord | null;
+}) {
+  const { view } = useRig();
   const { format } = useUnits();
-  const { sendNow, state } = useSend();
   const { outlook, next } = winding;
   const remainingM = outlook?.remaining.reduce((sum, segment) => sum + segment.lengthM, 0) ?? 0;
   const toComeM = Math.max(0, remainingM - (winding.soFar?.lengthM ?? 0));
@@ -66,20 +74,7 @@ export function WindingLog({ load, winding }: { load: LoadRecord; winding: Windi
             Undo the last note
           </Button>
         )}
-        <Button
-          weight="quiet"
-          disabled={state.kind === 'sending'}
-          onClick={() =>
-            void sendNow(
-              'abandonWinding',
-              { boatId: record.boat.id, rigId: record.id, loadId: load.id },
-              {},
-              `Winding of ${record.name} abandoned; the plan is still there.`,
-            )
-          }
-        >
-          Abandon this winding
-        </Button>
+        <EndWinding load={load} onReel={onReel} />
       </div>
     </Card>
   );

@@ -3,6 +3,7 @@
 import dynamic from 'next/dynamic';
 import { useState } from 'react';
 import type { LoadRecord } from '@/core/record/record';
+import { dayWords } from '@/words/dates';
 import { FinishLoad } from './FinishLoad';
 import { useWinding } from './useWinding';
 import { WindingLog } from './WindingLog';
@@ -11,20 +12,30 @@ import { WindNext } from './WindNext';
 /** Loaded when it is first asked for. */
 const WindBench = dynamic(() => import('./WindBench').then(({ WindBench: loaded }) => loaded), { ssr: false });
 
-/** Winding, segment by segment. */
-export function WindingPanel({ load }: { load: LoadRecord }) {
+/**
+ * Winding, segment by segment.
+ *
+ * @param onReel what is still on the reel, while nothing of this load is
+ */
+export function WindingPanel({ load, onReel }: { load: LoadRecord; onReel: LoadRecord | null }) {
   const winding = useWinding(load);
   const [onBench, setOnBench] = useState(false);
   return (
     <div className="grid gap-4 lg:grid-cols-[3fr_2fr]">
-      <div className="flex flex-col gap-4">
+      <div className="flex min-w-0 flex-col gap-4">
+        {onReel && (
+          <p role="note" className="border-l-4 border-rule bg-card px-3 py-2 text-sm">
+            <b>What was loaded on {dayWords(onReel.finishedAt ?? onReel.startedAt)} is still on the reel</b> and counts
+            until the first segment of this load is noted. The line above shows it.
+          </p>
+        )}
         {winding.next ? (
           <WindNext load={load} winding={winding} onBench={() => setOnBench(true)} />
         ) : (
           <FinishLoad load={load} />
         )}
       </div>
-      <WindingLog load={load} winding={winding} />
+      <WindingLog load={load} winding={winding} onReel={onReel} />
       {onBench && <WindBench load={load} winding={winding} onLeave={() => setOnBench(false)} />}
     </div>
   );

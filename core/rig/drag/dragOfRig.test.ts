@@ -81,15 +81,15 @@ const setting = (made: readonly DragPullRecord[]): DragSettingRecord => ({
 describe('what the guides make of a pull', () => {
   it('is measured at the bend of the session, once pulled both ways at one setting', () => {
     const both = setting([pull('bent rod', 24), pull('straight', 20)]);
-    expect(guideFactorFor(both, 1)).toMatchObject({ value: 1.2, source: 'measured' });
-    expect(guideFactorFor(both, 0.5).source).toBe('default');
+    expect(guideFactorFor([both], 1)).toMatchObject({ value: 1.2, source: 'measured' });
+    expect(guideFactorFor([both], 0.5).source).toBe('default');
   });
 
   it('is an estimate before that, and after the drag was turned', () => {
-    expect(guideFactorFor(null, 1).source).toBe('default');
-    expect(guideFactorFor(setting([pull('bent rod', 24)]), 1).source).toBe('default');
+    expect(guideFactorFor([null], 1).source).toBe('default');
+    expect(guideFactorFor([setting([pull('bent rod', 24)])], 1).source).toBe('default');
     const turned = setting([pull('straight', 20), pull('bent rod', 30, 1)]);
-    expect(guideFactorFor(turned, 1).source).toBe('default');
+    expect(guideFactorFor([turned], 1).source).toBe('default');
   });
 });
 

@@ -18,7 +18,7 @@ export function kitOfRig(record: RigRecord, plan: LoadPlan): KitList {
         lengthM: segment.lengthM,
         turns: segment.turns,
         wound: segment.wound,
-        joinKind: record.joins.find((join) => join.outerSegmentId === segment.id)?.kind ?? null,
+        joinKind: record.planJoins.find((join) => join.outerSegmentId === segment.id)?.kind ?? null,
       };
     }),
     record.reel.counter !== null,
@@ -44,7 +44,7 @@ export function adviceOnPlan(record: RigRecord, plan: LoadPlan): readonly LoadAd
         lengthM: segment.lengthM,
         wound: segment.wound,
         colours: planned.colours.length,
-        joinKind: record.joins.find((join) => join.outerSegmentId === segment.id)?.kind ?? null,
+        joinKind: record.planJoins.find((join) => join.outerSegmentId === segment.id)?.kind ?? null,
         volumeM3: segment.areaM2 * segment.lengthM,
       };
     }),

@@ -1,14 +1,13 @@
 import { correctionTable } from '../../calibration/correctionTable';
 import type { CounterEstimate } from '../../calibration/estimateCounter';
 import { countsAt, lengthAtCounts } from '../../calibration/observations';
-import { median } from '../../numerics/median';
 import type { Figure } from '../../provenance/figure';
 import { spoolStateAt } from '../../spool/loadedLine';
 import { weakestWithin, type RigStrength, type StrengthPlace } from '../../strength/rigStrength';
 import { counterEstimate } from '../counter/counterEvidence';
 import { currentLine, type CurrentLine } from '../line/currentLine';
 import type { RigRecord } from '../../record/record';
-import { sessionPulls } from '../../record/sessionPulls';
+import { acceptedForceN } from '../../record/acceptedDrag';
 import { strengthOfRig } from '../strength/strengthOfRig';
 import { windingOutlook } from '../line/windingOutlook';
 
@@ -49,13 +48,6 @@ export function lineToShow(record: RigRecord): CurrentLine | null {
   }
   const current = currentLine(record);
   return current.ok ? current.value : null;
-}
-
-function acceptedForceN(record: RigRecord): number | null {
-  const setting = record.dragSetting;
-  if (!setting?.acceptedAt || setting.loadId !== record.load?.id) return null;
-  const pulls = sessionPulls(setting);
-  return pulls.length > 0 ? median(pulls.slice(-3).map((pull) => pull.movingN)) : null;
 }
 
 /** What every lens says at one length out. */
