@@ -229,7 +229,13 @@ async function workThrough(db: BoatDb, rigId: string, rig: DemoRig, walkM: numbe
         db,
         rigId,
         loadId,
-        windingInput.parse({ segmentId: segment.id, reading: shown.reading, instrument: shown.instrument }),
+        windingInput.parse({
+          segmentId: segment.id,
+          reading: shown.reading,
+          // A whole piece is all on, whatever a counter makes of it.
+          lengthIs: segment.lengthKnown ? 'piece' : 'plan',
+          instrument: shown.instrument,
+        }),
       ),
     );
   }

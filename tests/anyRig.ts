@@ -9,6 +9,7 @@ import { planForRig } from '../core/rig/line/planForRig';
 import type { Known } from '../core/provenance/source';
 import {
   DRAG_KINDS,
+  LENGTH_IS,
   REEL_KINDS,
   SEGMENT_ROLES,
   type FinishedLoadRecord,
@@ -267,7 +268,9 @@ function anyLoad(draw: Draw, record: RigRecord, index: number, status: LoadRecor
       plannedLengthM: planned?.lengthM.value ?? segment.lengthM ?? 50,
       plannedPlusMinusM: planned?.lengthM.plusMinus ?? 5,
       plannedTurns: planned?.turns.value ?? 100,
-      lengthKnown: segment.lengthKnown,
+      lengthKnown: segment.lengthKnown && segment.lengthM !== null,
+      solved: segment.lengthM === null,
+      agreedFromM: draw.chance(0.1) ? draw.between(LIMITS.segmentLengthM) : null,
       wound: segment.wound,
       stopReading: planned?.stopReading ?? null,
       naiveStopReading: planned?.naiveStopReading ?? null,
@@ -307,7 +310,7 @@ function anyLoad(draw: Draw, record: RigRecord, index: number, status: LoadRecor
       reading: record.reel.counter ? (draw.chance(0.5) ? (segment.stopReading ?? 0) : draw.whole(0, most)) : null,
       meteredLengthM: draw.chance(0.15) ? draw.between(LIMITS.segmentLengthM) : null,
       turnsCounted: draw.chance(0.15) ? draw.between({ min: 0.5, max: 100_000 }) : null,
-      lengthByCounter: draw.chance(0.2),
+      lengthIs: draw.of(LENGTH_IS),
       instrument: 'eye',
       note: '',
       at: at(index + 4),

@@ -87,6 +87,12 @@ export const ACT_WORDS: WordsFor<typeof ACT_REASONS> = {
   'level-of-last-segment': 'A level belongs to the segment whose end has just gone on.',
   'level-too-late': 'Line came off or went on since this load was wound: its level cannot be measured any more.',
   'deeper-than-spool': 'That is deeper than this spool is. Was it measured from the rim, in the right unit?',
+  'counter-says-other-length': ({ segment, typedM, saidM }, say) =>
+    `By the counter ${say.length(saidM)} of ${segment} are on, and ${say.length(typedM)} were typed. Say which it is: nothing is noted before.`,
+  'turns-say-other-length': ({ segment, typedM, saidM }, say) =>
+    `By the turns ${say.length(saidM)} of ${segment} are on, and ${say.length(typedM)} were typed. Say which it is: nothing is noted before.`,
+  'level-over-rim':
+    'With the lengths as they are the line would stand higher over the rim than it stays on. Agree to another length first.',
   'load-finished': 'This load is finished already.',
   'segment-not-on': ({ segment }) => `${segment} is not on yet: note its end first.`,
   'not-being-wound': 'This load is not being wound.',

@@ -52,6 +52,8 @@ const ACTS: Readonly<Record<string, ((asked: Asked, say: Say) => string) | null>
     asked.number('levelBelowRimM') === null
       ? 'The load was finished, its level not measured'
       : `The load was finished, its level ${small(say)} under the rim`,
+  agreeLength: (asked, say) =>
+    `${asked.place('segmentId')}: ${length(say, 'fromM')} becomes ${length(say, 'lengthM')}, as agreed`,
   cancelWinding: () => 'The winding was called off: what was on before is on',
   abandonWinding: () => 'The winding was given up: the spool is empty',
   changeLength: (asked, say) =>

@@ -28,6 +28,8 @@ export const LOG_WORDS: WordsFor<typeof LOG_REASONS> = {
   'counter-left': 'Counter left as it is; corrected by card.',
   'line-marked': ({ mark, looks }) => `Mark ${mark} on the line: ${looks}.`,
   loaded: ({ segments }) => `Loaded: ${segments.join(', ')}.`,
+  'length-agreed': ({ segment, fromM, toM }, say) =>
+    `${segment}: ${say.length(fromM)} becomes ${say.length(toM)}, as agreed.`,
   'winding-abandoned': 'Winding given up; the spool was emptied.',
   'winding-cancelled': 'Winding called off; what was on before is on.',
   'session-dropped': 'Scale session called off; the drag stays as it was accepted before.',

@@ -5,6 +5,7 @@ export const LOG_REASONS = {
   'counter-left': {},
   'line-marked': { mark: 'name', looks: 'name' },
   loaded: { segments: 'names' },
+  'length-agreed': { segment: 'name', fromM: 'length', toM: 'length' },
   'winding-abandoned': {},
   'winding-cancelled': {},
   'session-dropped': {},

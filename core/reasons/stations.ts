@@ -5,6 +5,8 @@ export const STATION_REASONS = {
   'planned-not-wound': {},
   'winding-so-far': { noted: 'number', wound: 'number' },
   'wound-as-planned': {},
+  'wound-otherwise': { segment: 'name', byM: 'length', others: 'number' },
+  'wound-to-other-level': { byM: 'small' },
   'reel-without-counter': {},
   'load-first': {},
   'no-test-accepted': {},

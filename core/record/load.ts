@@ -57,15 +57,24 @@ export interface LoadSegmentRecord {
   readonly productId: string;
   readonly lineDiameterM: number;
   readonly packing: number;
+  /** As planned, or as it was agreed to change while winding (m). */
   readonly plannedLengthM: number;
+  /** What it was before a change was agreed to (m); null where none was. */
+  readonly agreedFromM: number | null;
   readonly plannedPlusMinusM: number;
   readonly plannedTurns: number;
+  /** A whole piece: all of it goes on, and where the counter stands then says something of the counter. */
   readonly lengthKnown: boolean;
+  /** Its length was worked out for the fill: the one that may give way. */
+  readonly solved: boolean;
   readonly wound: boolean;
   readonly stopReading: number | null;
   readonly naiveStopReading: number | null;
   readonly colours: readonly string[];
 }
+
+export const LENGTH_IS = ['plan', 'counter', 'piece'] as const;
+export type LengthIs = (typeof LENGTH_IS)[number];
 
 export interface WindingEntryRecord {
   readonly id: string;
@@ -76,8 +85,11 @@ export interface WindingEntryRecord {
   readonly meteredLengthM: number | null;
   /** Spool turns that were counted, or null. */
   readonly turnsCounted: number | null;
-  /** True where the line ended elsewhere than it was known to: its length then follows from the counts. */
-  readonly lengthByCounter: boolean;
+  /**
+   * Whose word its length is: the plan's; the counter's, where a person agreed that another length went on; or the piece's, all of
+   * which went on whatever the counter says.
+   */
+  readonly lengthIs: LengthIs;
   readonly instrument: string;
   readonly note: string;
   readonly at: string;

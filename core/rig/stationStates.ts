@@ -3,6 +3,7 @@ import { because } from '../reasons';
 import { countBasis, dragBasis, loadBasis } from './bases';
 import { isBeingWound } from './line/atBench';
 import { currentLine } from './line/currentLine';
+import { differsFromPlan } from './load/differsFromPlan';
 import { joinsState } from './joins/joinsOfRig';
 import type { RigRecord } from '../record/record';
 import type { StationState } from '../record/stationState';
@@ -45,7 +46,9 @@ function loadState(record: RigRecord): StationState {
     return { state: 'due', why: because('winding-so-far', { noted, wound }) };
   }
   const changed = changedSince(load.basis, loadBasis(record));
-  return changed.length > 0 ? stale(changed) : { state: 'done', why: because('wound-as-planned') };
+  return changed.length > 0
+    ? stale(changed)
+    : { state: 'done', why: differsFromPlan(record, load) ?? because('wound-as-planned') };
 }
 
 function countState(record: RigRecord): StationState {

@@ -1,6 +1,6 @@
 import type { Basis } from '../../core/provenance/basis';
 import type { LoadRecord, LoadSegmentRecord } from '../../core/record/record';
-import { LOAD_SEGMENTS } from '../tables/measurements';
+import { AGREED_LENGTHS, LOAD_SEGMENTS } from '../tables/measurements';
 import { insertRow, type NewRowOf } from '../tables/table';
 import { onlyRow, type Queryable } from '../withBoat';
 import { listLineChanges, listReplacements } from './lineChanges';
@@ -99,11 +99,22 @@ async function listLoadSegments(
   boatId: string,
   loadIds: readonly string[],
 ): Promise<readonly OfLoad<LoadSegmentRecord>[]> {
-  const result = await db.query(
-    `SELECT ${LOAD_SEGMENTS.list} FROM load_segments WHERE boat_id = $1 AND load_id = ANY($2) ORDER BY position`,
+  const result = await db.query<{ agreed_m: number | null }>(
+    `SELECT ${LOAD_SEGMENTS.list}, (
+       SELECT length_m FROM agreed_lengths WHERE agreed_lengths.load_id = load_segments.load_id
+         AND agreed_lengths.segment_id = load_segments.segment_id AND ${ofStandingAct('agreed_lengths')}
+       ORDER BY noted_at DESC LIMIT 1) AS agreed_m
+     FROM load_segments WHERE boat_id = $1 AND load_id = ANY($2) ORDER BY position`,
     [boatId, loadIds],
   );
-  return result.rows.map(LOAD_SEGMENTS.read);
+  return result.rows.map((row) => {
+    const planned = LOAD_SEGMENTS.read(row);
+    const { plannedLengthM, plannedTurns } = planned;
+    if (row.agreed_m === null) return { ...planned, agreedFromM: null };
+    // Turns only unwrap what a counter showed: as many more as there is more line.
+    const turns = (plannedTurns * row.agreed_m) / plannedLengthM;
+    return { ...planned, plannedLengthM: row.agreed_m, plannedTurns: turns, agreedFromM: plannedLengthM };
+  });
 }
 
 export async function insertLoad(db: Queryable, boatId: string, rigId: string, basis: Basis): Promise<string> {
@@ -149,6 +160,15 @@ export async function endWinding(
     [boatId, rigId, loadId, as],
   );
   return result.rowCount === 1;
+}
+
+/** Keeps a length that a person agreed to change while winding. */
+export function insertAgreedLength(
+  db: Queryable,
+  boatId: string,
+  agreed: NewRowOf<typeof AGREED_LENGTHS.columns>,
+): Promise<string> {
+  return insertRow(db, boatId, AGREED_LENGTHS, agreed);
 }
 
 /** Notes which join a load has at one place. */

@@ -1,6 +1,6 @@
 import { CREEPS, CURRENTS, HEADINGS } from '../../core/drag/planerBracket';
 import type { Basis } from '../../core/provenance/basis';
-import { SEGMENT_ROLES } from '../../core/record/record';
+import { LENGTH_IS, SEGMENT_ROLES } from '../../core/record/record';
 import { flag, json, maybe, named, notedAt, number, oneOf, ownId, table, text, texts } from './table';
 
 /**
@@ -14,7 +14,7 @@ const ofSegment = { ...note, loadId: text, segmentId: text } as const;
 export const WINDING_ENTRIES = table('winding_entries', {
   ...ofSegment,
   reading: maybe(number),
-  lengthByCounter: flag,
+  lengthIs: oneOf(...LENGTH_IS),
   meteredLengthM: maybe(number),
   turnsCounted: maybe(number),
   instrument: text,
@@ -183,6 +183,8 @@ export const REVERSE_FILLS = table('reverse_fills', {
   note: text,
 });
 
+export const AGREED_LENGTHS = table('agreed_lengths', { ...ofSegment, lengthM: number });
+
 export const LOAD_SEGMENTS = table('load_segments', {
   loadId: text,
   segmentId: text,
@@ -196,6 +198,7 @@ export const LOAD_SEGMENTS = table('load_segments', {
   plannedPlusMinusM: number,
   plannedTurns: number,
   lengthKnown: flag,
+  solved: flag,
   wound: flag,
   stopReading: maybe(number),
   naiveStopReading: maybe(number),

@@ -43,7 +43,7 @@ const count = async (table: string, where: string, values: unknown[]): Promise<n
 async function loaded(): Promise<string> {
   const { loadId } = must(await beginWinding(b.boatId, b.rigId, { version: 2, levelBelowRimM: 0.002 }));
   for (const segment of (await readRigRecord(b.boatId, b.rigId))?.load?.segments ?? []) {
-    const note = { segmentId: segment.segmentId, reading: segment.stopReading, lengthByCounter: false };
+    const note = { segmentId: segment.segmentId, reading: segment.stopReading, lengthIs: 'plan' as const };
     const none = { meteredLengthM: null, turnsCounted: null, instrument: 'read by eye', note: '' };
     must(await noteWinding(b.boatId, b.rigId, loadId, { ...note, ...none }));
   }

@@ -69,6 +69,7 @@ describe('migrations', () => {
 
 describe('measurements', () => {
   const MEASUREMENTS = [
+    'agreed_lengths',
     'winding_entries',
     'level_readings',
     'line_changes',

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { LENGTH_IS } from '../../core/record/load';
 import { idSchema, instrumentSchema, noteSchema, readingSchema, versionSchema, within } from '../inputs';
 import { LIMITS } from '../limits';
 
@@ -11,8 +12,8 @@ export const beginInput = z.strictObject({
 export const windingInput = z.strictObject({
   segmentId: idSchema,
   reading: readingSchema.nullable(),
-  /** The line ended elsewhere than it was known to: its length follows from the counts. */
-  lengthByCounter: z.boolean().default(false),
+  /** Whose word the length is, where the counter stands elsewhere than it should. */
+  lengthIs: z.enum(LENGTH_IS).default('plan'),
   /** True length by a winding machine's meter, where one was used. */
   meteredLengthM: within(LIMITS.segmentLengthM, "The meter's length").nullable().default(null),
   /** Spool turns that were counted, where they were. */
@@ -38,6 +39,15 @@ export const finishInput = z.strictObject({
 });
 
 /** How many ends of segments the person saw noted: what was noted since is not called off unseen. */
+export const agreeInput = z.strictObject({
+  segmentId: idSchema,
+  /** What the person saw that it was, and agreed that it becomes. */
+  fromM: within(LIMITS.segmentLengthM, 'The length that it was'),
+  lengthM: within(LIMITS.segmentLengthM, 'The length that it becomes'),
+});
+
+export type AgreeInput = z.output<typeof agreeInput>;
+
 export const cancelInput = z.strictObject({ noted: z.int().min(0).max(40) });
 
 export type CancelInput = z.output<typeof cancelInput>;

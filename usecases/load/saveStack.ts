@@ -1,9 +1,8 @@
 import 'server-only';
 import { because } from '../../core/reasons';
-import { IMPOSSIBLE_ABOVE_RIM_M } from '../../core/rig/load/fitsOnReel';
 import { isBeingWound } from '../../core/rig/line/atBench';
 import { planForRig } from '../../core/rig/line/planForRig';
-import { DEFAULT_LEVEL_BELOW_RIM_M } from '../../core/load/defaults';
+import { DEFAULT_LEVEL_BELOW_RIM_M, IMPOSSIBLE_ABOVE_RIM_M } from '../../core/load/defaults';
 import type { RigRecord } from '../../core/record/record';
 import { placeJoin } from '../../db/queries/joins';
 import { advanceRigVersion, clearStack, placeSegment } from '../../db/queries/rigs';

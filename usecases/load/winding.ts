@@ -1,5 +1,7 @@
 import 'server-only';
-import { because } from '../../core/reasons';
+import { because, type RefusalReason } from '../../core/reasons';
+import { askedLength, type AskedLength } from '../../core/rig/line/askedLength';
+import { windingOutlook } from '../../core/rig/line/windingOutlook';
 import { countsPerWrap } from '../../core/counter/counter';
 import { planForRig, productOf } from '../../core/rig/line/planForRig';
 import { loadBasis } from '../../core/rig/bases';
@@ -8,7 +10,7 @@ import { woundLine } from '../../core/rig/line/currentLine';
 import type { LoadRecord, LoadSegmentRecord, RigRecord, WindingEntryRecord } from '../../core/record/record';
 import { isBeyondSpool, isMoreThanAnyFill } from '../../core/rig/load/fitsOnReel';
 import type { LoadedLine } from '../../core/spool/loadedLine';
-import { finishLoad, insertLoad, insertLoadJoin, insertLoadSegment } from '../../db/queries/loads';
+import { finishLoad, insertAgreedLength, insertLoad, insertLoadJoin, insertLoadSegment } from '../../db/queries/loads';
 import { insertLevel, insertWindingEntry } from '../../db/queries/windingLog';
 import { insertLogEntry } from '../../db/queries/log';
 import { advanceRigVersion } from '../../db/queries/rigs';
@@ -16,7 +18,7 @@ import type { BoatDb } from '../../db/withBoat';
 import { takeFromShelf } from '../supplies/takeFromShelf';
 import { conflict, done, invalid, notFound, type Refusal, type UseCaseOutcome } from '../outcome';
 import { benchToWrite, rigToWrite } from '../rigs/readRigs';
-import type { BeginInput, FinishInput, LevelInput, WindingInput } from './loadInput';
+import type { AgreeInput, BeginInput, FinishInput, LevelInput, WindingInput } from './loadInput';
 
 function plannedSegments(record: RigRecord, levelBelowRimM: number): UseCaseOutcome<readonly LoadSegmentRecord[]> {
   const plan = planForRig(record, levelBelowRimM);
@@ -37,6 +39,8 @@ function plannedSegments(record: RigRecord, levelBelowRimM: number): UseCaseOutc
         plannedPlusMinusM: planned.lengthM.plusMinus,
         plannedTurns: planned.turns.value,
         lengthKnown: segment.lengthKnown && segment.lengthM !== null,
+        solved: segment.lengthM === null,
+        agreedFromM: null,
         wound: segment.wound,
         stopReading: planned.stopReading,
         naiveStopReading: planned.naiveStopReading,
@@ -101,9 +105,52 @@ export async function noteWinding(
       because('more-than-any-spool'),
     );
   }
+  const outlook = windingOutlook(record);
+  const segment = order[index];
+  const again = load.winding.some((entry) => entry.segmentId === input.segmentId);
+  if (outlook && segment && !again) {
+    const asked = askedLength(record, outlook, segment, noted);
+    if (asked) return conflict(lengthAsked(asked));
+    if (outlook.mustAsk && input.lengthIs === 'plan') return conflict(because('level-over-rim'));
+  }
   await insertWindingEntry(db, boatId, { ...noted, loadId });
   return done({ done: true });
 }
+
+function lengthAsked({ segment, typedM, saidM, by }: AskedLength): RefusalReason {
+  return because(by === 'turns' ? 'turns-say-other-length' : 'counter-says-other-length', { segment, typedM, saidM });
+}
+
+/** Keeps a change of a typed length that a person has agreed to, of a segment that is still to come. */
+export async function agreeLength(
+  db: BoatDb,
+  rigId: string,
+  loadId: string,
+  input: AgreeInput,
+): Promise<UseCaseOutcome<{ done: true }>> {
+  const record = await benchToWrite(db, rigId);
+  const load = record?.load;
+  if (!record || load?.id !== loadId) return notFound('load');
+  if (load.status !== 'winding') return conflict(because('log-closed'));
+  const segment = load.segments.find((each) => each.segmentId === input.segmentId);
+  if (!segment) return notFound('segment');
+  if (load.winding.some((entry) => entry.segmentId === input.segmentId)) {
+    return conflict(because('segment-all-on', { segment: segment.name }));
+  }
+  if (Math.abs(segment.plannedLengthM - input.fromM) > SAME_LENGTH_M) return conflict(because('changed-elsewhere'));
+  await insertAgreedLength(db, db.boatId, { loadId, segmentId: input.segmentId, lengthM: input.lengthM });
+  await insertLogEntry(
+    db,
+    db.boatId,
+    rigId,
+    'load',
+    because('length-agreed', { segment: segment.name, fromM: segment.plannedLengthM, toM: input.lengthM }),
+  );
+  return done({ done: true });
+}
+
+/** Lengths that differ by less (m) are the same one. */
+const SAME_LENGTH_M = 0.001;
 
 /** The line on the spool with one more end noted. */
 function asNoted(record: RigRecord, load: LoadRecord, entry: Omit<WindingEntryRecord, 'id' | 'at'>): LoadedLine {

@@ -19,7 +19,7 @@ import { noteColour } from '../load/noteColour';
 import { replaceSegment } from '../load/replaceSegment';
 import { saveStack } from '../load/saveStack';
 import { abandonWinding, cancelWinding } from '../load/endWinding';
-import { beginWinding, finishWinding, noteLevel, noteWinding } from '../load/winding';
+import { agreeLength, beginWinding, finishWinding, noteLevel, noteWinding } from '../load/winding';
 import type { UseCaseOutcome } from '../outcome';
 import {
   chooseMeantPlace,
@@ -61,6 +61,7 @@ export const HANDLERS = {
   noteColour: (db, { rigId, loadId }, input) => noteColour(db, rigId, loadId, input),
   noteLevel: (db, { rigId, loadId }, input) => noteLevel(db, rigId, loadId, input),
   finishWinding: (db, { rigId, loadId }, input) => finishWinding(db, rigId, loadId, input),
+  agreeLength: (db, { rigId, loadId }, input) => agreeLength(db, rigId, loadId, input),
   cancelWinding: (db, { rigId, loadId }, input) => cancelWinding(db, rigId, loadId, input),
   abandonWinding: (db, { rigId, loadId }) => abandonWinding(db, rigId, loadId),
   changeLength: (db, { rigId, loadId }, input) => changeLength(db, rigId, loadId, input),

@@ -37,6 +37,7 @@ export const ROUTES = {
   noteColour: { method: 'POST', path: `${LOAD}/colours`, role: 'crew' },
   noteLevel: { method: 'POST', path: `${LOAD}/levels`, role: 'crew' },
   finishWinding: { method: 'POST', path: `${LOAD}/finish`, role: 'crew' },
+  agreeLength: { method: 'POST', path: `${LOAD}/lengths`, role: 'crew' },
   cancelWinding: { method: 'POST', path: `${LOAD}/cancel`, role: 'crew' },
   abandonWinding: { method: 'POST', path: `${LOAD}/abandon`, role: 'crew' },
   changeLength: { method: 'POST', path: `${LOAD}/changes`, role: 'crew' },

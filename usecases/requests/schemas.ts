@@ -26,6 +26,7 @@ import {
 import { undoInput } from '../history/historyInput';
 import { retireInput, swapInput, windOnInput } from '../joins/windOnInput';
 import {
+  agreeInput,
   beginInput,
   cancelInput,
   colourInput,
@@ -64,6 +65,7 @@ export const SCHEMAS = {
   noteColour: colourInput,
   noteLevel: levelInput,
   finishWinding: finishInput,
+  agreeLength: agreeInput,
   cancelWinding: cancelInput,
   abandonWinding: nothing,
   changeLength: lineChangeInput,

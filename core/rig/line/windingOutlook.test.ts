@@ -2,14 +2,14 @@ import { plannedRig, woundRig } from '../../../tests/rigFixture';
 import { windingOutlook } from './windingOutlook';
 
 /** The fixture with the first segments on, the last noted reading off by some counts. */
-function winding(on: number, offCounts = 0, change: { lengthByCounter?: boolean; levelBelowRimM?: number } = {}) {
+function winding(on: number, offCounts = 0, change: { lengthIs?: 'counter'; levelBelowRimM?: number } = {}) {
   const { load } = woundRig();
   if (!load) throw new Error('the fixture has no load');
   const entries = load.winding
     .slice(0, on)
     .map((entry, index) =>
       index === on - 1
-        ? { ...entry, reading: (entry.reading ?? 0) + offCounts, lengthByCounter: change.lengthByCounter ?? false }
+        ? { ...entry, reading: (entry.reading ?? 0) + offCounts, lengthIs: change.lengthIs ?? 'plan' }
         : entry,
     );
   const levels =
@@ -42,17 +42,43 @@ describe('windingOutlook', () => {
     expect(outlook(winding(1)).remaining).toHaveLength(2);
   });
 
-  it('gives what the backing fell short to the top shot, and still meets the level', () => {
+  it('lets the level give when the backing fell short: the typed top shot stays, another length is only offered', () => {
     const short = outlook(winding(1, 25));
-    expect(short.changed).toMatchObject({ name: 'Top shot', fromM: 60 });
-    expect(short.changed?.toM).toBeGreaterThan(70);
-    expect(short.levelBelowRimM).toBeCloseTo(0.002, 6);
-    const over = outlook(winding(1, -10));
-    expect(over.changed?.toM).toBeLessThan(60);
+    expect(short.changed).toBeNull();
+    expect(short.remaining.find((each) => each.segmentId === 's2')?.lengthM).toBe(60);
+    expect(short.levelBelowRimM).toBeGreaterThan(0.0025);
+    expect(short.offer).toMatchObject({ segmentId: 's2', name: 'Top shot', fromM: 60, isPiece: false });
+    expect(short.offer?.toM).toBeGreaterThan(70);
+    expect(outlook(winding(1, -10)).offer?.toM).toBeLessThan(60);
+  });
+
+  it('meets the level with the length that was agreed to, and offers no other', () => {
+    const rig = winding(1, 25);
+    const { offer } = outlook(rig);
+    if (!rig.load || !offer) throw new Error('the fixture has no offer');
+    const segments = rig.load.segments.map((segment) =>
+      segment.segmentId === offer.segmentId
+        ? { ...segment, plannedLengthM: offer.toM, agreedFromM: segment.plannedLengthM }
+        : segment,
+    );
+    const agreed = outlook({ ...rig, load: { ...rig.load, segments } });
+    expect(agreed.levelBelowRimM).toBeCloseTo(0.002, 6);
+    expect(agreed.plannedLevelBelowRimM).toBeCloseTo(0.002, 9);
+    expect(agreed.offer).toBeNull();
+  });
+
+  it('asks before line would stand higher over the rim than it stays on', () => {
+    const rig = winding(1);
+    const [backing] = rig.load?.winding ?? [];
+    if (!rig.load || !backing) throw new Error('the fixture is not being wound');
+    // Far more backing than was planned went on.
+    const much = { ...rig.load, winding: [{ ...backing, meteredLengthM: 280 }] };
+    expect(outlook({ ...rig, load: much })).toMatchObject({ mustAsk: true, changed: null });
+    expect(outlook(rig).mustAsk).toBe(false);
   });
 
   it('believes the counter when a known length ran out early', () => {
-    const ranOut = outlook(winding(2, 12, { lengthByCounter: true }));
+    const ranOut = outlook(winding(2, 12, { lengthIs: 'counter' }));
     const whole = outlook(winding(2, 12));
     expect(ranOut.line.segments[1]?.lengthM).toBeLessThan(20);
     expect(whole.line.segments[1]?.lengthM).toBe(27.432);
@@ -65,8 +91,8 @@ describe('windingOutlook', () => {
     // The backing lies half a millimetre lower than believed: it packs tighter, so more line fits on top.
     const lower = outlook(winding(1, 0, { levelBelowRimM: asPlannedM + 0.0005 }));
     expect(lower.line.segments[0]?.packing).toBeGreaterThan(backing?.packing ?? NaN);
-    expect(lower.changed?.toM).toBeGreaterThan(60);
-    expect(lower.levelBelowRimM).toBeCloseTo(0.002, 6);
+    expect(lower.offer?.toM).toBeGreaterThan(60);
+    expect(lower.levelBelowRimM).toBeGreaterThan(0.002);
   });
 
   it('only foretells the level when nothing may give way', () => {

@@ -8,6 +8,7 @@ import { colourChecks, constantFromColours, type ColourCheck } from './colourChe
 import { counterOf } from './counterOf';
 import { outlookLevelPlusMinusM } from './outlookLevel';
 import { measuredLevels, woundSegments } from './woundSegments';
+import { IMPOSSIBLE_ABOVE_RIM_M } from '../../load/defaults';
 import { heldOutOf } from './currentLine';
 import type { LevelRecord, LoadRecord, LoadSegmentRecord, RigRecord } from '../../record/record';
 
@@ -20,6 +21,13 @@ export interface RemainingSegment {
   readonly turns: number;
 }
 
+/** A length before and after a change (m). */
+export interface ChangedLength {
+  readonly name: string;
+  readonly fromM: number;
+  readonly toM: number;
+}
+
 export interface WindingOutlook {
   readonly remaining: readonly RemainingSegment[];
   /** Where the finished level will lie under the rim (m), and where it was meant to. */
@@ -29,8 +37,15 @@ export interface WindingOutlook {
   readonly plannedLevelBelowRimM: number;
   /** Levels noted so far that no believable packing gives: nothing rests on them. */
   readonly heldOutLevels: readonly LevelRecord[];
-  /** The segment whose length was changed to meet the planned level, with what it was before; null when none was. */
-  readonly changed: { readonly name: string; readonly fromM: number; readonly toM: number } | null;
+  /** The worked-out segment as it was solved again to meet the planned level, with what it was before; null when it was not. */
+  readonly changed: ChangedLength | null;
+  /**
+   * The change of a typed length that would meet the planned level after all: for a person to agree to, never done by itself. Null
+   * where nothing needs to change, or nothing can.
+   */
+  readonly offer: (ChangedLength & { readonly segmentId: string; readonly isPiece: boolean }) | null;
+  /** True where the level would end higher over the rim than line stays on: nothing more goes on before that is answered. */
+  readonly mustAsk: boolean;
   /** The spool as it is wound so far, and with what is still to come. */
   readonly line: LoadedLine;
   /** Colour changes of each lead core on this load, by its segment. */
@@ -43,9 +58,9 @@ export interface WindingOutlook {
 const WORTH_CHANGING_M = 0.5;
 
 /**
- * What winding comes to from here: the segments that are on, as their readings and levels say, and the rest
- * solved again for the level that was planned. The rest is adjusted in one segment whose length is nobody's
- * promise: the worked-out one if it is still to come, else the outermost free one.
+ * What winding comes to from here: the segments that are on, as their readings and levels say, and the rest. Where the worked-out
+ * segment is still to come it is solved again for the level that was planned. Else the level gives: a length that was typed stays
+ * as it was typed, and the change that would meet the level is only offered.
  *
  * Colour changes noted on the way are a ruler of ten yards each: they correct the counter's constant, and with it every
  * stop reading that follows.
@@ -72,7 +87,11 @@ function outlookOf(record: RigRecord): Omit<WindingOutlook, 'colours' | 'correct
   if (load?.status !== 'winding') return null;
   const spool = { arborDiameterM: record.reel.arborDiameterM.value, widthM: record.reel.widthM.value };
   const isOn = (segmentId: string): boolean => load.winding.some((entry) => entry.segmentId === segmentId);
-  const planned = buildLoadedLine(spool, load.segments.map(asPlanned));
+  // A change that was agreed to serves the level that was planned: it does not plan another one.
+  const planned = buildLoadedLine(
+    spool,
+    load.segments.map((segment) => ({ ...asPlanned(segment), lengthM: segment.agreedFromM ?? segment.plannedLengthM })),
+  );
   const onSegments = woundSegments(record, load).filter((segment) => isOn(segment.id));
   const on = asWound(
     spool,
@@ -87,14 +106,17 @@ function outlookOf(record: RigRecord): Omit<WindingOutlook, 'colours' | 'correct
   };
   const rest = load.segments.filter((segment) => !isOn(segment.segmentId));
   const fixed: SegmentToLoad[] = [...on.line.segments, ...rest.map(learned)];
-  const free = freeSegment(record, load, rest);
+  const free = load.winding.length > 0 ? rest.find((segment) => segment.wound && segment.solved) : undefined;
   const counter = counterOf(record);
   const asItLies = buildLoadedLine(spool, fixed);
-  const met = free ? adjusted(spool, fixed, free.segmentId, planned.fullDiameterM) : asItLies;
-  const toM = met.segments.find((segment) => segment.id === free?.segmentId)?.lengthM;
+  const lengthToMeet = (segment: LoadSegmentRecord | undefined): [LoadedLine, number | undefined] => {
+    const line = segment ? adjusted(spool, fixed, segment.segmentId, planned.fullDiameterM) : asItLies;
+    return [line, line.segments.find((each) => each.id === segment?.segmentId)?.lengthM];
+  };
+  const [met, toM] = lengthToMeet(free);
   // Readings are whole counts: what they leave open is no reason to change anything.
   const openM = WORTH_CHANGING_M + load.winding.length * (counter?.unitM ?? 0);
-  const changes = free !== null && toM !== undefined && Math.abs(toM - free.plannedLengthM) > openM;
+  const changes = free !== undefined && toM !== undefined && Math.abs(toM - free.plannedLengthM) > openM;
   const line = changes ? met : asItLies;
   const rimM = record.reel.fullDiameterM.value;
   return {
@@ -115,24 +137,29 @@ function outlookOf(record: RigRecord): Omit<WindingOutlook, 'colours' | 'correct
     plannedLevelBelowRimM: (rimM - planned.fullDiameterM) / 2,
     heldOutLevels: heldOutOf(load, on.heldOut),
     changed: changes ? { name: free.name, fromM: free.plannedLengthM, toM } : null,
+    offer: free || load.winding.length === 0 ? null : offered(rest, lengthToMeet, openM),
+    mustAsk: rest.length > 0 && (rimM - line.fullDiameterM) / 2 < -IMPOSSIBLE_ABOVE_RIM_M,
   };
+}
+
+/** The typed length whose change would meet the level: the outermost stretch that is still to come, a whole piece only as the last. */
+function offered(
+  rest: readonly LoadSegmentRecord[],
+  lengthToMeet: (segment: LoadSegmentRecord) => readonly [LoadedLine, number | undefined],
+  openM: number,
+): WindingOutlook['offer'] {
+  const open = rest.filter((segment) => segment.wound);
+  const segment = open.findLast((each) => !each.lengthKnown) ?? open.at(-1);
+  if (!segment) return null;
+  const [, toM] = lengthToMeet(segment);
+  if (toM === undefined || Math.abs(toM - segment.plannedLengthM) <= openM) return null;
+  const { segmentId, name, plannedLengthM: fromM, lengthKnown: isPiece } = segment;
+  return { segmentId, name, fromM, toM, isPiece };
 }
 
 function asPlanned(segment: LoadSegmentRecord): SegmentToLoad {
   const { segmentId: id, name, plannedLengthM: lengthM, lineDiameterM, packing, wound } = segment;
   return { id, name, lengthM, lineDiameterM, packing, wound };
-}
-
-/** The segment whose length may give way, or null. Before anything has been noted nothing needs to. */
-function freeSegment(
-  record: RigRecord,
-  load: LoadRecord,
-  rest: readonly LoadSegmentRecord[],
-): LoadSegmentRecord | null {
-  if (load.winding.length === 0) return null;
-  const solvedId = record.segments.find((segment) => segment.lengthM === null)?.id;
-  const open = rest.filter((segment) => segment.wound && !segment.lengthKnown);
-  return open.find((segment) => segment.segmentId === solvedId) ?? open.at(-1) ?? null;
 }
 
 /** The line with one segment solved for a level; with its planned length when that cannot be met. */

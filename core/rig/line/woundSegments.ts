@@ -26,7 +26,7 @@ export function woundSegments(record: RigRecord, load: LoadRecord): readonly Wou
     const counts = counter && entry?.reading != null ? notedCounts(segment, entry.reading, counter) : null;
     // A counter that shows zero at the end of a segment has counted nothing of it.
     const counted = counter && counts !== null && counts > 0 ? turnsForCounts(counts, counter) : null;
-    const overRoller = counter?.drive === 'roller' && !isLengthKnown(segment, entry) ? counted : null;
+    const overRoller = counter?.drive === 'roller' && !staysAsPlanned(segment, entry) ? counted : null;
     return {
       id: segment.segmentId,
       name: segment.name,
@@ -34,7 +34,7 @@ export function woundSegments(record: RigRecord, load: LoadRecord): readonly Wou
       lineDiameterM: segment.lineDiameterM,
       packing: segment.packing,
       wound: segment.wound,
-      lengthKnown: isLengthKnown(segment, entry) || overRoller !== null,
+      lengthKnown: staysAsPlanned(segment, entry) || overRoller !== null,
       notedTurns: entry?.turnsCounted ?? (counter?.drive === 'roller' ? null : counted),
     };
   });
@@ -42,7 +42,17 @@ export function woundSegments(record: RigRecord, load: LoadRecord): readonly Wou
 
 /** True where the length of a wound segment was measured and not only stopped by counter or turns. */
 export function isLengthKnown(segment: LoadSegmentRecord, entry: WindingEntryRecord | undefined): boolean {
-  return entry?.meteredLengthM != null || (segment.lengthKnown && !entry?.lengthByCounter);
+  return (
+    entry?.meteredLengthM != null ||
+    entry?.lengthIs === 'piece' ||
+    (segment.lengthKnown && entry?.lengthIs !== 'counter')
+  );
+}
+
+/** True where a length is what was typed or measured: nothing that was read on the way moves it, whatever it says of the ±. */
+function staysAsPlanned(segment: LoadSegmentRecord, entry: WindingEntryRecord | undefined): boolean {
+  if (isLengthKnown(segment, entry)) return true;
+  return !segment.solved && entry?.lengthIs !== 'counter' && entry?.turnsCounted == null;
 }
 
 /** Counts wound on behind a noted reading, unwrapped by what was planned. */

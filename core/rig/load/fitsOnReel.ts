@@ -1,12 +1,10 @@
+import { IMPOSSIBLE_ABOVE_RIM_M } from '../../load/defaults';
 import type { LoadedLine } from '../../spool/loadedLine';
 import { spoolVolumeM3 } from '../../spool/spoolGeometry';
 import { areaRelativeSd } from '../line/currentLine';
 import type { RigRecord } from '../../record/record';
 import { productOf } from '../line/planForRig';
 import { productIdNow } from '../line/woundSegments';
-
-/** Height over the rim that no line stays on (m; from memory). */
-export const IMPOSSIBLE_ABOVE_RIM_M = 0.003;
 
 /** Line packed as tightly as circles can be (hexagonal lay): π / (2·√3). */
 const TIGHTEST_PACKING = Math.PI / (2 * Math.sqrt(3));
