@@ -112,7 +112,7 @@ describe('the Load station', () => {
     expect((await screen.findAllByText(/The server cannot be reached/)).length).toBeGreaterThan(0);
   });
 
-  it('winds: notes a reading, refuses what is none, and marks a line that ran out', async () => {
+  it('winds: refuses what is no reading, and asks which length is on before it notes one that says another', async () => {
     const winding = woundRig({
       status: 'winding',
       finishedAt: null,
@@ -126,13 +126,16 @@ describe('the Load station', () => {
     fireEvent.change(field, { target: { value: '9x' } });
     expect(screen.getByRole('alert')).toHaveTextContent('whole numbers only');
     expect(screen.getByRole('button', { name: 'Note this reading' })).toBeDisabled();
-    fireEvent.change(field, { target: { value: '978' } });
-    fireEvent.click(screen.getByLabelText(/it ran out or was cut elsewhere/));
-    fireEvent.click(screen.getByRole('button', { name: 'Note this reading' }));
+    fireEvent.change(field, { target: { value: '988' } });
+    const asked = within(screen.getByRole('group', { name: 'Which length is on?' }));
+    expect(asked.getByRole('status')).toHaveTextContent(/counts short of the stop.*27\.4 m were typed/);
+    expect(screen.queryByRole('button', { name: 'Note this reading' })).toBeNull();
+    expect(asked.getByRole('button', { name: /^All 27\.4 m/ })).toBeEnabled();
+    fireEvent.click(asked.getByRole('button', { name: /^27\.4 m becomes/ }));
     await waitFor(() => expect(answers).toHaveLength(1));
     expect(answers[0]).toMatchObject({
       url: '/api/boats/boat/rigs/rig/loads/load/winding',
-      body: { segmentId: 's1', reading: 978, lengthByCounter: true, instrument: 'read by eye' },
+      body: { segmentId: 's1', reading: 988, lengthIs: 'counter', instrument: 'read by eye' },
     });
   });
 

@@ -28,12 +28,13 @@ import {
   rowLengthM,
   withAdded,
   withDuplicated,
+  withHowLong,
   withMoved,
   withPlaced,
   withRemoved,
   withRow,
-  withSolved,
   withSplit,
+  type HowLong,
   type StackDraft,
   type StackRow,
 } from './stackDraft';
@@ -44,6 +45,13 @@ interface Props {
   readonly onChange: (draft: StackDraft) => void;
   readonly fieldError: (path: string) => string | undefined;
 }
+
+/** Whose word the length of a segment is. */
+const HOW_LONG: readonly { value: HowLong; text: string }[] = [
+  { value: 'typed', text: 'as typed: wind until it is on' },
+  { value: 'piece', text: 'a whole piece: all of it goes on' },
+  { value: 'solved', text: 'worked out, to fill the reel' },
+];
 
 function Check({
   label,
@@ -176,18 +184,14 @@ function SegmentRow({ row, index, props }: { row: StackRow; index: number; props
           />
         )}
         <div className="col-span-2 flex flex-wrap items-end gap-x-5">
-          <Check
-            label="work out its length"
-            checked={row.solved}
-            disabled={!row.wound}
-            onChange={(solved) => onChange(withSolved(draft, solved ? row.id : null))}
-          />
-          <Check
-            label="length known before winding"
-            checked={row.lengthKnown && !row.solved}
-            disabled={row.solved}
-            onChange={(lengthKnown) => change({ lengthKnown })}
-          />
+          <div className="w-64">
+            <ChoiceField
+              label="How long"
+              value={row.solved ? 'solved' : row.lengthKnown ? 'piece' : 'typed'}
+              options={row.wound ? HOW_LONG : HOW_LONG.filter((each) => each.value !== 'solved')}
+              onChange={(how) => onChange(withHowLong(draft, row.id, how))}
+            />
+          </div>
           <Check
             label="let out by hand"
             checked={!row.wound}

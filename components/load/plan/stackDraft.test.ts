@@ -11,7 +11,7 @@ import {
   withPlaced,
   withRemoved,
   withRow,
-  withSolved,
+  withHowLong,
   withSplit,
 } from './stackDraft';
 
@@ -69,7 +69,7 @@ describe('a stack being edited', () => {
   });
 
   it('has one worked-out segment at most', () => {
-    const moved = withSolved(draft, 's2');
+    const moved = withHowLong(draft, 's2', 'solved');
     expect(moved.rows.map((row) => row.solved)).toEqual([false, false, true]);
     // The backing now lacks a length, so there is nothing to plan from until one is typed.
     expect(draftSegments(moved)).toBeNull();

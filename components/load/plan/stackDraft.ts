@@ -92,9 +92,16 @@ export function withRow(draft: StackDraft, id: string, change: Partial<StackRow>
   return { ...draft, rows: draft.rows.map((row) => (row.id === id ? { ...row, ...change } : row)) };
 }
 
-/** Makes one row the worked-out one and gives the row before it its length back. */
-export function withSolved(draft: StackDraft, id: string | null): StackDraft {
-  return { ...draft, rows: draft.rows.map((row) => ({ ...row, solved: row.id === id })) };
+/** Whose word the length of a segment is: what was typed, a whole piece, or the fill that it is worked out for. */
+export type HowLong = 'typed' | 'piece' | 'solved';
+
+/** Says whose word the length of one segment is; one at the most is worked out. */
+export function withHowLong(draft: StackDraft, id: string, how: HowLong): StackDraft {
+  const rows = draft.rows.map((row): StackRow => {
+    if (row.id === id) return { ...row, solved: how === 'solved', lengthKnown: how === 'piece' };
+    return how === 'solved' ? { ...row, solved: false } : row;
+  });
+  return { ...draft, rows };
 }
 
 /** The arbor knot belongs to whatever lies on the arbor, and to nothing else. */

@@ -8,12 +8,14 @@ import { BenchFooter } from '@/components/bench/BenchFooter';
 import { BenchSheet } from '@/components/bench/BenchSheet';
 import { Button } from '@/components/ui/Button';
 import { useUnits } from '@/components/units/UnitsProvider';
+import { LengthQuestion } from './LengthQuestion';
+import { LevelOutlook } from './LevelOutlook';
 import type { Winding } from './useWinding';
 import { asShown, tieWords, whyReadingsDiffer } from './windingWords';
 
 /**
  * Bench mode for wet hands: the one number that matters now, huge. Digits type the reading, arrows nudge it, space
- * notes it, C says that a colour has changed, U takes the last note back, Escape leaves.
+ * notes it, A or B answers which length is on, C says that a colour has changed, U takes the last note back, Escape leaves.
  */
 export function WindBench({ load, winding, onLeave }: { load: LoadRecord; winding: Winding; onLeave: () => void }) {
   const { record } = useRig();
@@ -27,7 +29,9 @@ export function WindBench({ load, winding, onLeave }: { load: LoadRecord; windin
       onLeave();
     } else if (event.key === ' ') {
       event.preventDefault();
-      if (winding.next && winding.canNote) void winding.note();
+      if (winding.next && winding.canNote && !winding.asked) void winding.note();
+    } else if (winding.asked && winding.canNote && ['a', 'b'].includes(event.key.toLowerCase())) {
+      void winding.note(event.key.toLowerCase() === 'a' ? 'piece' : 'counter');
     } else if (event.key.toLowerCase() === 'u') {
       void winding.undo();
     } else if (event.key.toLowerCase() === 'c') {
@@ -120,6 +124,7 @@ function Now({ load, winding }: { load: LoadRecord; winding: Winding }) {
         )}
       </div>
       <div className="grid gap-3">
+        {load.winding.length > 0 && <LevelOutlook winding={winding} />}
         {nextColour && counter && (
           <Button
             className="min-h-16 text-lg"
@@ -135,14 +140,18 @@ function Now({ load, winding }: { load: LoadRecord; winding: Winding }) {
             Wind it on the virtual reel (simulated)
           </Button>
         )}
-        <Button
-          weight="main"
-          className="min-h-24 text-2xl"
-          disabled={winding.busy || !winding.canNote}
-          onClick={() => void winding.note()}
-        >
-          {counter ? 'Note this reading' : 'It is on'} <kbd className="figures text-base">space</kbd>
-        </Button>
+        {winding.asked && winding.canNote ? (
+          <LengthQuestion winding={winding} large />
+        ) : (
+          <Button
+            weight="main"
+            className="min-h-24 text-2xl"
+            disabled={winding.busy || !winding.canNote}
+            onClick={() => void winding.note()}
+          >
+            {counter ? 'Note this reading' : 'It is on'} <kbd className="figures text-base">space</kbd>
+          </Button>
+        )}
       </div>
     </>
   );

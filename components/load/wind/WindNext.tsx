@@ -9,6 +9,7 @@ import { Card, Caution } from '@/components/ui/Card';
 import { useUnits } from '@/components/units/UnitsProvider';
 import { ColourChecks } from './ColourChecks';
 import { LayItOn } from './LayItOn';
+import { LengthQuestion } from './LengthQuestion';
 import { OtherRulers } from './OtherRulers';
 import type { Winding } from './useWinding';
 import { asShown, tieWords, whyReadingsDiffer } from './windingWords';
@@ -88,17 +89,6 @@ export function WindNext({ load, winding, onBench }: { load: LoadRecord; winding
           {winding.soFar.layers}.
         </p>
       )}
-      {counter && segment.lengthKnown && (
-        <label className="mt-3 flex min-h-9 items-center gap-2 text-sm">
-          <input
-            type="checkbox"
-            checked={winding.endedElsewhere}
-            onChange={(event) => winding.setEndedElsewhere(event.target.checked)}
-            className="size-5 accent-chalk"
-          />
-          it ran out or was cut elsewhere: take its length from the counter
-        </label>
-      )}
       <div className="mt-4 flex flex-wrap items-end gap-2">
         {counter && (
           <div className="w-40">
@@ -112,10 +102,13 @@ export function WindNext({ load, winding, onBench }: { load: LoadRecord; winding
             />
           </div>
         )}
-        <Button weight="main" disabled={winding.busy || !winding.canNote} onClick={() => void winding.note()}>
-          {counter ? 'Note this reading' : 'It is on'}
-        </Button>
+        {!winding.asked && (
+          <Button weight="main" disabled={winding.busy || !winding.canNote} onClick={() => void winding.note()}>
+            {counter ? 'Note this reading' : 'It is on'}
+          </Button>
+        )}
       </div>
+      {winding.canNote && <LengthQuestion winding={winding} />}
       <OtherRulers winding={winding} hasCounter={counter !== null} />
       {record.hasVirtualReel && (
         <div className="mt-4">

@@ -13,6 +13,7 @@ import { Card } from '@/components/ui/Card';
 import { useUnits } from '@/components/units/UnitsProvider';
 import { LIMITS } from '@/usecases/limits';
 import { EndWinding } from './EndWinding';
+import { LevelOutlook } from './LevelOutlook';
 import type { Winding } from './useWinding';
 import { stoppedWords } from './windingWords';
 
@@ -39,7 +40,7 @@ export function WindingLog({
   return (
     <Card title="On so far">
       {view && <SpoolSection view={view} cursorM={toComeM} caption={onSoFar} />}
-      {outlook && load.winding.length > 0 && <Outlook winding={winding} />}
+      {load.winding.length > 0 && <LevelOutlook winding={winding} />}
       <ol className="mt-2 flex flex-col divide-y divide-edge">
         {load.segments
           .filter((segment) => segment.wound)
@@ -77,43 +78,6 @@ export function WindingLog({
         <EndWinding load={load} onReel={onReel} />
       </div>
     </Card>
-  );
-}
-
-/** A level off by less (m) is what whole counts leave open. */
-const WORTH_SAYING_M = 0.0002;
-
-/** What the noted readings and levels do to the rest: said at once, in words. */
-function Outlook({ winding }: { winding: Winding }) {
-  const { format } = useUnits();
-  const { outlook } = winding;
-  if (!outlook) return null;
-  const offM = outlook.levelBelowRimM - outlook.plannedLevelBelowRimM;
-  return (
-    <div className="mt-2 border-l-4 border-rule pl-3 text-sm" aria-live="polite">
-      {outlook.changed && (
-        <p>
-          <b>Solved again:</b> {outlook.changed.name} is now {format.length(outlook.changed.toM)}, not{' '}
-          {format.length(outlook.changed.fromM)}, so that the level still ends{' '}
-          {format.small(outlook.levelBelowRimM, outlook.levelPlusMinusM)} under the rim.
-        </p>
-      )}
-      {!outlook.changed && Math.abs(offM) < WORTH_SAYING_M && (
-        <p>
-          As planned: the level will end {format.small(outlook.levelBelowRimM, outlook.levelPlusMinusM)} under the rim.
-        </p>
-      )}
-      {!outlook.changed && Math.abs(offM) >= WORTH_SAYING_M && (
-        <p>
-          <b>
-            The level will end {format.small(Math.abs(outlook.levelBelowRimM), outlook.levelPlusMinusM)}{' '}
-            {outlook.levelBelowRimM >= 0 ? 'under' : 'above'} the rim,
-          </b>{' '}
-          not {format.small(outlook.plannedLevelBelowRimM)}: every length still to come is fixed, so nothing can give
-          way.
-        </p>
-      )}
-    </div>
   );
 }
 

@@ -1,14 +1,14 @@
 'use client';
 
 import { useMemo } from 'react';
-import type { LoadRecord, LoadSegmentRecord } from '@/core/record/record';
+import type { LengthIs, LoadRecord, LoadSegmentRecord } from '@/core/record/record';
+import { askedLength, type AskedLength } from '@/core/rig/line/askedLength';
 import { windingOutlook, type RemainingSegment, type WindingOutlook } from '@/core/rig/line/windingOutlook';
 import type { ColourCheck } from '@/core/rig/line/colourChecks';
 import { woundSoFar, type WoundSoFar } from '@/core/rig/line/woundSoFar';
 import { useVirtualReel } from '@/components/bench/useVirtualReel';
 import { useQuantity } from '@/components/fields/QuantityField';
 import { isText, useDraft } from '@/components/fields/useDraft';
-import { useKeptCheck } from '@/components/fields/useKept';
 import { LIMITS } from '@/usecases/limits';
 import { useInstrument } from '@/components/fields/useInstrument';
 import { useSend } from '@/components/http/useSend';
@@ -22,8 +22,8 @@ export interface Winding {
   readonly text: string;
   readonly reading: number | null;
   readonly problem: string | undefined;
-  /** True where a known length ended earlier or later than it was known to. */
-  readonly endedElsewhere: boolean;
+  /** A length that was typed against the one that the reading says: answered before anything is noted; null while nothing is asked. */
+  readonly asked: AskedLength | null;
   readonly canNote: boolean;
   /** Colour changes of the segment that goes on now. */
   readonly colours: readonly ColourCheck[];
@@ -34,8 +34,10 @@ export interface Winding {
   noteColour(): Promise<void>;
   type(text: string): void;
   nudge(counts: number): void;
-  setEndedElsewhere(now: boolean): void;
-  note(): Promise<void>;
+  /** Notes the end of the segment; where its length is asked about, with the answer. */
+  note(lengthIs?: LengthIs): Promise<void>;
+  /** Agrees to the change of a typed length that is offered. */
+  agree(): Promise<void>;
   undo(): Promise<void>;
   windVirtually(): Promise<void>;
   windVirtuallyToColour(): Promise<void>;
@@ -52,7 +54,6 @@ export function useWinding(load: LoadRecord): Winding {
   const segment = load.segments.find(
     (candidate) => candidate.wound && !load.winding.some((entry) => entry.segmentId === candidate.segmentId),
   );
-  const [endedElsewhere, setEndedElsewhere] = useKeptCheck(`elsewhere:${load.id}:${segment?.segmentId ?? 'all'}`);
   const now = outlook?.remaining.find((candidate) => candidate.segmentId === segment?.segmentId);
   const metered = useQuantity(
     `metered:${load.id}:${segment?.segmentId ?? 'all'}`,
@@ -71,12 +72,14 @@ export function useWinding(load: LoadRecord): Winding {
   const unreadable = text.trim() !== '' && reading === null ? 'A counter shows whole numbers only.' : undefined;
   const last = load.winding.at(-1);
 
-  const send = async (value: number | null, by: string): Promise<void> => {
+  const read = { reading, turnsCounted, meteredLengthM: metered.value, lengthIs: 'plan' as const };
+  const asked = segment && outlook ? askedLength(record, outlook, segment, read) : null;
+  const send = async (value: number | null, by: string, lengthIs: LengthIs = 'plan'): Promise<void> => {
     if (!segment) return;
     const body = {
       segmentId: segment.segmentId,
       reading: value,
-      lengthByCounter: endedElsewhere,
+      lengthIs,
       meteredLengthM: metered.value,
       turnsCounted,
       instrument: by,
@@ -88,7 +91,6 @@ export function useWinding(load: LoadRecord): Winding {
     metered.forget();
     setTurnsText(null);
     forget();
-    setEndedElsewhere(false);
   };
   const nextColour = colours.find((colour) => colour.readReading === null);
   return {
@@ -98,7 +100,7 @@ export function useWinding(load: LoadRecord): Winding {
     text,
     reading,
     problem: unreadable ?? fieldError('reading'),
-    endedElsewhere,
+    asked,
     // What was typed and cannot be read is never dropped: nothing is noted until it can.
     canNote:
       !(counter !== null && reading === null) &&
@@ -123,8 +125,18 @@ export function useWinding(load: LoadRecord): Winding {
       const from = reading ?? now?.stopReading ?? 0;
       setTyped(String((from + counts + wrap) % wrap));
     },
-    setEndedElsewhere,
-    note: () => send(counter ? reading : null, instrument),
+    note: (lengthIs) => send(counter ? reading : null, instrument, lengthIs),
+    agree: async () => {
+      const { offer } = outlook ?? {};
+      if (!offer) return;
+      const body = { segmentId: offer.segmentId, fromM: offer.fromM, lengthM: offer.toM };
+      await sendNow(
+        'agreeLength',
+        { boatId: record.boat.id, rigId: record.id, loadId: load.id },
+        body,
+        `${offer.name} has another length now, as you agreed.`,
+      );
+    },
     undo: async () => {
       if (!last) return;
       const body = { kind: 'winding' as const, id: last.id, rigId: record.id, reason: 'undone at the bench' };

@@ -9,7 +9,7 @@ function winding(on: number, offCounts = 0, change: { lengthIs?: 'counter'; leve
     .slice(0, on)
     .map((entry, index) =>
       index === on - 1
-        ? { ...entry, reading: (entry.reading ?? 0) + offCounts, lengthIs: change.lengthIs ?? 'plan' }
+        ? { ...entry, reading: (entry.reading ?? 0) + offCounts, lengthIs: change.lengthIs ?? ('plan' as const) }
         : entry,
     );
   const levels =
