@@ -56,6 +56,8 @@ const ACTS: Readonly<Record<string, ((asked: Asked, say: Say) => string) | null>
     `${asked.place('segmentId')}: ${length(say, 'fromM')} becomes ${length(say, 'lengthM')}, as agreed`,
   cancelWinding: () => 'The winding was called off: what was on before is on',
   abandonWinding: () => 'The winding was given up: the spool is empty',
+  loseLine: (asked, say) =>
+    `${length(say, 'lengthM')} ${asked.text('reason') === 'stripped' ? 'cut back' : 'lost'} from the hook`,
   changeLength: (asked, say) =>
     `${length(say, 'changeM')} ${CHANGES[asked.text('reason')] ?? 'changed on'} ${asked.place('segmentId')}`,
   replaceSegment: (asked, say) => `${asked.place('segmentId')} replaced by ${length(say, 'lengthM')} of new line`,

@@ -2,6 +2,8 @@ import type { LOAD_REASONS } from '../core/reasons/load';
 import type { WordsFor } from './dictionary';
 
 export const LOAD_WORDS: WordsFor<typeof LOAD_REASONS> = {
+  'longer-than-line': ({ leftM }, say) =>
+    `Only ${say.length(leftM)} of line are on this rod, hook to arbor. Where all of it is gone, plan a new load.`,
   'thin-backing':
     'The backing is thinner than the line above it. That buys length, and asks for better line and a better knot, since only the largest fish ever pull on it.',
   'thin-backing-thicker': 'take backing as thick as the line above, or up to a tenth thicker',

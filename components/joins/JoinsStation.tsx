@@ -1,9 +1,9 @@
 'use client';
 
 import { useState } from 'react';
-import { joinStanding, type JoinStanding } from '@/core/joins/joinState';
+import type { JoinStanding } from '@/core/joins/joinState';
 import type { JoinKind } from '@/core/joins/joinKinds';
-import { isAtLeader } from '@/core/rig/joins/joinsOfRig';
+import { standingOnRig } from '@/core/rig/joins/joinsOfRig';
 import { useRig } from '@/components/rig/RigProvider';
 import { UndoButton } from '@/components/bench/UndoButton';
 import { Card } from '@/components/ui/Card';
@@ -21,6 +21,7 @@ import { WindOns } from './WindOns';
 import type { Drill, Person, WindOn } from './joinsBench';
 
 const STANDING: Readonly<Record<JoinStanding, { readonly text: string; readonly look: string }>> = {
+  gone: { text: 'gone with the line', look: 'text-ink-soft line-through' },
   'not tied': { text: 'not noted as tied', look: 'text-ink-soft' },
   'not pulled': { text: 'tied, never pull-tested', look: 'text-warn font-semibold' },
   due: { text: 'due for retying', look: 'text-stop font-semibold' },
@@ -102,7 +103,7 @@ function JoinRow({
 }) {
   const { record } = useRig();
   const { format } = useUnits();
-  const { standing, ageDays } = joinStanding(join.lastTie, isAtLeader(record, join), now);
+  const { standing, ageDays, boreLoss } = standingOnRig(record, join, now);
   const tie = join.lastTie;
   return (
     <li className={`border-l-4 ${picked ? 'border-chalk bg-paper' : 'border-rule bg-paper/50'}`}>
@@ -122,6 +123,11 @@ function JoinRow({
             </>
           )}
         </span>
+        {boreLoss && (
+          <span className="block text-sm font-semibold text-stop">
+            Line tore off beyond it since it was tied: tie it anew, or pull it before you trust it.
+          </span>
+        )}
         {successor && (
           <span className="block text-sm font-semibold text-warn">
             To become {kindWords(successor)}: not tied yet. Until it is, the one above counts.

@@ -22,6 +22,8 @@ interface Props {
   readonly orientation: Orientation;
   /** Length of an upright ribbon (px). */
   readonly uprightPx?: number;
+  /** Where the line is about to be cut, from the hook (m): what would go is hatched. */
+  readonly cutM?: number | null;
 }
 
 const MARGIN_PX = 14;
@@ -30,7 +32,7 @@ const MARGIN_PX = 14;
  * The line itself, from hook to arbor and to scale: bands as thick as their line, joins, two rulers whose
  * drift apart is seen, and the cursor that every lens follows.
  */
-export function Ribbon({ view, orientation, uprightPx = 560 }: Props) {
+export function Ribbon({ view, orientation, uprightPx = 560, cutM = null }: Props) {
   const { ref, width } = useWidth<HTMLDivElement>(960);
   const { units, format } = useUnits();
   const moveCursor = useMoveCursor();
@@ -60,6 +62,7 @@ export function Ribbon({ view, orientation, uprightPx = 560 }: Props) {
           onPointerDown={moveTo}
         >
           <RibbonDrawing view={view} plane={plane} scale={scale} units={units} />
+          {cutM !== null && cutM > 0 && <Cut plane={plane} toPx={scale.toPx(Math.min(cutM, scale.totalM))} />}
           <CursorLine plane={plane} scale={scale} />
         </svg>
       </div>
@@ -101,6 +104,28 @@ const RibbonDrawing = memo(function RibbonDrawing({
     </>
   );
 });
+
+/** What would go when the line is cut: hatched, up to the cut. */
+function Cut({ plane, toPx }: { plane: Plane; toPx: number }) {
+  const box = plane.rect(
+    0,
+    toPx,
+    ACROSS.trueRuler + ACROSS.rulerThickness,
+    ACROSS.counterRuler - ACROSS.rulerThickness,
+  );
+  return (
+    <g data-testid="ribbon-cut">
+      <defs>
+        <pattern id="what-goes" width={8} height={8} patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
+          <rect width={8} height={8} className="fill-card" opacity={0.55} />
+          <line x1={0} y1={0} x2={0} y2={8} className="stroke-stop" strokeWidth={2.5} />
+        </pattern>
+      </defs>
+      <rect {...box} fill="url(#what-goes)" />
+      <line {...plane.acrossLine(toPx, 0, ACROSS.end)} className="stroke-stop" strokeWidth={3} strokeDasharray="6 3" />
+    </g>
+  );
+}
 
 function CursorLine({ plane, scale }: { plane: Plane; scale: LineScale }) {
   const lengthM = useCursor();

@@ -48,7 +48,7 @@ function StationTabs() {
 
 /** The line over every station of a rig: tabs, ribbon, cursor. */
 export function RigFrame({ children }: { children: ReactNode }) {
-  const { record, view } = useRig();
+  const { record, view, cutM } = useRig();
   const pathname = usePathname();
   const isPaper = [cardPath(record.boat.id, record.id), historyPath(record.boat.id, record.id)].includes(pathname);
   const factor = view
@@ -73,14 +73,14 @@ export function RigFrame({ children }: { children: ReactNode }) {
         {view && !isPaper && (
           <section aria-label="The line" className="my-3">
             <div className="hidden sm:block">
-              <Ribbon view={view} orientation="lying" />
+              <Ribbon view={view} orientation="lying" cutM={cutM} />
             </div>
             <div className="sm:hidden">
               <p aria-hidden className="flex gap-14 text-xs font-semibold">
                 <span>true</span>
                 <span>{record.reel.counter ? 'counter' : 'turns'}</span>
               </p>
-              <Ribbon view={view} orientation="upright" uprightPx={430} />
+              <Ribbon view={view} orientation="upright" uprightPx={430} cutM={cutM} />
             </div>
             <p className="mt-0.5 mb-2 flex flex-wrap justify-between gap-x-6 text-xs text-ink-soft">
               <span>

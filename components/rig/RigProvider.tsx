@@ -17,16 +17,20 @@ interface Rig {
   readonly states: Readonly<Record<Station, StationState>>;
   /** A line that is being planned and drawn instead of the stored one, or null. */
   setDraftRecord(record: RigRecord | null): void;
+  /** Where the line is about to be cut, from the hook (m), for the ribbon to show; null while it is not. */
+  readonly cutM: number | null;
+  setCutM(cutM: number | null): void;
 }
 
 const RigContext = createContext<Rig | null>(null);
 
 export function RigProvider({ record, children }: { record: RigRecord; children: ReactNode }) {
   const [draftRecord, setDraftRecord] = useState<RigRecord | null>(null);
+  const [cutM, setCutM] = useState<number | null>(null);
   const shown = draftRecord ?? record;
   const view = useMemo(() => rigView(shown), [shown]);
   const states = useMemo(() => stationStates(record), [record]);
-  const value = useMemo(() => ({ record, view, states, setDraftRecord }), [record, view, states]);
+  const value = useMemo(() => ({ record, view, states, setDraftRecord, cutM, setCutM }), [record, view, states, cutM]);
   return (
     <RigContext value={value}>
       <WordsProvider>

@@ -1,5 +1,6 @@
 /** Advice on a planned load, what a kit is for, and how a top shot stands. */
 export const LOAD_REASONS = {
+  'longer-than-line': { leftM: 'length' },
   'thin-backing': {},
   'thin-backing-thicker': {},
   'thin-backing-keep': {},

@@ -81,7 +81,10 @@ describe('the virtual counter reel', () => {
     if (!stripped.ok) throw new Error(stripped.reason);
     expect(stripped.value.state.wound[1]?.lengthM).toBeCloseTo(35, 9);
     expect(stripped.value.levelBelowRimM()).toBeGreaterThan(loaded().levelBelowRimM());
-    expect(loaded().strip(60)).toMatchObject({ ok: false, reason: 'strip-longer-than-line' });
+    // Through the whole copper, and on into the nylon under it.
+    const torn = loaded().strip(60);
+    expect(torn.ok && torn.value.state.wound).toHaveLength(1);
+    expect(loaded().strip(600)).toMatchObject({ ok: false, reason: 'strip-longer-than-line' });
     expect(loaded().walk(500)).toMatchObject({ ok: false, reason: 'walk-longer-than-line' });
   });
 

@@ -112,13 +112,18 @@ export class VirtualReel implements CounterInstrument {
     return this.next({ turnsOut: 0, zeroTurns: 0 });
   }
 
-  /** Takes line off the outermost end for good (negative adds more of the same line). */
+  /** Takes line off the outer end for good, through as many lines as it takes (negative adds more of the outermost one). */
   strip(lengthM: number): Outcome<VirtualReel, 'strip-longer-than-line'> {
-    const top = this.state.wound.at(-1);
-    if (!top || top.lengthM <= lengthM) {
-      return failure('strip-longer-than-line');
+    const wound = [...this.state.wound];
+    let toGoM = lengthM;
+    for (let top = wound.pop(); top; top = wound.pop()) {
+      if (top.lengthM > toGoM) {
+        wound.push({ ...top, lengthM: top.lengthM - toGoM });
+        break;
+      }
+      toGoM -= top.lengthM;
     }
-    const wound = [...this.state.wound.slice(0, -1), { ...top, lengthM: top.lengthM - lengthM }];
+    if (wound.length === 0) return failure('strip-longer-than-line');
     return success(this.next({ wound, turnsOut: 0, zeroTurns: 0 }));
   }
 

@@ -151,6 +151,40 @@ describe('a finished load', () => {
   });
 });
 
+describe('line lost from the hook', () => {
+  it('goes through segments and joins in one act, and is back by undoing it', async () => {
+    const before = await record();
+    const whole = await lineNow();
+    const topM = whole.segments.at(-1)?.lengthM ?? NaN;
+    const lost = await askOf(
+      b.boatId,
+      'loseLine',
+      { rigId: b.rigId, loadId },
+      { lengthM: topM + 5, reason: 'lost', note: 'wreck' },
+    );
+    must(lost.outcome);
+    const after = await lineNow();
+    expect(after.segments.map((segment) => segment.name)).toEqual(['Backing', 'Copper']);
+    expect(after.totalLengthM).toBeCloseTo(whole.totalLengthM - topM - 5, 6);
+    expect((await record()).log.slice(0, 2).map((entry) => entry.entry.reason)).toEqual(['line-lost', 'line-lost']);
+    await ask('undoActs', {}, { fromId: lost.id, newestId: lost.id });
+    expect((await record()).load).toEqual(before.load);
+  });
+
+  it('is refused where it is all there is, and while a load is being wound', async () => {
+    const { totalLengthM } = await lineNow();
+    const lose = (id: string, lengthM: number) =>
+      askOf(b.boatId, 'loseLine', { rigId: b.rigId, loadId: id }, { lengthM, reason: 'lost' });
+    expect((await lose(loadId, totalLengthM + 1)).outcome).toMatchObject({
+      status: 422,
+      why: { reason: 'longer-than-line' },
+    });
+    const made = await begin();
+    await noteNext(made);
+    expect((await lose(made, 1)).outcome).toMatchObject({ status: 409 });
+  });
+});
+
 describe('an accepted drag', () => {
   it('stays set while a session goes on, until the drag is turned in it, and after it was called off', async () => {
     const targetN = 0.2 * (strengthOfRig(await record(), await lineNow())?.weakest.strengthN.value ?? NaN);

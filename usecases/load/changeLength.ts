@@ -1,6 +1,7 @@
 import 'server-only';
 import { because } from '../../core/reasons';
 import { currentLine, woundLine } from '../../core/rig/line/currentLine';
+import { cutFromHook } from '../../core/rig/line/cutFromHook';
 import { isMoreThanFits } from '../../core/rig/load/fitsOnReel';
 import { insertLineChange } from '../../db/queries/lineChanges';
 import { insertLogEntry } from '../../db/queries/log';
@@ -9,7 +10,7 @@ import type { BoatDb, Queryable } from '../../db/withBoat';
 import { VirtualReel } from '../../instruments/virtual/virtualReel';
 import { conflict, done, invalid, notFound, type UseCaseOutcome } from '../outcome';
 import { rigToWrite } from '../rigs/readRigs';
-import type { LineChangeInput } from './loadInput';
+import type { LineChangeInput, LossInput } from './loadInput';
 
 /** Records line that was stripped, lost or added after winding; everything downstream follows. */
 export async function changeLength(
@@ -44,6 +45,32 @@ export async function changeLength(
     because(`line-${input.reason}`, { segment: segment.name, lengthM: Math.abs(changeM), note: input.note }),
   );
   if (segment.wound) await followOnVirtualReel(db, boatId, rigId, -changeM);
+  return done({ done: true });
+}
+
+/** Cuts line off at the hook, through segments and joins, in one act: everything downstream follows. */
+export async function loseLine(
+  db: BoatDb,
+  rigId: string,
+  loadId: string,
+  input: LossInput,
+): Promise<UseCaseOutcome<{ done: true }>> {
+  const { boatId } = db;
+  const record = await rigToWrite(db, rigId);
+  const load = record?.load;
+  if (!record || load?.id !== loadId) return notFound('load');
+  if (load.status !== 'wound') return conflict(because('finish-winding-first'));
+  const line = currentLine(record);
+  if (!line.ok) return invalid('lengthM', line);
+  const cut = cutFromHook(line.value.line, record.joins, input.lengthM);
+  if (!cut.ok) return invalid('lengthM', cut);
+  const { reason, note } = input;
+  for (const { segmentId, name, lengthM } of cut.value.pieces) {
+    await insertLineChange(db, boatId, { loadId, segmentId, changeM: -lengthM, reason, note });
+    await insertLogEntry(db, boatId, rigId, 'load', because(`line-${reason}`, { segment: name, lengthM, note }));
+  }
+  const offSpoolM = cut.value.pieces.reduce((sum, piece) => sum + (piece.wound ? piece.lengthM : 0), 0);
+  if (offSpoolM > 0) await followOnVirtualReel(db, boatId, rigId, offSpoolM);
   return done({ done: true });
 }
 

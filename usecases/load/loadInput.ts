@@ -38,7 +38,7 @@ export const finishInput = z.strictObject({
     .default([]),
 });
 
-/** How many ends of segments the person saw noted: what was noted since is not called off unseen. */
+/** A change of a typed length that a person agrees to. */
 export const agreeInput = z.strictObject({
   segmentId: idSchema,
   /** What the person saw that it was, and agreed that it becomes. */
@@ -48,6 +48,7 @@ export const agreeInput = z.strictObject({
 
 export type AgreeInput = z.output<typeof agreeInput>;
 
+/** How many ends of segments the person saw noted: what was noted since is not called off unseen. */
 export const cancelInput = z.strictObject({ noted: z.int().min(0).max(40) });
 
 export type CancelInput = z.output<typeof cancelInput>;
@@ -66,6 +67,15 @@ export const replacementInput = z.strictObject({
   supplySpoolId: idSchema.nullable(),
   note: noteSchema,
 });
+
+/** Line that went at the hook's end, through whatever segments it takes. */
+export const lossInput = z.strictObject({
+  lengthM: within(LIMITS.segmentLengthM, 'The length'),
+  reason: z.enum(['lost', 'stripped']),
+  note: noteSchema,
+});
+
+export type LossInput = z.output<typeof lossInput>;
 
 export const lineChangeInput = z.strictObject({
   segmentId: idSchema,

@@ -14,7 +14,7 @@ import { undoActs } from '../history/undoActs';
 import { checkSlip, keepTiePhoto, recordJoinBreak } from '../joins/joinChecks';
 import { addPerson, changeJoinKind, recordDrill, tieJoin } from '../joins/joins';
 import { makeWindOn, retireWindOnOf, swapWindOn } from '../joins/windOns';
-import { changeLength } from '../load/changeLength';
+import { changeLength, loseLine } from '../load/changeLength';
 import { noteColour } from '../load/noteColour';
 import { replaceSegment } from '../load/replaceSegment';
 import { saveStack } from '../load/saveStack';
@@ -64,6 +64,7 @@ export const HANDLERS = {
   agreeLength: (db, { rigId, loadId }, input) => agreeLength(db, rigId, loadId, input),
   cancelWinding: (db, { rigId, loadId }, input) => cancelWinding(db, rigId, loadId, input),
   abandonWinding: (db, { rigId, loadId }) => abandonWinding(db, rigId, loadId),
+  loseLine: (db, { rigId, loadId }, input) => loseLine(db, rigId, loadId, input),
   changeLength: (db, { rigId, loadId }, input) => changeLength(db, rigId, loadId, input),
   replaceSegment: (db, { rigId, loadId }, input) => replaceSegment(db, rigId, loadId, input),
 

@@ -40,6 +40,7 @@ export const ROUTES = {
   agreeLength: { method: 'POST', path: `${LOAD}/lengths`, role: 'crew' },
   cancelWinding: { method: 'POST', path: `${LOAD}/cancel`, role: 'crew' },
   abandonWinding: { method: 'POST', path: `${LOAD}/abandon`, role: 'crew' },
+  loseLine: { method: 'POST', path: `${LOAD}/losses`, role: 'crew' },
   changeLength: { method: 'POST', path: `${LOAD}/changes`, role: 'crew' },
   replaceSegment: { method: 'POST', path: `${LOAD}/replacements`, role: 'crew' },
   tieJoin: { method: 'POST', path: `${RIG}/joins/:joinId/ties`, role: 'crew' },

@@ -33,6 +33,7 @@ import {
   finishInput,
   levelInput,
   lineChangeInput,
+  lossInput,
   replacementInput,
   windingInput,
 } from '../load/loadInput';
@@ -68,6 +69,7 @@ export const SCHEMAS = {
   agreeLength: agreeInput,
   cancelWinding: cancelInput,
   abandonWinding: nothing,
+  loseLine: lossInput,
   changeLength: lineChangeInput,
   replaceSegment: replacementInput,
   tieJoin: tieInput,

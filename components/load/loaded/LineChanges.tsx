@@ -38,7 +38,7 @@ export function LineChanges({ load }: { load: LoadRecord }) {
       ),
     );
   return (
-    <Card title="Line lost or changed since">
+    <Card title="Changes of one segment">
       {load.changes.length > 0 && (
         <ul className="mb-3 list-disc pl-5 text-sm">
           {load.changes.map((change) => (

@@ -11,6 +11,7 @@ import { ReelFacts } from '../reel/ReelFacts';
 import { ReelKnowledge } from '../reel/ReelKnowledge';
 import { stoppedWords } from '../wind/windingWords';
 import { LineChanges } from './LineChanges';
+import { LineLost } from './LineLost';
 import { TopShotCard } from './TopShotCard';
 
 /** A finished load: what is really on, and what has changed since. */
@@ -83,6 +84,7 @@ export function LoadedPanel({ load, onPlan }: { load: LoadRecord; onPlan: () => 
           </div>
         </Card>
         <TopShotCard load={load} />
+        <LineLost load={load} />
         <LineChanges load={load} />
       </div>
       <div className="flex flex-col gap-4">

@@ -1,8 +1,9 @@
-import { joinStanding } from '../../joins/joinState';
+import { joinStanding, type JoinStanding } from '../../joins/joinState';
 import { because } from '../../reasons';
 import type { JoinRecord, RigRecord } from '../../record/record';
 import type { StationState } from '../../record/stationState';
 import { productStrength } from '../strength/strengthOfRig';
+import { currentLine } from '../line/currentLine';
 import { productIdNow } from '../line/woundSegments';
 
 /** True where a join bears the leader. */
@@ -10,21 +11,49 @@ export function isAtLeader(record: RigRecord, join: JoinRecord): boolean {
   return record.segments.find((segment) => segment.id === join.outerSegmentId)?.role === 'leader';
 }
 
+/** How a join stands today on its very rig. */
+export interface StandingOnRig {
+  readonly standing: JoinStanding;
+  readonly ageDays: number | null;
+  /** True where it is due because line tore off beyond it since it was tied. */
+  readonly boreLoss: boolean;
+}
+
+/**
+ * How a join of a rig stands: as its tie's age has it; gone where the line that it joined is gone; due where line was lost since it
+ * was tied and it is the outermost one left, since it bore what tore the line off.
+ *
+ * @param nowMs today (ms since 1970)
+ */
+export function standingOnRig(record: RigRecord, join: JoinRecord, nowMs: number): StandingOnRig {
+  const left = segmentsLeft(record);
+  if (left && !left.includes(join.outerSegmentId)) return { standing: 'gone', ageDays: null, boreLoss: false };
+  const aged = joinStanding(join.lastTie, isAtLeader(record, join), nowMs);
+  const tiedAt = join.lastTie?.at;
+  const boreLoss =
+    tiedAt !== undefined &&
+    left?.at(-1) === join.outerSegmentId &&
+    (record.load?.changes ?? []).some((change) => change.reason === 'lost' && change.at > tiedAt);
+  return boreLoss ? { ...aged, standing: 'due', boreLoss } : { ...aged, boreLoss };
+}
+
+/** The segments of which something is left on a loaded line, from the arbor; null where nothing is loaded. */
+function segmentsLeft(record: RigRecord): readonly string[] | null {
+  if (record.load?.status !== 'wound') return null;
+  const line = currentLine(record);
+  return line.ok ? line.value.line.segments.map((segment) => segment.id) : null;
+}
+
 /** How the joins of a rig stand on the day on which it was read. */
 export function joinsState(record: RigRecord): StationState {
-  if (record.joins.length === 0) return { state: 'due', why: because('no-line-planned') };
-  const nowMs = Date.parse(record.readAt);
-  const count = { 'not tied': 0, 'not pulled': 0, due: 0, good: 0 };
-  for (const join of record.joins) count[joinStanding(join.lastTie, isAtLeader(record, join), nowMs).standing] += 1;
-  if (count.due > 0)
-    return { state: 'stale', why: because('joins-due-again', { due: count.due, joins: record.joins.length }) };
-  if (count['not tied'] > 0)
-    return { state: 'due', why: because('joins-not-tied', { missing: count['not tied'], joins: record.joins.length }) };
-  if (count['not pulled'] > 0)
-    return {
-      state: 'due',
-      why: because('joins-not-pulled', { missing: count['not pulled'], joins: record.joins.length }),
-    };
+  const standings = record.joins.map((join) => standingOnRig(record, join, Date.parse(record.readAt)).standing);
+  const joins = standings.filter((standing) => standing !== 'gone').length;
+  if (joins === 0) return { state: 'due', why: because('no-line-planned') };
+  const count = (of: JoinStanding): number => standings.filter((standing) => standing === of).length;
+  const [due, notTied, notPulled] = [count('due'), count('not tied'), count('not pulled')];
+  if (due > 0) return { state: 'stale', why: because('joins-due-again', { due, joins }) };
+  if (notTied > 0) return { state: 'due', why: because('joins-not-tied', { missing: notTied, joins }) };
+  if (notPulled > 0) return { state: 'due', why: because('joins-not-pulled', { missing: notPulled, joins }) };
   return { state: 'done', why: because('joins-done') };
 }
 

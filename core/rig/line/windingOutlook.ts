@@ -10,7 +10,7 @@ import { outlookLevelPlusMinusM } from './outlookLevel';
 import { measuredLevels, woundSegments } from './woundSegments';
 import { IMPOSSIBLE_ABOVE_RIM_M } from '../../load/defaults';
 import { heldOutOf } from './currentLine';
-import type { LevelRecord, LoadRecord, LoadSegmentRecord, RigRecord } from '../../record/record';
+import type { LevelRecord, LoadSegmentRecord, RigRecord } from '../../record/record';
 
 /** A segment that is still to be wound, as it now has to be. */
 export interface RemainingSegment {
