@@ -6,6 +6,7 @@ import { correctionTable } from '@/core/calibration/correctionTable';
 import { useRig } from '@/components/rig/RigProvider';
 import { BenchFooter } from '@/components/bench/BenchFooter';
 import { BenchSheet } from '@/components/bench/BenchSheet';
+import { NumberPad } from '@/components/bench/NumberPad';
 import { Button } from '@/components/ui/Button';
 import { useUnits } from '@/components/units/UnitsProvider';
 import type { Trial } from './useTrial';
@@ -66,13 +67,13 @@ export function WalkBench({ trial, onLeave }: { trial: Trial; onLeave: () => voi
             {last.trueLengthM !== null && ` at a true ${format.length(last.trueLengthM)}`}.
           </p>
         )}
-        <div className="mt-3 grid grid-cols-2 gap-3">
-          <Button className="min-h-16 text-3xl" aria-label="One count less" onClick={() => nudge(-1)}>
-            −
-          </Button>
-          <Button className="min-h-16 text-3xl" aria-label="One count more" onClick={() => nudge(1)}>
-            +
-          </Button>
+        <div className="mt-3 max-w-xl">
+          <NumberPad
+            disabled={trial.busy}
+            onDigit={(digit) => trial.type((trial.text + digit).slice(-digits - 1))}
+            onErase={() => trial.type(trial.text.slice(0, -1))}
+            onStep={nudge}
+          />
         </div>
       </div>
       <div className="grid gap-3">

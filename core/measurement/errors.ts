@@ -15,3 +15,9 @@ export const MEASURED_LENGTH_RELATIVE_SD = 0.003;
  * 30 m against a layer-by-layer simulation (this project's own tests).
  */
 export const LAYER_STEP_RELATIVE_SD = 0.003;
+
+/** SD of the diameter under a segment that is being wound, as a share (from memory). */
+export const UNDER_DIAMETER_RELATIVE_SD = 0.01;
+
+/** SD of where a hand stops on whole counts. */
+export const STOP_SD_COUNTS = 0.5;

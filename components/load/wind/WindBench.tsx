@@ -6,8 +6,10 @@ import type { LoadRecord } from '@/core/record/record';
 import { useRig } from '@/components/rig/RigProvider';
 import { BenchFooter } from '@/components/bench/BenchFooter';
 import { BenchSheet } from '@/components/bench/BenchSheet';
+import { NumberPad } from '@/components/bench/NumberPad';
 import { Button } from '@/components/ui/Button';
 import { useUnits } from '@/components/units/UnitsProvider';
+import { Checkpoint } from './Checkpoint';
 import { LengthQuestion } from './LengthQuestion';
 import { LevelOutlook } from './LevelOutlook';
 import type { Winding } from './useWinding';
@@ -21,6 +23,8 @@ export function WindBench({ load, winding, onLeave }: { load: LoadRecord; windin
   const { record } = useRig();
   const { counter } = record.reel;
   const onKey = (event: KeyboardEvent): void => {
+    // Digits and letters belong to the field that is being typed into.
+    if (event.target instanceof HTMLInputElement && event.key !== 'Escape') return;
     if (winding.busy && event.key !== 'Escape') return;
     const steps: Readonly<Record<string, number>> = { ArrowUp: 1, ArrowRight: 1, ArrowDown: -1, ArrowLeft: -1 };
     const step = steps[event.key];
@@ -82,49 +86,57 @@ function Now({ load, winding }: { load: LoadRecord; winding: Winding }) {
           ? `Wind all ${format.length(now.lengthM)} on.`
           : `Stop after ${format.length(now.lengthM)}.`}
       </p>
-      <div className="grid grow content-center gap-6 py-4 sm:grid-cols-2">
+      <div className="grid grow content-center gap-4 py-3 sm:grid-cols-2">
         <div>
           <p className="text-lg text-ink-soft">
             {counter ? (segment.lengthKnown ? 'should end near' : 'stop at') : 'spool turns'}
           </p>
-          <p className="figures text-8xl leading-none font-bold sm:text-[11rem]">
+          <p className="figures text-7xl leading-none font-bold sm:text-[11rem]">
             {counter && now.stopReading !== null ? asShown(now.stopReading, counter.digits) : format.counts(now.turns)}
           </p>
-          {counter && <p className="mt-2 text-ink-soft">{whyReadingsDiffer(now, counter)}</p>}
+          {counter && (
+            <p className="mt-1 text-ink-soft">
+              ± {format.counts(now.stopPlusMinus)}: {whyReadingsDiffer(now, counter)}
+            </p>
+          )}
         </div>
         {counter && (
           <div>
             <p className="text-lg text-ink-soft">the counter reads</p>
             <p
-              className="figures text-8xl leading-none font-bold text-chalk sm:text-[11rem]"
+              className="figures mb-2 text-7xl leading-none font-bold text-chalk sm:text-[11rem]"
               aria-live="polite"
               data-testid="bench-reading"
             >
               {shown}
             </p>
-            <div className="mt-3 grid grid-cols-2 gap-3">
-              <Button
-                className="min-h-16 text-3xl"
-                disabled={winding.busy}
-                aria-label="One count less"
-                onClick={() => winding.nudge(-1)}
-              >
-                −
-              </Button>
-              <Button
-                className="min-h-16 text-3xl"
-                disabled={winding.busy}
-                aria-label="One count more"
-                onClick={() => winding.nudge(1)}
-              >
-                +
-              </Button>
-            </div>
+            {winding.problem && (
+              <p role="alert" className="font-semibold text-stop">
+                {winding.problem}
+              </p>
+            )}
+            <NumberPad
+              disabled={winding.busy}
+              onDigit={(digit) => winding.type((winding.text + digit).slice(-counter.digits))}
+              onErase={() => winding.type(winding.text.slice(0, -1))}
+              onStep={winding.nudge}
+            />
           </div>
         )}
       </div>
       <div className="grid gap-3">
-        {load.winding.length > 0 && <LevelOutlook winding={winding} />}
+        {winding.asked && winding.canNote ? (
+          <LengthQuestion winding={winding} large />
+        ) : (
+          <Button
+            weight="main"
+            className="min-h-20 text-2xl"
+            disabled={winding.busy || !winding.canNote}
+            onClick={() => void winding.note()}
+          >
+            {counter ? 'Note this reading' : 'It is on'} <kbd className="figures text-base">space</kbd>
+          </Button>
+        )}
         {nextColour && counter && (
           <Button
             className="min-h-16 text-lg"
@@ -135,21 +147,11 @@ function Now({ load, winding }: { load: LoadRecord; winding: Winding }) {
             <kbd className="figures text-sm">C</kbd>
           </Button>
         )}
+        {load.winding.length > 0 && <LevelOutlook winding={winding} />}
+        {load.winding.at(-1) && <Checkpoint segmentId={load.winding.at(-1)?.segmentId ?? ''} loadId={load.id} />}
         {record.hasVirtualReel && (
           <Button className="min-h-14" disabled={winding.busy} onClick={() => void winding.windVirtually()}>
             Wind it on the virtual reel (simulated)
-          </Button>
-        )}
-        {winding.asked && winding.canNote ? (
-          <LengthQuestion winding={winding} large />
-        ) : (
-          <Button
-            weight="main"
-            className="min-h-24 text-2xl"
-            disabled={winding.busy || !winding.canNote}
-            onClick={() => void winding.note()}
-          >
-            {counter ? 'Note this reading' : 'It is on'} <kbd className="figures text-base">space</kbd>
           </Button>
         )}
       </div>

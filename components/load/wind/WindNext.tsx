@@ -62,6 +62,8 @@ export function WindNext({ load, winding, onBench }: { load: LoadRecord; winding
             </span>
           </p>
           <p className="text-sm text-ink-soft">
+            ± {format.counts(now.stopPlusMinus)} (95 of 100);
+            <br />
             by length alone people would stop at{' '}
             <b className="figures">{asShown(now.naiveStopReading ?? 0, counter.digits)}</b>;
             <br />

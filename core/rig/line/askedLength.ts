@@ -1,5 +1,6 @@
 import { countsForLine, turnsForCounts, type Counter } from '../../counter/counter';
 import { PLUS_MINUS_SDS } from '../../numerics/propagate';
+import { UNDER_DIAMETER_RELATIVE_SD } from '../../measurement/errors';
 import type { LoadSegmentRecord, RigRecord, WindingEntryRecord } from '../../record/record';
 import { lengthWoundOnM } from '../../spool/turns';
 import { counterOf, knownCounter } from './counterOf';
@@ -18,8 +19,6 @@ export interface AskedLength {
 
 /** Counts that a hand stops off the mark without meaning to. */
 const OFF_THE_MARK = 2;
-/** How far the diameter under a segment may be off, as a share. */
-const DIAMETER_RELATIVE_SD = 0.01;
 
 /**
  * Whether what was read at the end of a segment says another length than the one that was typed for it. A length that was worked
@@ -46,7 +45,7 @@ export function askedLength(
     Math.abs(past) <= openCounts ? null : { segment: segment.name, typedM: segment.plannedLengthM, saidM, past, by };
   if (entry.turnsCounted !== null) {
     const { turnsCounted } = entry;
-    const open = opens(segment, now.turns, DIAMETER_RELATIVE_SD);
+    const open = opens(segment, now.turns, UNDER_DIAMETER_RELATIVE_SD);
     return asked(turnsCounted - now.turns, open, lengthFor(turnsCounted), 'turns');
   }
   const counter = counterOf(record);
@@ -54,7 +53,11 @@ export function askedLength(
   const expected = countsForLine(now, counter);
   const counts = notedCounts({ plannedTurns: now.turns, plannedLengthM: now.lengthM }, entry.reading, counter);
   const constant = knownCounter(record)?.lengthPerTurnM;
-  const open = opens(segment, expected, Math.hypot(constant ? constant.sd / constant.value : 0, DIAMETER_RELATIVE_SD));
+  const open = opens(
+    segment,
+    expected,
+    Math.hypot(constant ? constant.sd / constant.value : 0, UNDER_DIAMETER_RELATIVE_SD),
+  );
   return asked(counts - expected, open, saidBy(counts, counter, lengthFor), 'counter');
 }
 

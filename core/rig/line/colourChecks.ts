@@ -1,4 +1,5 @@
 import { countsForLine, countsWoundOn, shownReading } from '../../counter/counter';
+import { UNDER_DIAMETER_RELATIVE_SD } from '../../measurement/errors';
 import { PLUS_MINUS_SDS } from '../../numerics/propagate';
 import type { Known } from '../../provenance/source';
 import { turnsWindingOn } from '../../spool/turns';
@@ -60,9 +61,6 @@ export function colourChecks(record: RigRecord, segment: LoadSegmentRecord, line
   });
 }
 
-/** How far the diameter under lead core may be off, as a share: it goes into what a colour change says. */
-const DIAMETER_RELATIVE_SD = 0.01;
-
 /**
  * The counter's constant after colour changes were noted: what was known, and every change weighted by what its length,
  * the diameter under it and a whole count leave open. The changes share the diameter's error, so it comes off once only.
@@ -80,7 +78,7 @@ export function constantFromColours(record: RigRecord, checks: readonly ColourCh
   );
   const total = weights.reduce((sum, weight) => sum + weight, 0);
   const factor = noted.reduce((sum, check, index) => sum + check.factor * (weights[index] ?? 0), 0) / total;
-  const seen = Math.hypot(total ** -0.5, DIAMETER_RELATIVE_SD) ** -2;
+  const seen = Math.hypot(total ** -0.5, UNDER_DIAMETER_RELATIVE_SD) ** -2;
   const before = (known.sd / known.value) ** -2;
   const posterior = (seen * factor + before) / (seen + before);
   const value = known.value * posterior;

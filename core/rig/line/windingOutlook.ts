@@ -1,11 +1,13 @@
-import { naiveStopReading, stopReading } from '../../counter/counter';
+import { countsForLine, naiveStopReading, stopReading } from '../../counter/counter';
+import { STOP_SD_COUNTS, UNDER_DIAMETER_RELATIVE_SD } from '../../measurement/errors';
+import { PLUS_MINUS_SDS } from '../../numerics/propagate';
 import { asWound } from '../../load/asWound';
 import { buildLoadedLine, type LoadedLine, type SegmentToLoad } from '../../spool/loadedLine';
 import { oncePer } from '../../oncePer';
 import { solveSegment, type SegmentToSolve } from '../../spool/solveSegment';
 import type { Known } from '../../provenance/source';
 import { colourChecks, constantFromColours, type ColourCheck } from './colourChecks';
-import { counterOf } from './counterOf';
+import { counterOf, knownCounter } from './counterOf';
 import { outlookLevelPlusMinusM } from './outlookLevel';
 import { measuredLevels, woundSegments } from './woundSegments';
 import { IMPOSSIBLE_ABOVE_RIM_M } from '../../load/defaults';
@@ -17,6 +19,8 @@ export interface RemainingSegment {
   readonly segmentId: string;
   readonly lengthM: number;
   readonly stopReading: number | null;
+  /** How far the counter may stand from there with that length on (counts; half of a 95 % interval); turns without a counter. */
+  readonly stopPlusMinus: number;
   readonly naiveStopReading: number | null;
   readonly turns: number;
 }
@@ -129,6 +133,7 @@ function outlookOf(record: RigRecord): Omit<WindingOutlook, 'colours' | 'correct
         lengthM: now.lengthM,
         turns: now.turns,
         stopReading: counter && segment.wound ? stopReading(now, counter) : null,
+        stopPlusMinus: stopPlusMinus(record, counter ? countsForLine(now, counter) : now.turns, counter !== null),
         naiveStopReading: counter && segment.wound ? naiveStopReading(now.lengthM, counter) : null,
       };
     }),
@@ -155,6 +160,13 @@ function offered(
   if (toM === undefined || Math.abs(toM - segment.plannedLengthM) <= openM) return null;
   const { segmentId, name, plannedLengthM: fromM, lengthKnown: isPiece } = segment;
   return { segmentId, name, fromM, toM, isPiece };
+}
+
+/** The error of the counts that a length makes: the counter's constant, the diameter under it, and where a hand stops. */
+function stopPlusMinus(record: RigRecord, counts: number, hasCounter: boolean): number {
+  const constant = hasCounter ? knownCounter(record)?.lengthPerTurnM : undefined;
+  const relativeSd = Math.hypot(constant ? constant.sd / constant.value : 0, UNDER_DIAMETER_RELATIVE_SD);
+  return PLUS_MINUS_SDS * Math.hypot(counts * relativeSd, STOP_SD_COUNTS);
 }
 
 function asPlanned(segment: LoadSegmentRecord): SegmentToLoad {

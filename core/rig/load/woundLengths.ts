@@ -1,5 +1,5 @@
 import { because, type Reason } from '../../reasons';
-import { LAYER_STEP_RELATIVE_SD, MEASURED_LENGTH_RELATIVE_SD } from '../../measurement/errors';
+import { LAYER_STEP_RELATIVE_SD, MEASURED_LENGTH_RELATIVE_SD, STOP_SD_COUNTS } from '../../measurement/errors';
 import { PLUS_MINUS_SDS } from '../../numerics/propagate';
 import type { Figure } from '../../provenance/figure';
 import { knownCounter } from '../line/counterOf';
@@ -7,9 +7,6 @@ import type { CurrentLine } from '../line/currentLine';
 import { diameterRelativeSd } from '../line/currentLine';
 import type { LoadRecord, RigRecord } from '../../record/record';
 import { isLengthKnown } from '../line/woundSegments';
-
-/** Counts or turns by which a hand stops off the mark. */
-const STOP_SD = 0.5;
 
 /**
  * The lengths on a finished load, each with its ±: a known or metered length is as good as its tape; one stopped by
@@ -42,7 +39,7 @@ export function woundLengths(
         ];
       }
       const byTurns = entry.turnsCounted != null;
-      const stopSd = STOP_SD / Math.max(segment.turns, 1);
+      const stopSd = STOP_SD_COUNTS / Math.max(segment.turns, 1);
       const relativeSd = Math.hypot(byTurns ? 0 : constantSd, diameterSd, stopSd, LAYER_STEP_RELATIVE_SD);
       const from = !byTurns && constantSd > diameterSd ? because('error-counter-constant') : because('error-diameter');
       return [segment.id, figure(segment.lengthM, relativeSd, from)];
