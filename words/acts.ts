@@ -66,6 +66,10 @@ export const ACT_WORDS: WordsFor<typeof ACT_REASONS> = {
   'wind-on-elsewhere': ({ name, rig }) => `${name} is on ${rig}.`,
   'less-left-than-lost': ({ leftM, segment }, say) => `Only ${say.length(leftM)} of ${segment} is left to lose.`,
   'added-over-the-rim': 'So much line does not fit: it would stand over the rim. What was added, and in which unit?',
+  'end-noted-elsewhere': ({ segment }) =>
+    `The end of ${segment} was noted meanwhile, by another hand. What you typed is kept here.`,
+  'end-noted-elsewhere-at': ({ segment, reading }) =>
+    `The end of ${segment} was noted meanwhile, at ${reading}. What you typed is kept here: say which is right.`,
   'log-closed': 'This load is finished: its winding log is closed.',
   'last-colour-at-join': ({ segment, colours }) => `${segment} has ${colours} colours: the last one ends at its join.`,
   'segment-all-on': ({ segment }) => `${segment} is all on already.`,

@@ -7,6 +7,7 @@ import { rigView, type RigView } from '@/core/rig/view/rigView';
 import type { Station } from '@/core/record/stations';
 import { stationStates } from '@/core/rig/stationStates';
 import type { StationState } from '@/core/record/stationState';
+import { useFollow } from './useFollow';
 import { CursorProvider } from '@/components/line/cursor';
 import { WordsProvider } from '@/components/units/WordsProvider';
 
@@ -25,6 +26,7 @@ interface Rig {
 const RigContext = createContext<Rig | null>(null);
 
 export function RigProvider({ record, children }: { record: RigRecord; children: ReactNode }) {
+  useFollow(record.boat.id, record.id);
   const [draftRecord, setDraftRecord] = useState<RigRecord | null>(null);
   const [cutM, setCutM] = useState<number | null>(null);
   const shown = draftRecord ?? record;

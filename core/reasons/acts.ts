@@ -56,6 +56,8 @@ export const ACT_REASONS = {
   'wind-on-elsewhere': { name: 'name', rig: 'name' },
   'less-left-than-lost': { leftM: 'length', segment: 'name' },
   'added-over-the-rim': {},
+  'end-noted-elsewhere': { segment: 'name' },
+  'end-noted-elsewhere-at': { segment: 'name', reading: 'number' },
   'log-closed': {},
   'last-colour-at-join': { segment: 'name', colours: 'number' },
   'segment-all-on': { segment: 'name' },

@@ -44,7 +44,7 @@ async function loaded(): Promise<string> {
   const { loadId } = must(await beginWinding(b.boatId, b.rigId, { version: 2, levelBelowRimM: 0.002 }));
   for (const segment of (await readRigRecord(b.boatId, b.rigId))?.load?.segments ?? []) {
     const note = { segmentId: segment.segmentId, reading: segment.stopReading, lengthIs: 'plan' as const };
-    const none = { meteredLengthM: null, turnsCounted: null, instrument: 'read by eye', note: '' };
+    const none = { meteredLengthM: null, turnsCounted: null, instrument: 'read by eye', note: '', corrects: null };
     must(await noteWinding(b.boatId, b.rigId, loadId, { ...note, ...none }));
   }
   must(await finishWinding(b.boatId, b.rigId, loadId, finishInput.parse({ version: 1, levelBelowRimM: 0.002 })));
@@ -180,14 +180,27 @@ describe('many hands at once', () => {
     }
   });
 
-  it('leave one standing note of a segment, and none after the load is finished', async () => {
+  it('keep one note of a segment and refuse the others aloud, and keep none after the load is finished', async () => {
     for (let round = 0; round < ROUNDS; round += 1) {
       b = await bench(`Notes ${round} ${randomUUID()}`);
       const { loadId } = must(await beginWinding(b.boatId, b.rigId, { version: 2, levelBelowRimM: 0.002 }));
       const [first, second, third] = b.stack.segments;
       const note = (segmentId: string | undefined, reading: number) =>
-        ask('noteWinding', { rigId: b.rigId, loadId }, { segmentId, reading });
-      await atOnce(20, (index) => note(first?.id, 860 + index));
+        ask('noteWinding', { rigId: b.rigId, loadId }, { segmentId, reading, lengthIs: 'piece' });
+      const noted = await atOnce(50, (index) => note(first?.id, 840 + index));
+      const kept = (await readRigRecord(b.boatId, b.rigId))?.load?.winding ?? [];
+      expect(kept).toHaveLength(1);
+      expect(noted.filter((each) => each.ok)).toHaveLength(1);
+      for (const each of noted.filter((one) => !one.ok)) {
+        expect(each).toMatchObject({
+          status: 409,
+          why: { reason: 'end-noted-elsewhere-at', figures: { segment: 'Backing', reading: kept[0]?.reading } },
+        });
+      }
+      // Who saw the note that stands corrects it.
+      const right = { segmentId: first?.id, reading: 861, lengthIs: 'piece', corrects: kept[0]?.id };
+      must(await ask('noteWinding', { rigId: b.rigId, loadId }, right));
+      expect(await ask('noteWinding', { rigId: b.rigId, loadId }, right)).toMatchObject({ status: 409 });
       must(await note(second?.id, 950));
       must(await note(third?.id, 962));
       const finish = ask('finishWinding', { rigId: b.rigId, loadId }, { version: 1, levelBelowRimM: null });

@@ -45,8 +45,13 @@ async function record() {
   return found;
 }
 
-const note = (loadId: string, index: number, reading: number | null) =>
-  noteWinding(b.boatId, b.rigId, loadId, windingInput.parse({ segmentId: b.stack.segments[index]?.id, reading }));
+const note = (loadId: string, index: number, reading: number | null, corrects: string | null = null) =>
+  noteWinding(
+    b.boatId,
+    b.rigId,
+    loadId,
+    windingInput.parse({ segmentId: b.stack.segments[index]?.id, reading, corrects }),
+  );
 
 async function begin(): Promise<string> {
   const rig = await record();
@@ -130,8 +135,11 @@ describe('winding', () => {
       why: { reason: 'goes-on-first', figures: { segment: 'Backing' } },
     });
     must(await note(loadId, 0, 870));
-    must(await note(loadId, 0, 868));
+    // Who did not see the note that stands cannot write over it.
+    expect(await note(loadId, 0, 868)).toMatchObject({ status: 409, why: { reason: 'end-noted-elsewhere-at' } });
     let rig = await record();
+    must(await note(loadId, 0, 868, rig.load?.winding[0]?.id));
+    rig = await record();
     expect(rig.load?.winding.map((entry) => entry.reading)).toEqual([868]);
     must(
       await withdraw(b.boatId, {

@@ -20,6 +20,8 @@ export const windingInput = z.strictObject({
   turnsCounted: within({ min: 0.5, max: 100_000 }, 'The number of turns').nullable().default(null),
   instrument: instrumentSchema,
   note: noteSchema,
+  /** The note of the same end that the person saw, and corrects; null where none was seen. */
+  corrects: idSchema.nullable().default(null),
 });
 
 export const levelInput = z.strictObject({

@@ -77,7 +77,7 @@ export function refuseReading(record: RigRecord, reading: number | null): Refusa
   return invalid('reading', because('beyond-digits', { digits: counter.digits, most: countsPerWrap(counter) - 1 }));
 }
 
-/** Notes the reading at the end of a segment; noting it again corrects the earlier row. */
+/** Notes the reading at the end of a segment; an end that is noted already is corrected only by who saw that note. */
 export async function noteWinding(
   db: BoatDb,
   rigId: string,
@@ -98,7 +98,17 @@ export async function noteWinding(
   if (counter && input.reading === null) return invalid('reading', because('reading-wanted'));
   const tooLarge = refuseReading(record, input.reading);
   if (tooLarge) return tooLarge;
-  const noted = { ...input, reading: counter ? input.reading : null };
+  const { corrects, ...note } = input;
+  const standing = load.winding.find((entry) => entry.segmentId === input.segmentId);
+  if (standing && standing.id !== corrects) {
+    const segment = order[index]?.name ?? '';
+    return conflict(
+      standing.reading === null
+        ? because('end-noted-elsewhere', { segment })
+        : because('end-noted-elsewhere-at', { segment, reading: standing.reading }),
+    );
+  }
+  const noted = { ...note, reading: counter ? input.reading : null };
   if (isMoreThanAnyFill(record, asNoted(record, load, noted))) {
     return invalid(
       input.meteredLengthM !== null ? 'meteredLengthM' : input.turnsCounted !== null ? 'turnsCounted' : 'reading',
@@ -107,8 +117,7 @@ export async function noteWinding(
   }
   const outlook = windingOutlook(record);
   const segment = order[index];
-  const again = load.winding.some((entry) => entry.segmentId === input.segmentId);
-  if (outlook && segment && !again) {
+  if (outlook && segment && !standing) {
     const asked = askedLength(record, outlook, segment, noted);
     if (asked) return conflict(lengthAsked(asked));
     if (outlook.mustAsk && input.lengthIs === 'plan') return conflict(because('level-over-rim'));

@@ -10,6 +10,7 @@ import { NumberPad } from '@/components/bench/NumberPad';
 import { Button } from '@/components/ui/Button';
 import { useUnits } from '@/components/units/UnitsProvider';
 import { Checkpoint } from './Checkpoint';
+import { Clash } from './Clash';
 import { LengthQuestion } from './LengthQuestion';
 import { LevelOutlook } from './LevelOutlook';
 import type { Winding } from './useWinding';
@@ -53,6 +54,7 @@ export function WindBench({ load, winding, onLeave }: { load: LoadRecord; windin
   };
   return (
     <BenchSheet onKey={onKey} onLeave={onLeave}>
+      <Clash winding={winding} />
       {winding.next ? (
         <Now load={load} winding={winding} />
       ) : (

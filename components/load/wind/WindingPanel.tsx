@@ -4,6 +4,7 @@ import dynamic from 'next/dynamic';
 import { useState } from 'react';
 import type { LoadRecord } from '@/core/record/record';
 import { dayWords } from '@/words/dates';
+import { Clash } from './Clash';
 import { FinishLoad } from './FinishLoad';
 import { useWinding } from './useWinding';
 import { WindingLog } from './WindingLog';
@@ -29,6 +30,7 @@ export function WindingPanel({ load, onReel }: { load: LoadRecord; onReel: LoadR
             until the first segment of this load is noted. The line above shows it.
           </p>
         )}
+        <Clash winding={winding} />
         {winding.next ? (
           <WindNext load={load} winding={winding} onBench={() => setOnBench(true)} />
         ) : (

@@ -24,6 +24,8 @@ export interface Winding {
   readonly problem: string | undefined;
   /** A length that was typed against the one that the reading says: answered before anything is noted; null while nothing is asked. */
   readonly asked: AskedLength | null;
+  /** An end that another device has noted at another reading than the one that was typed here; null while there is none. */
+  readonly clash: { readonly segment: string; readonly there: number; readonly here: number } | null;
   readonly canNote: boolean;
   /** Colour changes of the segment that goes on now. */
   readonly colours: readonly ColourCheck[];
@@ -36,6 +38,8 @@ export interface Winding {
   nudge(counts: number): void;
   /** Notes the end of the segment; where its length is asked about, with the answer. */
   note(lengthIs?: LengthIs): Promise<void>;
+  /** Settles a clash: the reading of this device is right, or the other one is. */
+  settle(right: 'here' | 'there'): Promise<void>;
   /** Agrees to the change of a typed length that is offered. */
   agree(): Promise<void>;
   undo(): Promise<void>;
@@ -71,6 +75,16 @@ export function useWinding(load: LoadRecord): Winding {
   const reading = /^\d+$/.test(text.trim()) ? Number(text) : null;
   const unreadable = text.trim() !== '' && reading === null ? 'A counter shows whole numbers only.' : undefined;
   const last = load.winding.at(-1);
+  const [leftOver, setLeftOver] = useDraft(`winding:${load.id}:${last?.segmentId ?? 'none'}`, isText);
+  const here = /^\d+$/.test((leftOver ?? '').trim()) ? Number(leftOver) : null;
+  const clash =
+    last?.reading != null && here !== null && here !== last.reading
+      ? {
+          segment: load.segments.find((each) => each.segmentId === last.segmentId)?.name ?? '',
+          there: last.reading,
+          here,
+        }
+      : null;
 
   const read = { reading, turnsCounted, meteredLengthM: metered.value, lengthIs: 'plan' as const };
   const asked = segment && outlook ? askedLength(record, outlook, segment, read) : null;
@@ -101,6 +115,7 @@ export function useWinding(load: LoadRecord): Winding {
     reading,
     problem: unreadable ?? fieldError('reading'),
     asked,
+    clash,
     // What was typed and cannot be read is never dropped: nothing is noted until it can.
     canNote:
       !(counter !== null && reading === null) &&
@@ -126,6 +141,27 @@ export function useWinding(load: LoadRecord): Winding {
       setTyped(String((from + counts + wrap) % wrap));
     },
     note: (lengthIs) => send(counter ? reading : null, instrument, lengthIs),
+    settle: async (right) => {
+      if (right === 'here' && last && clash) {
+        const body = {
+          segmentId: last.segmentId,
+          reading: clash.here,
+          lengthIs: last.lengthIs,
+          meteredLengthM: last.meteredLengthM,
+          turnsCounted: last.turnsCounted,
+          instrument: 'read by eye',
+          note: '',
+          corrects: last.id,
+        };
+        const result = await sendNow(
+          'noteWinding',
+          { boatId: record.boat.id, rigId: record.id, loadId: load.id },
+          body,
+        );
+        if (!result.ok) return;
+      }
+      setLeftOver(null);
+    },
     agree: async () => {
       const { offer } = outlook ?? {};
       if (!offer) return;
