@@ -27,6 +27,7 @@ export const STATION_WORDS: WordsFor<typeof STATION_REASONS> = {
   'set-days-ago': ({ days }) => `set ${days} days ago: pull it with a scale before the next trip`,
   'set-with-scale': 'set with a scale',
   'joins-due-again': ({ due, joins }) => `${due} of ${joins} due for retying`,
+  'joins-under-seated': ({ underSeated, joins }) => `${underSeated} of ${joins} under-seated: pull again`,
   'joins-not-tied': ({ missing, joins }) => `${missing} of ${joins} not noted as tied`,
   'joins-not-pulled': ({ missing, joins }) => `${missing} of ${joins} never pull-tested`,
   'joins-done': 'all tied and pulled',

@@ -68,7 +68,12 @@ export function DragStation() {
       {record.reel.dragKind === 'lever' && <LeverCard view={view} load={load} targetN={newest?.targetN ?? null} />}
       {forceN !== null && view.strength && (
         <>
-          <SurgeCard view={view} forceN={forceN} breakawayRatio={breakawayRatio} />
+          <SurgeCard
+            view={view}
+            forceN={forceN}
+            breakawayRatio={breakawayRatio}
+            isJerkRead={judgement?.breakawayRatio != null}
+          />
           <FightRehearsal view={view} forceN={forceN} breakawayRatio={breakawayRatio} />
         </>
       )}

@@ -133,7 +133,7 @@ function Verdict({
         <span className="text-lg">of {format.force(setting.targetN)}</span>
       </p>
       <p className="text-lg font-semibold">{verdictWords(judgement, warmUps, format.force)}</p>
-      {judgement?.sticky && (
+      {judgement?.sticky && judgement.breakawayRatio !== null && (
         <p className="mt-1 text-sm text-warn">
           It starts at {judgement.breakawayRatio.toFixed(2)} times its moving pull; above {STICKY_RATIO} a drag is
           sticky, and a light fish breaks off at the start. Washers want cleaning: see a qualified technician.
@@ -164,7 +164,7 @@ function PullList({ setting }: { setting: DragSettingRecord }) {
               {pull.settingStep > 0 && <span className="text-ink-soft"> after turn {pull.settingStep}</span>}
             </td>
             <td className="figures py-1">{format.force(pull.movingN)}</td>
-            <td className="figures py-1">{format.force(pull.breakawayN)}</td>
+            <td className="figures py-1">{pull.breakawayN === null ? 'not read' : format.force(pull.breakawayN)}</td>
             <td className="py-1">{pull.instrument}</td>
           </tr>
         ))}
@@ -206,7 +206,7 @@ export function AcceptedDrag({ setting }: { setting: DragSettingRecord }) {
         {judgement && `The last pulls agree within ${format.force(judgement.spreadN)}. `}
         {states.drag.state === 'stale' && <b className="text-warn">Stale, {say(states.drag.why)}. Set it again.</b>}
       </p>
-      {judgement?.sticky && (
+      {judgement?.sticky && judgement.breakawayRatio !== null && (
         <p className="text-warn">
           It starts with a jerk of {judgement.breakawayRatio.toFixed(2)} times its moving pull (sticky above{' '}
           {STICKY_RATIO}).

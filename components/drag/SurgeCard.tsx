@@ -14,7 +14,18 @@ import { useUnits } from '@/components/units/UnitsProvider';
 const JERK_S = 0.3;
 
 /** A sudden surge at a length out, with the rod's spring in it: what it comes to, and nylon against braid. */
-export function SurgeCard({ view, forceN, breakawayRatio }: { view: RigView; forceN: number; breakawayRatio: number }) {
+export function SurgeCard({
+  view,
+  forceN,
+  breakawayRatio,
+  isJerkRead,
+}: {
+  view: RigView;
+  forceN: number;
+  breakawayRatio: number;
+  /** False where nobody read a jerk, and the ratio is a default. */
+  isJerkRead: boolean;
+}) {
   const { record } = useRig();
   const { format } = useUnits();
   const out = useQuantity(`surge-out:${record.id}`, 'length', 60, { min: 1, max: 5000 });
@@ -69,7 +80,10 @@ export function SurgeCard({ view, forceN, breakawayRatio }: { view: RigView; for
         </p>
         <p className="text-xs text-ink-soft">
           Over {JERK_S} s; the rod taken as {DEFAULT_ROD_STIFFNESS} N for each metre of its tip and the spool as 150 g
-          (defaults). Line and rod as springs in a row; a hand that follows is not counted.
+          (defaults).{' '}
+          {!isJerkRead &&
+            `No jerk of this drag was read: it is taken as ${breakawayRatio} times the moving pull (a default). `}
+          Line and rod as springs in a row; a hand that follows is not counted.
         </p>
       </div>
     </CollapsibleCard>

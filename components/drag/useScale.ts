@@ -58,8 +58,13 @@ export function useScale(setting: DragSettingRecord) {
     async recordPull(): Promise<void> {
       if (blocked(moving, breakaway)) return;
       const settingStep = turned ? lastStep + 1 : lastStep;
-      const breakawayN = breakaway.value ?? moving.value;
-      const body = { kind, movingN: moving.value, breakawayN, settingStep, instrument: scale.instrument };
+      const body = {
+        kind,
+        movingN: moving.value,
+        breakawayN: breakaway.value,
+        settingStep,
+        instrument: scale.instrument,
+      };
       const result = await sendNow(
         'recordDragPull',
         { boatId: record.boat.id, rigId: record.id, settingId: setting.id },

@@ -10,7 +10,8 @@ import { Button } from '@/components/ui/Button';
 import { CollapsibleCard } from '@/components/ui/CollapsibleCard';
 import { useUnits } from '@/components/units/UnitsProvider';
 import { useSay } from '@/components/units/useSay';
-import { linesOf } from './joinLines';
+
+import { linesOfJoin } from '@/core/rig/joins/linesOfJoin';
 
 /** Which joins would join these two lines: ranked, with reasons, and why the others cannot. */
 export function JoinChooser({
@@ -25,7 +26,7 @@ export function JoinChooser({
   const say = useSay();
   const { sendNow, state } = useSend();
   const isOn = record.load?.status === 'wound';
-  const lines = useMemo(() => linesOf(record, join), [record, join]);
+  const lines = useMemo(() => linesOfJoin(record, join), [record, join]);
   const { ranked, impossible } = useMemo(() => chooseJoin(lines.inner, lines.outer, tested), [lines, tested]);
   const use = (kind: JoinKind): void =>
     void sendNow(

@@ -23,6 +23,7 @@ import type { Drill, Person, WindOn } from './joinsBench';
 const STANDING: Readonly<Record<JoinStanding, { readonly text: string; readonly look: string }>> = {
   gone: { text: 'gone with the line', look: 'text-ink-soft line-through' },
   'not tied': { text: 'not noted as tied', look: 'text-ink-soft' },
+  'under-seated': { text: 'under-seated: pull again', look: 'text-stop font-semibold' },
   'not pulled': { text: 'tied, never pull-tested', look: 'text-warn font-semibold' },
   due: { text: 'due for retying', look: 'text-stop font-semibold' },
   good: { text: 'tied and pulled', look: 'text-go font-semibold' },

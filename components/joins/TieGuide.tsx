@@ -19,7 +19,8 @@ import type { Formatter } from '@/words/format';
 import { CAUTIONS, SCHOOL_SOURCES, stepWords } from '@/words/guide';
 import { SCHOOL_NAMES } from '@/words/hands';
 import { figureWords } from './figureWords';
-import { linesOf, placeWords } from './joinLines';
+import { placeWords } from './joinLines';
+import { linesOfJoin } from '@/core/rig/joins/linesOfJoin';
 import { NOBODY, peopleOptions, type Person } from './joinsBench';
 import { GuideDrawing } from './drawing/GuideDrawing';
 import { SeatingScale } from './SeatingScale';
@@ -66,9 +67,10 @@ export function TieGuide({ join, people }: { join: JoinRecord; people: readonly 
       ids.map((id) => tickOf(school, id)),
     );
   if (!school) return null;
-  const lines = linesOf(record, join);
+  const lines = linesOfJoin(record, join);
   const seatingBand = prepFigure('seating', lines);
   const tensionBand = prepFigure('tension', lines);
+  const seatedN = form.value('seatedN');
   const person = form.value('personId') ?? NOBODY;
   const hand = people.find((candidate) => candidate.id === person)?.hand ?? 'right';
   const wordsOf = (step: GuideStep): string =>
@@ -131,6 +133,12 @@ export function TieGuide({ join, people }: { join: JoinRecord; people: readonly 
         <div className="w-44">
           <FormQuantity form={form} name="seatedN" label="Seated with" hint="by the scale; may stay empty" />
         </div>
+        {seatedN !== null && seatingBand && seatedN < seatingBand.least && (
+          <p role="status" className="basis-full text-sm font-semibold text-stop">
+            Under-seated: it wants {format.force(seatingBand.least)} to {format.force(seatingBand.most)}. Pull again
+            before you note it.
+          </p>
+        )}
         <FormCheck form={form} name="pullTested" label="pull-tested: it held the pull that it was given" />
         <Button weight="main" disabled={!allDone || state.kind === 'sending'} onClick={() => void store()}>
           Note it as tied

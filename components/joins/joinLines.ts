@@ -1,36 +1,9 @@
 import { PULLS_FOR_EFFICIENCY } from '@/core/joins/joinEfficiency';
 import { JOIN_KINDS } from '@/core/joins/joinKinds';
-import type { JoinedLine, LinesToJoin } from '@/core/joins/prepFigures';
-import { productOf } from '@/core/rig/line/planForRig';
 import type { JoinRecord, RigRecord } from '@/core/record/record';
-import { joinEfficiency, productStrength } from '@/core/rig/strength/strengthOfRig';
-import { productIdNow } from '@/core/rig/line/woundSegments';
+import { joinEfficiency } from '@/core/rig/strength/strengthOfRig';
 import { PLUS_MINUS_SDS } from '@/core/numerics/propagate';
 import type { Formatter } from '@/words/format';
-
-function joinedLine(record: RigRecord, segmentId: string): JoinedLine {
-  const productId = productIdNow(record, segmentId);
-  const product = productOf(record, productId);
-  return {
-    name: product.name,
-    material: product.material,
-    diameterM: product.diameterM.value,
-    strengthN: productStrength(record, productId).strengthN,
-  };
-}
-
-/** The two lines that a join of this rig joins, and the reel that a loop may have to pass. */
-export function linesOf(record: RigRecord, join: JoinRecord): LinesToJoin {
-  return {
-    inner: join.innerSegmentId === null ? null : joinedLine(record, join.innerSegmentId),
-    outer: joinedLine(record, join.outerSegmentId),
-    reel: {
-      fullDiameterM: record.reel.fullDiameterM.value,
-      widthM: record.reel.widthM.value,
-      arborDiameterM: record.reel.arborDiameterM.value,
-    },
-  };
-}
 
 /** The segments of the line that is on, or else of the plan, from the arbor. */
 const segmentsOf = (record: RigRecord): readonly { readonly id: string; readonly name: string }[] =>

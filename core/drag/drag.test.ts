@@ -95,6 +95,17 @@ describe('judgeScaleSession', () => {
 
   it('leads from too little to set', () => {
     expect(judgeScaleSession([], 20)).toBeNull();
+    // A jerk that nobody read says nothing, and is made up by nobody.
+    const unread = { movingN: 20, breakawayN: null };
+    expect(judgeScaleSession([unread, unread, unread], 20)).toMatchObject({
+      verdict: 'set',
+      breakawayRatio: null,
+      sticky: false,
+    });
+    expect(judgeScaleSession([unread, { movingN: 20, breakawayN: 30 }], 20)).toMatchObject({
+      breakawayRatio: 1.5,
+      sticky: true,
+    });
     expect(judgeScaleSession([pull(15)], 20)).toMatchObject({ verdict: 'tighten', toGoN: 5 });
     expect(judgeScaleSession([pull(24)], 20)).toMatchObject({ verdict: 'ease', toGoN: -4 });
     expect(judgeScaleSession([pull(20), pull(20.2)], 20)).toMatchObject({ verdict: 'pull-again' });

@@ -1,5 +1,8 @@
-/** How a join stands: gone with the line that it joined, never noted as tied, tied but never pulled, due for retying, or good. */
-export type JoinStanding = 'gone' | 'not tied' | 'not pulled' | 'due' | 'good';
+/**
+ * How a join stands: gone with the line that it joined, never noted as tied, seated with less than closes it,
+ * tied but never pulled, due for retying, or good.
+ */
+export type JoinStanding = 'gone' | 'not tied' | 'under-seated' | 'not pulled' | 'due' | 'good';
 
 /** Days after which a join is tied anew, by where it is: at a leader it wears fastest (from memory). */
 export const RETIE_DAYS = { leader: 30, other: 180 } as const;

@@ -22,6 +22,7 @@ export const STATION_REASONS = {
   'set-days-ago': { days: 'number' },
   'set-with-scale': {},
   'joins-due-again': { due: 'number', joins: 'number' },
+  'joins-under-seated': { underSeated: 'number', joins: 'number' },
   'joins-not-tied': { missing: 'number', joins: 'number' },
   'joins-not-pulled': { missing: 'number', joins: 'number' },
   'joins-done': {},

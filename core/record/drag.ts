@@ -21,7 +21,8 @@ export interface DragPullRecord {
   readonly id: string;
   readonly kind: 'warm-up' | 'bent rod' | 'straight';
   readonly movingN: number;
-  readonly breakawayN: number;
+  /** Jerk that starts it (N); null where nobody read it. */
+  readonly breakawayN: number | null;
   readonly instrument: string;
   readonly at: string;
   /** Counts the turns of the drag since the session began: pulls with the same number belong together. */

@@ -6,7 +6,7 @@ import type { DragSettingRecord } from './record';
  */
 export function sessionPulls(
   setting: DragSettingRecord,
-): readonly { readonly movingN: number; readonly breakawayN: number }[] {
+): readonly { readonly movingN: number; readonly breakawayN: number | null }[] {
   const lastStep = Math.max(0, ...setting.pulls.map((pull) => pull.settingStep));
   return setting.pulls.filter((pull) => pull.kind === 'bent rod' && pull.settingStep === lastStep);
 }

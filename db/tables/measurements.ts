@@ -107,7 +107,7 @@ export const DRAG_PULLS = table('drag_pulls', {
   settingId: named('drag_setting_id', text),
   kind: oneOf('warm-up', 'bent rod', 'straight'),
   movingN: number,
-  breakawayN: number,
+  breakawayN: maybe(number),
   settingStep: number,
   instrument: text,
 });

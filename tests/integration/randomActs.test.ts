@@ -4,7 +4,7 @@ import { RandomActs } from './randomActs';
 /** How many sequences; `npm run bench -- acts` runs many more. */
 const SEQUENCES = Number(process.env.ACT_SEQUENCES ?? 200);
 const FIRST = Number(process.env.ACT_FIRST_SEED ?? 1);
-const STEPS = 9;
+const STEPS = 8;
 /** Sequences that run in one go, each on a boat of its own. */
 const ABREAST = 4;
 

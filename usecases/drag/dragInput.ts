@@ -15,11 +15,12 @@ export const dragPullInput = z
   .strictObject({
     kind: z.enum(['warm-up', 'bent rod', 'straight']),
     movingN: within(LIMITS.forceN, 'The moving pull'),
-    breakawayN: within(LIMITS.forceN, 'The breakaway pull'),
+    /** Null where nobody read the jerk. */
+    breakawayN: within(LIMITS.forceN, 'The breakaway pull').nullable(),
     settingStep: z.int().min(0).max(1000),
     instrument: instrumentSchema,
   })
-  .refine((pull) => pull.breakawayN >= pull.movingN, {
+  .refine((pull) => pull.breakawayN === null || pull.breakawayN >= pull.movingN, {
     path: ['breakawayN'],
     message: 'The jerk that starts the line moving is at least as large as the moving pull.',
   });

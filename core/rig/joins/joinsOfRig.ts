@@ -3,7 +3,9 @@ import { because } from '../../reasons';
 import type { JoinRecord, RigRecord } from '../../record/record';
 import type { StationState } from '../../record/stationState';
 import { productStrength } from '../strength/strengthOfRig';
+import { prepFigure } from '../../joins/prepFigures';
 import { currentLine } from '../line/currentLine';
+import { linesOfJoin } from './linesOfJoin';
 import { productIdNow } from '../line/woundSegments';
 
 /** True where a join bears the leader. */
@@ -34,7 +36,16 @@ export function standingOnRig(record: RigRecord, join: JoinRecord, nowMs: number
     tiedAt !== undefined &&
     left?.at(-1) === join.outerSegmentId &&
     (record.load?.changes ?? []).some((change) => change.reason === 'lost' && change.at > tiedAt);
-  return boreLoss ? { ...aged, standing: 'due', boreLoss } : { ...aged, boreLoss };
+  if (boreLoss) return { ...aged, standing: 'due', boreLoss };
+  return isUnderSeated(record, join) ? { ...aged, standing: 'under-seated', boreLoss } : { ...aged, boreLoss };
+}
+
+/** True where the seating pull was measured and closes no such join: it is to be pulled again, whatever it held since. */
+function isUnderSeated(record: RigRecord, join: JoinRecord): boolean {
+  const seatedN = join.lastTie?.seatedN;
+  if (seatedN == null) return false;
+  const band = prepFigure('seating', linesOfJoin(record, join));
+  return band !== null && seatedN < band.least;
 }
 
 /** The segments of which something is left on a loaded line, from the arbor; null where nothing is loaded. */
@@ -51,7 +62,9 @@ export function joinsState(record: RigRecord): StationState {
   if (joins === 0) return { state: 'due', why: because('no-line-planned') };
   const count = (of: JoinStanding): number => standings.filter((standing) => standing === of).length;
   const [due, notTied, notPulled] = [count('due'), count('not tied'), count('not pulled')];
+  const underSeated = count('under-seated');
   if (due > 0) return { state: 'stale', why: because('joins-due-again', { due, joins }) };
+  if (underSeated > 0) return { state: 'stale', why: because('joins-under-seated', { underSeated, joins }) };
   if (notTied > 0) return { state: 'due', why: because('joins-not-tied', { missing: notTied, joins }) };
   if (notPulled > 0) return { state: 'due', why: because('joins-not-pulled', { missing: notPulled, joins }) };
   return { state: 'done', why: because('joins-done') };

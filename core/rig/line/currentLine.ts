@@ -56,7 +56,7 @@ function lineAsWound(record: RigRecord, load: LoadRecord): CurrentLine {
   const changed = wound.line.segments
     .map((segment) => {
       const now = { ...segment, ...replacedBy(record, load, segment.id) };
-      return { ...now, lengthM: now.lengthM + changeSinceM(load, segment.id) };
+      return { ...now, lengthM: now.lengthM + changedSinceM(load, segment.id) };
     })
     // A top shot that is wholly gone is no longer part of the line.
     .filter((segment) => segment.lengthM > 1e-6);
@@ -89,7 +89,7 @@ function replacedBy(record: RigRecord, load: LoadRecord, segmentId: string) {
 }
 
 /** What came off or went on a segment since it was wound or replaced (m). */
-function changeSinceM(load: LoadRecord, segmentId: string): number {
+export function changedSinceM(load: LoadRecord, segmentId: string): number {
   const since = load.replacements.findLast((candidate) => candidate.segmentId === segmentId)?.at ?? '';
   return load.changes
     .filter((change) => change.segmentId === segmentId && change.at > since)

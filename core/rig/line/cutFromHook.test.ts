@@ -53,7 +53,8 @@ describe('cutFromHook', () => {
 });
 
 describe('the joins of a line that tore', () => {
-  const tie = { id: 't', school: 'x', seatedN: null, pullTested: true, person: null, note: '', hasPhoto: false };
+  const none: number | null = null as number | null;
+  const tie = { id: 't', school: 'x', seatedN: none, pullTested: true, person: null, note: '', hasPhoto: false };
   const tied = rig.joins.map((join) => ({ ...join, lastTie: { ...tie, at: '2026-04-01T10:00:00.000Z' } }));
   const change = (segmentId: string, changeM: number, at: string, reason: 'lost' | 'stripped' = 'lost') => ({
     id: `${segmentId}${at}`,
@@ -77,6 +78,17 @@ describe('the joins of a line that tore', () => {
     const allOfTop = torn(change('s2', -lengthOf('s2'), '2026-04-05T10:00:00.000Z'));
     expect(standings(allOfTop)).toEqual(['good', 'due', 'gone']);
     expect(joinsState(allOfTop)).toMatchObject({ state: 'stale', why: { figures: { due: 1, joins: 2 } } });
+  });
+
+  it('are under-seated where the measured seating pull closes no such join, whatever they held since', () => {
+    const seated = (seatedN: number | null) => ({
+      ...torn(),
+      joins: tied.map((join) => (join.id === 'j2' ? { ...join, lastTie: { ...join.lastTie, seatedN } } : join)),
+    });
+    expect(standings(seated(1))).toEqual(['good', 'good', 'under-seated']);
+    expect(joinsState(seated(1))).toMatchObject({ state: 'stale', why: { reason: 'joins-under-seated' } });
+    expect(standings(seated(30))).toEqual(['good', 'good', 'good']);
+    expect(standings(seated(null))).toEqual(['good', 'good', 'good']);
   });
 
   it('are as good as before where the line was cut by hand, or the join was tied since', () => {

@@ -4,7 +4,7 @@ import { PLUS_MINUS_SDS } from '../../numerics/propagate';
 import type { Figure } from '../../provenance/figure';
 import { knownCounter } from '../line/counterOf';
 import type { CurrentLine } from '../line/currentLine';
-import { diameterRelativeSd } from '../line/currentLine';
+import { changedSinceM, diameterRelativeSd } from '../line/currentLine';
 import type { LoadRecord, RigRecord } from '../../record/record';
 import { isLengthKnown } from '../line/woundSegments';
 
@@ -28,8 +28,10 @@ export function woundLengths(
       const entry = load.winding.findLast((candidate) => candidate.segmentId === segment.id);
       const replaced = load.replacements.some((each) => each.segmentId === segment.id);
       const noted = entry?.turnsCounted != null || entry?.reading != null;
+      // What came off since takes none of the error with it: it is that of the whole length as it went on.
+      const wentOnM = segment.lengthM - changedSinceM(load, segment.id);
       if (!planned || replaced || !planned.wound || isLengthKnown(planned, entry)) {
-        return [segment.id, figure(segment.lengthM, MEASURED_LENGTH_RELATIVE_SD, because('error-tape'))];
+        return [segment.id, figure(segment.lengthM, MEASURED_LENGTH_RELATIVE_SD * wentOnM, because('error-tape'))];
       }
       if (!noted) {
         // Nobody measured it: it is what was planned, with the plan's own ±.
@@ -42,11 +44,11 @@ export function woundLengths(
       const stopSd = STOP_SD_COUNTS / Math.max(segment.turns, 1);
       const relativeSd = Math.hypot(byTurns ? 0 : constantSd, diameterSd, stopSd, LAYER_STEP_RELATIVE_SD);
       const from = !byTurns && constantSd > diameterSd ? because('error-counter-constant') : because('error-diameter');
-      return [segment.id, figure(segment.lengthM, relativeSd, from)];
+      return [segment.id, figure(segment.lengthM, relativeSd * wentOnM, from)];
     }),
   );
 }
 
-function figure(value: number, relativeSd: number, mainlyFrom: Reason): Figure {
-  return { value, plusMinus: PLUS_MINUS_SDS * value * relativeSd, mainlyFrom };
+function figure(value: number, sd: number, mainlyFrom: Reason): Figure {
+  return { value, plusMinus: PLUS_MINUS_SDS * sd, mainlyFrom };
 }
