@@ -39,20 +39,6 @@ async function hover(share: number): Promise<void> {
   if (box) await page.mouse.move(box.x + box.width * share, box.y + 66);
 }
 
-/** Two plans of the unfinished rig side by side: as it is, and with a short top shot. */
-async function compare(): Promise<void> {
-  await page.getByRole('button', { name: /^Compare plans/ }).click();
-  await page.getByLabel('Name of the plan as it stands').fill('shallow: long top shot');
-  await page.getByRole('button', { name: 'Put this plan aside', exact: true }).click();
-  await page.getByRole('listitem').filter({ hasText: '3. Top shot' }).getByLabel('Length', { exact: true }).fill('18');
-  await page.getByRole('heading', { name: /^Compare plans/ }).scrollIntoViewIfNeeded();
-  await page.getByText('line that it takes').scrollIntoViewIfNeeded();
-  await shot('load-compare');
-  await page.getByRole('button', { name: 'Drop' }).click();
-  await page.getByRole('button', { name: 'Back to what is stored' }).click();
-  await page.evaluate(() => window.scrollTo(0, 0));
-}
-
 await page.goto('/');
 await page.getByRole('main').getByRole('link', { name: 'Halyard Lark' }).click();
 await page.getByRole('heading', { name: /Locker of/ }).waitFor();
@@ -88,7 +74,6 @@ await page.getByText(/is what it pulls at/).evaluate((element) => element.scroll
 await shot('planer');
 await openRig('Halyard Lark', 'Spare lead-core rod, on the bench', 'Load');
 await shot('load-plan');
-await compare();
 await page.getByRole('button', { name: 'Take it to the bench' }).click();
 await page.getByRole('button', { name: 'Wind it on the virtual reel' }).click();
 await page.getByRole('button', { name: 'Note this reading' }).click();
@@ -101,9 +86,16 @@ await shot('bench-winding');
 await page.setViewportSize(PHONE);
 await shot('bench-winding-phone');
 await page.keyboard.press('Escape');
-await page.getByRole('button', { name: 'Abandon this winding' }).click();
-await page.getByRole('button', { name: 'Take it to the bench' }).waitFor();
 await page.setViewportSize(BENCH);
+await page.getByRole('link', { name: 'History' }).click();
+await page.getByRole('button', { name: 'Undo up to here' }).last().click();
+await page.getByRole('alertdialog').waitFor();
+await shot('history');
+await page.getByRole('button', { name: 'Leave it as it is' }).click();
+await page.getByRole('link', { name: /\d\. Load/ }).click();
+await page.getByRole('button', { name: 'Call this winding off' }).click();
+await page.getByRole('button', { name: 'Call it off' }).click();
+await page.getByRole('button', { name: 'Take it to the bench' }).waitFor();
 await openRig('Halyard Lark', 'Five-colour rod, second from port', 'Load');
 await page.getByRole('button', { name: /^How this reel is known/ }).click();
 await page.evaluate(() => window.scrollTo(0, 370));

@@ -1,3 +1,4 @@
+import { benchActs } from './acts';
 import { benchCadence } from './cadence';
 import { benchClosedForm } from './closedForm';
 import { benchFirstAdvice } from './firstAdvice';
@@ -49,6 +50,10 @@ const PARTS: Readonly<Record<string, () => void | Promise<void>>> = {
     benchPlaner(5000, 1, 0);
     console.log('The same with 1.5 times the scatter and 10 % more pull that the model is not told');
     benchPlaner(5000, 1.5, 0.1);
+  },
+  acts: () => {
+    console.log('Random sequences of acts: the record against the reel, and every point of it to come back to, 10000');
+    benchActs(10_000);
   },
   replan: () => {
     console.log('A key stroke in the plan');

@@ -64,6 +64,9 @@ for (const [name, options] of [
         await page.getByRole('link', { name: 'Card of this rod' }).click();
         await page.getByRole('img', { name: /^Card of/ }).waitFor();
         await check(`${rig}, card`);
+        await page.getByRole('link', { name: 'History' }).click();
+        await page.getByRole('region', { name: 'What was done on this rod' }).waitFor();
+        await check(`${rig}, history`);
       }
       await openRig(page, 'Second Thought', 'Sailfish fly reel');
       await openStation(page, 'Load');

@@ -85,10 +85,10 @@ export class RandomActs {
   /** Everything derived and everything noted, without what counts readings and writings. */
   private async state(): Promise<string> {
     const record = await this.record();
-    const { readAt: _, version: __, log: ___, load, making, ...rest } = record;
+    const { load, making } = record;
     const at = (each: typeof load) => each && { ...each, version: 0 };
-    const line = currentLine(record);
-    return JSON.stringify({ ...rest, load: at(load), making: at(making), line, states: stationStates(record) });
+    const still = { ...record, readAt: '', version: 0, log: [], load: at(load), making: at(making) };
+    return JSON.stringify({ ...still, line: currentLine(record), states: stationStates(record) });
   }
 
   private ask<N extends RequestName>(name: N, params: object, body: unknown) {
