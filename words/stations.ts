@@ -8,9 +8,8 @@ export const STATION_WORDS: WordsFor<typeof STATION_REASONS> = {
   'winding-so-far': ({ noted, wound }) => `winding: ${noted} of ${wound} segments on`,
   'wound-as-planned': 'wound as planned',
   'wound-otherwise': ({ segment, byM, others }, say) =>
-    `wound, ${segment} ${say.length(Math.abs(byM))} ${byM < 0 ? 'shorter' : 'longer'} than planned${others > 0 ? `, and ${others} more` : ''}`,
-  'wound-to-other-level': ({ byM }, say) =>
-    `wound, its level ${say.small(Math.abs(byM))} ${byM < 0 ? 'higher' : 'deeper'} than planned`,
+    `${segment} ${say.length(Math.abs(byM))} ${byM < 0 ? 'short of' : 'over'} plan${others > 0 ? `, ${others} more` : ''}`,
+  'wound-to-other-level': ({ byM }, say) => `level ${say.small(Math.abs(byM))} ${byM < 0 ? 'above' : 'under'} plan`,
   'reel-without-counter': 'this reel has no counter',
   'load-first': 'load the reel first',
   'no-test-accepted': 'no test of this load accepted yet',

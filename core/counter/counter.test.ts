@@ -1,6 +1,7 @@
 import {
   countsForLine,
   countsWoundOn,
+  lapsOf,
   naiveStopReading,
   shownReading,
   stopReading,
@@ -63,5 +64,14 @@ describe('a counter', () => {
   it('throws without a constant', () => {
     expect(() => countsForLine(turns(1), { lengthPerTurnM: 0, unitM: 1 })).toThrow(/countsForLine/);
     expect(() => turnsForCounts(1, { lengthPerTurnM: 1, unitM: NaN })).toThrow(/turnsForCounts/);
+  });
+});
+
+describe('lapsOf', () => {
+  it('counts how often the display comes round to zero', () => {
+    expect([0, 999, 999.6, 1208, 2001, 12_345].map((counts) => lapsOf(counts, { digits: 3 }))).toEqual([
+      0, 0, 1, 1, 2, 12,
+    ]);
+    expect(lapsOf(1208, { digits: 4 })).toBe(0);
   });
 });

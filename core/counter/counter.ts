@@ -77,6 +77,15 @@ export function countsWoundOn(reading: number, counter: Pick<Counter, 'digits'>,
 }
 
 /**
+ * How often the display comes round to zero again while so many counts are wound on or let out from zero: 1208 counts pass 000 once.
+ *
+ * @param counts unwrapped, at least 0
+ */
+export function lapsOf(counts: number, counter: Pick<Counter, 'digits'>): number {
+  return Math.floor(Math.round(counts) / countsPerWrap(counter));
+}
+
+/**
  * The reading at which to stop winding a segment, from zero at its start: what the display shows at
  * as many counts below zero.
  */

@@ -65,7 +65,7 @@ export function LoadedPanel({ load, onPlan }: { load: LoadRecord; onPlan: () => 
                         {now ? format.length(now.lengthM, lengths[now.id]?.plusMinus) : 'gone'}
                       </td>
                       <td className="figures py-1.5 pr-3">
-                        {segment.wound ? (entry ? stoppedWords(entry, format.length) : '') : 'by hand'}
+                        {segment.wound ? (entry ? stoppedWords(record, segment, entry, format.length) : '') : 'by hand'}
                       </td>
                       <td className="figures py-1.5 whitespace-nowrap">
                         {now?.wound ? `${format.small(now.innerDiameterM)} – ${format.small(now.outerDiameterM)}` : ''}

@@ -1,10 +1,12 @@
 'use client';
 
+import { lapsOf } from '@/core/counter/counter';
 import { JOIN_KINDS } from '@/core/joins/joinKinds';
 import type { LoadPlan } from '@/core/load/planLoad';
 import type { Failure, Outcome } from '@/core/result';
 import type { RigRecord } from '@/core/record/record';
 import { productOf } from '@/core/rig/line/planForRig';
+import { lapWords } from '../wind/windingWords';
 import { useUnits } from '@/components/units/UnitsProvider';
 import { useSay } from '@/components/units/useSay';
 
@@ -114,6 +116,9 @@ export function RunSheet({ record, plan }: { record: RigRecord; plan: LoadPlan }
                     {counter ? (
                       <>
                         <td className={`${cell} figures text-lg font-bold whitespace-nowrap`}>
+                          <span className="block text-xs font-normal text-ink-soft">
+                            {lapWords(lapsOf(segment.counts?.value ?? 0, counter), counter.digits)}
+                          </span>
                           {String(segment.stopReading ?? 0).padStart(counter.digits, '0')}{' '}
                           <span className="text-xs font-normal text-ink-soft">
                             ± {format.counts(segment.counts?.plusMinus ?? 0)}

@@ -2,6 +2,7 @@
 
 import { useMemo } from 'react';
 import { DEFAULT_LEVEL_BELOW_RIM_M } from '@/core/load/defaults';
+import { lapsOf } from '@/core/counter/counter';
 import { planForRig } from '@/core/rig/line/planForRig';
 import type { RigRecord } from '@/core/record/record';
 import { QuantityField } from '@/components/fields/QuantityField';
@@ -11,7 +12,7 @@ import { Button } from '@/components/ui/Button';
 import { useUnits } from '@/components/units/UnitsProvider';
 import { useSay } from '@/components/units/useSay';
 import { LIMITS } from '@/usecases/limits';
-import { asShown } from '../wind/windingWords';
+import { asShown, lapWords } from '../wind/windingWords';
 import { plannedRecord } from './plannedRecord';
 import { convertedRecipe, countsOf, isRecipeDraft, NEW_RECIPE, withRecipe, type RecipeDraft } from './recipeDraft';
 import type { StackDraft } from './stackDraft';
@@ -146,7 +147,7 @@ function Converted({
           </thead>
           <tbody>
             {converted.map((row) => {
-              const stop = plan?.ok ? plan.value.segments.find((each) => each.id === row.rowId)?.stopReading : null;
+              const stop = plan?.ok ? plan.value.segments.find((each) => each.id === row.rowId) : null;
               return (
                 <tr key={row.rowId} className="border-b border-edge">
                   <td className="py-1.5 pr-3 font-semibold">{row.name}</td>
@@ -158,7 +159,9 @@ function Converted({
                   </td>
                   {counter && (
                     <td className="figures py-1.5 text-lg font-bold">
-                      {stop == null ? '' : asShown(stop, counter.digits)}
+                      {stop?.stopReading == null
+                        ? ''
+                        : `${lapWords(lapsOf(stop.counts?.value ?? 0, counter), counter.digits)} ${asShown(stop.stopReading, counter.digits)}`}
                     </td>
                   )}
                 </tr>

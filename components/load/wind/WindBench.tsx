@@ -14,7 +14,7 @@ import { Clash } from './Clash';
 import { LengthQuestion } from './LengthQuestion';
 import { LevelOutlook } from './LevelOutlook';
 import type { Winding } from './useWinding';
-import { asShown, tieWords, whyReadingsDiffer } from './windingWords';
+import { asShown, lapWords, tieWords, whyReadingsDiffer } from './windingWords';
 
 /**
  * Bench mode for wet hands: the one number that matters now, huge. Digits type the reading, arrows nudge it, space
@@ -91,7 +91,8 @@ function Now({ load, winding }: { load: LoadRecord; winding: Winding }) {
       <div className="grid grow content-center gap-4 py-3 sm:grid-cols-2">
         <div>
           <p className="text-lg text-ink-soft">
-            {counter ? (segment.lengthKnown ? 'should end near' : 'stop at') : 'spool turns'}
+            {counter ? (segment.lengthKnown ? 'should end near' : 'stop at') : 'spool turns'}{' '}
+            {counter && lapWords(now.stopLaps, counter.digits)}
           </p>
           <p className="figures text-7xl leading-none font-bold sm:text-[11rem]">
             {counter && now.stopReading !== null ? asShown(now.stopReading, counter.digits) : format.counts(now.turns)}

@@ -12,7 +12,7 @@ import { LayItOn } from './LayItOn';
 import { LengthQuestion } from './LengthQuestion';
 import { OtherRulers } from './OtherRulers';
 import type { Winding } from './useWinding';
-import { asShown, tieWords, whyReadingsDiffer } from './windingWords';
+import { asShown, lapWords, tieWords, whyReadingsDiffer } from './windingWords';
 
 /** Level under the rim when a segment is all on (m), as the rest is now solved. */
 function levelAfterM(record: RigRecord, winding: Winding, segmentId: string): number {
@@ -55,7 +55,7 @@ export function WindNext({ load, winding, onBench }: { load: LoadRecord; winding
         <div className="mb-4 flex flex-wrap items-end gap-x-8 gap-y-1">
           <p>
             <span className="block text-sm text-ink-soft">
-              {segment.lengthKnown ? 'it should end near' : 'stop at'}
+              {segment.lengthKnown ? 'it should end near' : 'stop at'} {lapWords(now.stopLaps, counter.digits)}
             </span>
             <span className="figures text-6xl font-bold" data-testid="stop-reading">
               {asShown(now.stopReading, counter.digits)}

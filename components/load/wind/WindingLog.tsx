@@ -23,7 +23,7 @@ export function WindingLog({
   winding: Winding;
   onReel: LoadRecord | null;
 }) {
-  const { view } = useRig();
+  const { record, view } = useRig();
   const { format } = useUnits();
   const { outlook, next } = winding;
   const remainingM = outlook?.remaining.reduce((sum, segment) => sum + segment.lengthM, 0) ?? 0;
@@ -44,7 +44,7 @@ export function WindingLog({
             const entry = load.winding.find((candidate) => candidate.segmentId === segment.segmentId);
             const level = load.levels.findLast((candidate) => candidate.segmentId === segment.segmentId);
             const isNext = segment.segmentId === next?.segment.segmentId;
-            const said = entry ? stoppedWords(entry, format.length) : isNext ? 'now' : 'to come';
+            const said = entry ? stoppedWords(record, segment, entry, format.length) : isNext ? 'now' : 'to come';
             return (
               <li key={segment.segmentId} className="flex items-baseline justify-between gap-3 py-2">
                 <span className={isNext ? 'font-bold' : ''}>

@@ -1,11 +1,18 @@
 import { countsForLine } from '@/core/counter/counter';
 import type { CounterRecord, LoadSegmentRecord, RigRecord, WindingEntryRecord } from '@/core/record/record';
 import { JOIN_KINDS } from '@/core/joins/joinKinds';
+import { lapsNoted } from '@/core/rig/line/woundSegments';
 import type { RemainingSegment } from '@/core/rig/line/windingOutlook';
 
 /** A reading as the display shows it: 007, not 7. */
 export function asShown(reading: number, digits: number): string {
   return String(reading).padStart(digits, '0');
+}
+
+/** How often a counter passes zero before a reading counts: "past 000 once, then"; nothing where it does not. */
+export function lapWords(laps: number, digits: number): string {
+  if (laps === 0) return '';
+  return `past ${'0'.repeat(digits)} ${laps === 1 ? 'once' : laps === 2 ? 'twice' : `${laps} times`}, then`;
 }
 
 /** Why the counter's own stop differs from the subtraction: it counts turns, and takes each for a fixed length. */
@@ -34,9 +41,15 @@ export function tieWords(
 }
 
 /** What was noted at a segment's end. */
-export function stoppedWords(entry: WindingEntryRecord, length: (m: number) => string): string {
+export function stoppedWords(
+  record: RigRecord,
+  segment: LoadSegmentRecord,
+  entry: WindingEntryRecord,
+  length: (m: number) => string,
+): string {
+  const lap = lapWords(lapsNoted(record, segment, entry), record.reel.counter?.digits ?? 0);
   const parts = [
-    entry.reading === null ? null : `stopped at ${entry.reading}`,
+    entry.reading === null ? null : `stopped ${lap ? `${lap} ` : ''}at ${entry.reading}`,
     entry.meteredLengthM === null ? null : `${length(entry.meteredLengthM)} by the meter`,
     entry.turnsCounted === null ? null : `${entry.turnsCounted} turns`,
   ];

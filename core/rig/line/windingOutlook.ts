@@ -1,4 +1,4 @@
-import { countsForLine, naiveStopReading, stopReading } from '../../counter/counter';
+import { countsForLine, lapsOf, naiveStopReading, stopReading } from '../../counter/counter';
 import { STOP_SD_COUNTS, UNDER_DIAMETER_RELATIVE_SD } from '../../measurement/errors';
 import { PLUS_MINUS_SDS } from '../../numerics/propagate';
 import { asWound } from '../../load/asWound';
@@ -19,6 +19,8 @@ export interface RemainingSegment {
   readonly segmentId: string;
   readonly lengthM: number;
   readonly stopReading: number | null;
+  /** How often the counter passes zero on the way there. */
+  readonly stopLaps: number;
   /** How far the counter may stand from there with that length on (counts; half of a 95 % interval); turns without a counter. */
   readonly stopPlusMinus: number;
   readonly naiveStopReading: number | null;
@@ -133,6 +135,7 @@ function outlookOf(record: RigRecord): Omit<WindingOutlook, 'colours' | 'correct
         lengthM: now.lengthM,
         turns: now.turns,
         stopReading: counter && segment.wound ? stopReading(now, counter) : null,
+        stopLaps: counter && segment.wound ? lapsOf(countsForLine(now, counter), counter) : 0,
         stopPlusMinus: stopPlusMinus(record, counter ? countsForLine(now, counter) : now.turns, counter !== null),
         naiveStopReading: counter && segment.wound ? naiveStopReading(now.lengthM, counter) : null,
       };

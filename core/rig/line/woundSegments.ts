@@ -1,4 +1,4 @@
-import { countsForLine, countsWoundOn, turnsForCounts, type Counter } from '../../counter/counter';
+import { countsForLine, countsWoundOn, lapsOf, turnsForCounts, type Counter } from '../../counter/counter';
 import type { MeasuredLevel, WoundSegment } from '../../load/asWound';
 import { counterOf } from './counterOf';
 import type { LoadRecord, LoadSegmentRecord, RigRecord, WindingEntryRecord } from '../../record/record';
@@ -63,6 +63,12 @@ export function notedCounts(
 ): number {
   const line = { turns: segment.plannedTurns, lengthM: segment.plannedLengthM };
   return countsWoundOn(reading, counter, countsForLine(line, counter));
+}
+
+/** How often the counter passed zero while a segment went on, by its planned length; 0 without a counter or a reading. */
+export function lapsNoted(record: RigRecord, segment: LoadSegmentRecord, entry: WindingEntryRecord): number {
+  const counter = counterOf(record);
+  return counter && entry.reading !== null ? lapsOf(notedCounts(segment, entry.reading, counter), counter) : 0;
 }
 
 /** The line that a segment consists of: as replaced, as wound, or as planned. */

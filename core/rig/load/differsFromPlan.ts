@@ -24,9 +24,12 @@ export function differsFromPlan(
     .map((segment) => {
       const plannedM = segment.agreedFromM ?? segment.plannedLengthM;
       const lengthM = wound.segments.find((each) => each.id === segment.segmentId)?.lengthM ?? 0;
-      return { segment: segment.name, byM: lengthM - plannedM, plannedM };
+      // A length that was worked out was planned to within its ± only.
+      const openM = segment.solved ? segment.plannedPlusMinusM : 0;
+      const sameM = Math.max(SAME_LENGTH_M, SAME_LENGTH_SHARE * plannedM, openM);
+      return { segment: segment.name, byM: lengthM - plannedM, sameM };
     })
-    .filter(({ byM, plannedM }) => Math.abs(byM) > Math.max(SAME_LENGTH_M, SAME_LENGTH_SHARE * plannedM))
+    .filter(({ byM, sameM }) => Math.abs(byM) > sameM)
     .toSorted((a, b) => Math.abs(b.byM) - Math.abs(a.byM));
   const [most] = differing;
   if (most) return because('wound-otherwise', { segment: most.segment, byM: most.byM, others: differing.length - 1 });
