@@ -8,8 +8,8 @@ import { insertLogEntry } from '../../db/queries/log';
 import { findVirtualReel, updateVirtualReel } from '../../db/queries/virtualBench';
 import type { BoatDb, Queryable } from '../../db/withBoat';
 import { VirtualReel } from '../../instruments/virtual/virtualReel';
-import { conflict, done, invalid, notFound, type UseCaseOutcome } from '../outcome';
-import { rigToWrite } from '../rigs/readRigs';
+import { done, invalid, notFound, type UseCaseOutcome } from '../outcome';
+import { finishedLoadToWrite } from './finishedLoad';
 import type { LineChangeInput, LossInput } from './loadInput';
 
 /** Records line that was stripped, lost or added after winding; everything downstream follows. */
@@ -20,10 +20,9 @@ export async function changeLength(
   input: LineChangeInput,
 ): Promise<UseCaseOutcome<{ done: true }>> {
   const { boatId } = db;
-  const record = await rigToWrite(db, rigId);
-  const load = record?.load;
-  if (!record || load?.id !== loadId) return notFound('load');
-  if (load.status !== 'wound') return conflict(because('finish-winding-first'));
+  const found = await finishedLoadToWrite(db, rigId, loadId);
+  if (!found.ok) return found;
+  const { record, load } = found.value;
   const changeM = input.reason === 'added' ? Math.abs(input.changeM) : -Math.abs(input.changeM);
   const line = currentLine(record);
   if (!line.ok) return invalid('changeM', line);
@@ -56,10 +55,9 @@ export async function loseLine(
   input: LossInput,
 ): Promise<UseCaseOutcome<{ done: true }>> {
   const { boatId } = db;
-  const record = await rigToWrite(db, rigId);
-  const load = record?.load;
-  if (!record || load?.id !== loadId) return notFound('load');
-  if (load.status !== 'wound') return conflict(because('finish-winding-first'));
+  const found = await finishedLoadToWrite(db, rigId, loadId);
+  if (!found.ok) return found;
+  const { record } = found.value;
   const line = currentLine(record);
   if (!line.ok) return invalid('lengthM', line);
   const cut = cutFromHook(line.value.line, record.joins, input.lengthM);

@@ -1,8 +1,8 @@
 import 'server-only';
 import { because } from '../../core/reasons';
 import type { BoatDb } from '../../db/withBoat';
-import { conflict, done, invalid, notFound, type UseCaseOutcome } from '../outcome';
-import { rigToWrite } from '../rigs/readRigs';
+import { conflict, done, invalid, type UseCaseOutcome } from '../outcome';
+import { finishedLoadToWrite } from './finishedLoad';
 import { takeFromShelf } from '../supplies/takeFromShelf';
 import type { ReplacementInput } from './loadInput';
 import { putOn } from './putOn';
@@ -14,10 +14,9 @@ export async function replaceSegment(
   loadId: string,
   input: ReplacementInput,
 ): Promise<UseCaseOutcome<{ done: true }>> {
-  const record = await rigToWrite(db, rigId);
-  const load = record?.load;
-  if (!record || load?.id !== loadId) return notFound('load');
-  if (load.status !== 'wound') return conflict(because('finish-winding-first'));
+  const found = await finishedLoadToWrite(db, rigId, loadId);
+  if (!found.ok) return found;
+  const { record, load } = found.value;
   const top = load.segments.findLast((segment) => segment.wound);
   if (top?.segmentId !== input.segmentId) return conflict(because('only-outermost-replaced'));
   if (!record.products.some((candidate) => candidate.id === input.productId)) {
