@@ -97,9 +97,11 @@ export function useDraftForm<S extends Specs>(key: string, specs: S): DraftForm<
       const values: Record<string, unknown> = {};
       let first: string | null = null;
       for (const name of Object.keys(specs)) {
-        const outcome = read(name, hidden.includes(name) ? fresh[name] : getValues(name));
+        const isHidden = hidden.includes(name);
+        const outcome = read(name, isHidden ? fresh[name] : getValues(name));
         if (outcome?.ok) values[name] = outcome.value;
-        else if (outcome) {
+        // What does not show cannot be mended: it has no value, and stops nobody.
+        else if (outcome && !isHidden) {
           setError(name, { type: 'unread', message: say?.(outcome) ?? 'This cannot be read.' });
           first ??= name;
         }

@@ -125,6 +125,22 @@ describe('a session of pulls', () => {
     });
   });
 
+  it('asks nothing of a line that is not chosen', async () => {
+    const rig = tested({ strengthTests: [] });
+    const products = rig.products.map((product) =>
+      product.id === 'nylon' ? product : { ...product, labelStrengthN: null },
+    );
+    renderRig({ ...rig, products }, <StrengthStation />);
+    const session = open(/^A session of pulls/, 'A session of pulls');
+    for (const box of session.getAllByRole('checkbox')) {
+      const isNylon = box.closest('label')?.textContent === products.find((each) => each.id === 'nylon')?.name;
+      if (isNylon !== (box as HTMLInputElement).checked) fireEvent.click(box);
+    }
+    fireEvent.click(session.getByRole('button', { name: 'Plan this session and begin' }));
+    await act(() => new Promise((resume) => setTimeout(resume, 20)));
+    expect(session.queryByText('Nothing is typed here yet.')).toBeNull();
+  });
+
   it('cannot be planned while a line has nothing expected of it', async () => {
     const rig = tested({ strengthTests: [] });
     const products = rig.products.map((product) => ({ ...product, labelStrengthN: null }));
