@@ -154,9 +154,13 @@ export function DragTargetCard({ view, load }: { view: RigView; load: LoadRecord
           : `The maker's drag limit (${format.force(record.reel.dragLimitN)})`}{' '}
         goes before this figure, and so do tournament rules and a qualified reel technician.
       </Caution>
-      <Button weight="main" disabled={state.kind === 'sending' || !outcome?.ok} onClick={() => void begin()}>
-        Begin a scale session
-      </Button>
+      {record.dragSession?.loadId === load.id ? (
+        <p className="text-sm">A session is open beside this: accept it, or call it off, before another one begins.</p>
+      ) : (
+        <Button weight="main" disabled={state.kind === 'sending' || !outcome?.ok} onClick={() => void begin()}>
+          Begin a scale session
+        </Button>
+      )}
     </div>
   );
 }

@@ -126,7 +126,7 @@ function JoinRow({
         </span>
         {boreLoss && (
           <span className="block text-sm font-semibold text-stop">
-            Line tore off beyond it since it was tied: tie it anew, or pull it before you trust it.
+            Line tore off beyond it since it was tied: tie it anew.
           </span>
         )}
         {successor && (

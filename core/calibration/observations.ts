@@ -1,3 +1,4 @@
+import { STOP_SD_COUNTS } from '../measurement/errors';
 import { countsForLine, type Counter, type CounterDrive, type PassingLine } from '../counter/counter';
 import { bisect } from '../numerics/bisect';
 import { buildLoadedLine, type LoadedLine } from '../spool/loadedLine';
@@ -63,9 +64,6 @@ export const WHOLE_COUNT_SD = Math.sqrt(1 / 12);
 const FLIP_SD = 0.08;
 const TURN_SD = 0.02;
 
-/** Counts by which a hand stops off the mark (from memory). */
-const STOP_SD = 0.5;
-
 /** Relative SD by which a segment's turns depart from those of a smooth spool, from the layer by layer simulation. */
 const LAY_RELATIVE_SD = 0.001;
 
@@ -101,7 +99,7 @@ export function sdOf(observation: CounterObservation, counter: Pick<Counter, 'di
     }
     case 'wound':
       return Math.hypot(
-        STOP_SD,
+        STOP_SD_COUNTS,
         WHOLE_COUNT_SD,
         observation.reading * (byRoller ? ROLLER_SLIP_RELATIVE_SD : LAY_RELATIVE_SD),
       );

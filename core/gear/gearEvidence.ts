@@ -1,3 +1,4 @@
+import { STOP_SD_COUNTS } from '../measurement/errors';
 import type { BlockGroup, Observation } from '../numerics/borderedFit';
 import type { Known } from '../provenance/source';
 import { ratedAreaM2, type CapacityRating, type ReelShape } from './reelShape';
@@ -81,8 +82,7 @@ const UNEVEN_TENSION_RELATIVE_SD = 0.06;
 export const RATING_RELATIVE_SD = 0.05;
 export const RATING_HABIT_RELATIVE_SD = 0.06;
 
-/** Counts by which a hand stops off the mark, and the share by which real layers depart from smooth ones. */
-const STOP_SD_COUNTS = 0.5;
+/** The share by which real layers depart from smooth ones. */
 const TURNS_RELATIVE_SD = 0.004;
 
 /** A spool as a set of unknowns means it. */

@@ -16,8 +16,8 @@ export const MEASURED_LENGTH_RELATIVE_SD = 0.003;
  */
 export const LAYER_STEP_RELATIVE_SD = 0.003;
 
-/** SD of the diameter under a segment that is being wound, as a share (from memory). */
-export const UNDER_DIAMETER_RELATIVE_SD = 0.01;
-
-/** SD of where a hand stops on whole counts. */
+/** SD of where a hand stops on whole counts (from memory). */
 export const STOP_SD_COUNTS = 0.5;
+
+/** SD of a look at a counter whose line goes on under the eye (counts, from memory). */
+export const LOOK_SD_COUNTS = 1;

@@ -34,6 +34,7 @@ export const ACT_REASONS = {
   'no-preset': {},
   'load-before-drag': {},
   'basis-not-known': { because: 'reason' },
+  'session-open': {},
   'setting-accepted-pull': {},
   'setting-accepted-already': {},
   'pulls-do-not-agree': {},

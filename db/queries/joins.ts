@@ -93,43 +93,6 @@ export async function listJoins(
   }));
 }
 
-/** A join of a rig, and whether it is in the present stack; how it was last tied is not looked up. */
-export async function findJoinPlace(
-  db: Queryable,
-  boatId: string,
-  rigId: string,
-  joinId: string,
-): Promise<Pick<PlacedJoin, 'id' | 'innerSegmentId' | 'outerSegmentId' | 'kind' | 'isPlanned'> | null> {
-  const result = await db.query<Pick<JoinRow, 'id' | 'inner_segment_id' | 'outer_segment_id' | 'kind' | 'is_planned'>>(
-    `SELECT id, inner_segment_id, outer_segment_id, kind, removed_at IS NULL AS is_planned FROM joins
-     WHERE boat_id = $1 AND rig_id = $2 AND id = $3`,
-    [boatId, rigId, joinId],
-  );
-  const row = result.rows[0];
-  if (!row) return null;
-  return {
-    id: row.id,
-    innerSegmentId: row.inner_segment_id,
-    outerSegmentId: row.outer_segment_id,
-    kind: row.kind,
-    isPlanned: row.is_planned,
-  };
-}
-
-/** The join that the present stack has where a segment begins, or null. */
-export async function findPlannedJoin(
-  db: Queryable,
-  boatId: string,
-  rigId: string,
-  outerSegmentId: string,
-): Promise<Pick<JoinRecord, 'id' | 'kind'> | null> {
-  const result = await db.query<Pick<JoinRow, 'id' | 'kind'>>(
-    'SELECT id, kind FROM joins WHERE boat_id = $1 AND rig_id = $2 AND outer_segment_id = $3 AND removed_at IS NULL',
-    [boatId, rigId, outerSegmentId],
-  );
-  return result.rows[0] ?? null;
-}
-
 /**
  * Puts a join into the present stack. A join that still joins the same two segments in the same way
  * keeps its row, and with it what was tested; otherwise it is a new one.

@@ -17,6 +17,9 @@ export interface LoadRow {
   act_id: string | null;
 }
 
+/** A load, and whether an end of it was ever noted: then the line before it is off, even where that note was taken back. */
+type LoadOnRow = LoadRow & { rig_id: string; is_begun: boolean };
+
 /**
  * The loads of several rigs that are on or going on, each with all that belongs to it: of every rig the newest one, and, where
  * nothing of that one is on yet, the one before it too, newest first. An abandoned winding leaves a spool of which nothing is
@@ -28,8 +31,10 @@ export async function listLoadsOn(
   rigIds: readonly string[],
   notes: LoadNotes = 'all',
 ): Promise<readonly OfRig<LoadRecord>[]> {
-  const loads = await db.query<LoadRow & { rig_id: string }>(
-    `SELECT rig_id, id, status, started_at, finished_at, basis, version, act_id FROM (
+  const loads = await db.query<LoadOnRow>(
+    `SELECT rig_id, id, status, started_at, finished_at, basis, version, act_id,
+       EXISTS (SELECT FROM winding_entries WHERE load_id = newest.id AND ${ofStandingAct('winding_entries')}) AS is_begun
+     FROM (
        SELECT *, row_number() OVER (PARTITION BY rig_id ORDER BY started_at DESC) AS age FROM loads
        WHERE boat_id = $1 AND rig_id = ANY($2) AND status <> 'cancelled' AND ${ofStandingAct('loads')}
      ) newest WHERE age <= 2 ORDER BY rig_id, started_at DESC`,
@@ -38,12 +43,10 @@ export async function listLoadsOn(
   const rows = loads.rows.filter((load, index) => {
     const newer = loads.rows[index - 1];
     if (load.status === 'abandoned') return false;
-    return newer?.rig_id !== load.rig_id || (newer.status === 'winding' && load.status === 'wound');
+    return newer?.rig_id !== load.rig_id || (newer.status === 'winding' && !newer.is_begun && load.status === 'wound');
   });
   const records = await readLoads(db, boatId, rows, notes);
-  const on = records.map((record, index) => ({ ...record, rigId: rows[index]?.rig_id ?? '' }));
-  // The load before counts for as long as nothing of the new one is on.
-  return on.filter((load, index) => on[index - 1]?.rigId !== load.rigId || on[index - 1]?.winding.length === 0);
+  return records.map((record, index) => ({ ...record, rigId: rows[index]?.rig_id ?? '' }));
 }
 
 /** What of a load is read: its winding log alone, or everything that was noted of it. */

@@ -96,6 +96,14 @@ describe('a finished load', () => {
     expect(now.log[0]?.entry.reason).toBe('winding-cancelled');
   });
 
+  it('stays off where that first note was only taken back: line is on the reel, whatever its reading was', async () => {
+    const made = await begin();
+    await noteNext(made);
+    const noted = (await record()).load?.winding[0]?.id;
+    await ask('withdraw', {}, { kind: 'winding', id: noted, rigId: b.rigId, reason: 'read wrongly' });
+    expect(await record()).toMatchObject({ load: { id: made, winding: [] }, making: null });
+  });
+
   it('is called off over nothing that was not seen', async () => {
     const made = await begin();
     await noteNext(made);
@@ -148,6 +156,22 @@ describe('a finished load', () => {
       },
     );
     expect((await place()).on).toMatchObject({ id: chosen.planned?.id, kind: 'double-sliding-knot' });
+    // The old one is on no line and in no plan any more: a page that still shows it ties nothing with it.
+    const [swivel] = schoolsOf('small-swivel');
+    const stale = await askOf(
+      b.boatId,
+      'tieJoin',
+      { rigId: b.rigId, joinId: old?.id ?? '' },
+      {
+        school: swivel?.id,
+        stepsDone: swivel?.steps.map((step) => step.id),
+        personId: null,
+        seatedN: null,
+        pullTested: false,
+        note: '',
+      },
+    );
+    expect(stale.outcome).toMatchObject({ status: 404 });
   });
 });
 
@@ -200,6 +224,11 @@ describe('an accepted drag', () => {
     expect(open.dragSession?.id).toBe(session.id);
     expect(acceptedForceN(open)).toBe(setN);
     expect(stationStates(open).drag.state).toBe('done');
+
+    // Another session would hide what is turned in this one.
+    const second = { loadId, fraction: 0.2, strengthBasis: 'weakest', rodAngleRad: 1 };
+    const refused = await askOf(b.boatId, 'startDragSetting', { rigId: b.rigId }, second);
+    expect(refused.outcome).toMatchObject({ status: 409, why: { reason: 'session-open' } });
 
     const pull = { kind: 'bent rod', movingN: 9, breakawayN: 10, instrument: 'scale' };
     await ask('recordDragPull', { settingId: session.id }, { ...pull, settingStep: 1 });

@@ -27,6 +27,8 @@ export async function startDragSetting(
   if (record.load?.id !== input.loadId || record.load.status !== 'wound') {
     return conflict(because('load-before-drag'));
   }
+  // A second session would hide that the drag was turned in the first.
+  if (record.dragSession?.loadId === input.loadId) return conflict(because('session-open'));
   const line = currentLine(record);
   if (!line.ok) return conflict(line);
   const strength = strengthOfRig(record, line.value.line);

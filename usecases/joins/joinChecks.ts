@@ -3,12 +3,11 @@ import { because } from '../../core/reasons';
 import { readSlip } from '../../core/joins/slipCheck';
 import { weakerLineN } from '../../core/rig/joins/joinsOfRig';
 import { insertJoinBreak, insertSlipCheck, insertTiePhoto, photoBytes } from '../../db/queries/joinChecks';
-import { findJoinPlace } from '../../db/queries/joins';
 import { insertLogEntry } from '../../db/queries/log';
-import { lockRig } from '../../db/queries/rigs';
 import type { BoatDb } from '../../db/withBoat';
 import { conflict, done, invalid, notFound, type UseCaseOutcome } from '../outcome';
 import { rigToWrite } from '../rigs/readRigs';
+import { joinToWrite } from './joinToWrite';
 import type { JoinPullInput, PhotoInput, SlipInput } from './joinInput';
 
 /** Keeps a look at the mark across spool and line. */
@@ -19,9 +18,9 @@ export async function checkSlip(
   input: SlipInput,
 ): Promise<UseCaseOutcome<{ done: true }>> {
   const { boatId } = db;
-  if (!(await lockRig(db, boatId, rigId))) return notFound('rig');
-  const join = await findJoinPlace(db, boatId, rigId, joinId);
-  if (!join) return notFound('join');
+  const found = await joinToWrite(db, rigId, joinId);
+  if (!found.ok) return found;
+  const { join } = found.value;
   if (join.innerSegmentId !== null) return conflict(because('only-arbor-is-marked'));
   await insertSlipCheck(db, boatId, { ...input, joinId });
   await insertLogEntry(db, boatId, rigId, 'join', because('slip-looked-at', { found: readSlip(input.movedM).why }));

@@ -5,8 +5,6 @@ import { schoolById } from '../../core/joins/schools';
 import { insertPerson, listPeople, type PersonRow } from '../../db/queries/boats';
 import {
   insertDrill,
-  findJoinPlace,
-  findPlannedJoin,
   insertTie,
   listDrills,
   listTestedEfficiencies,
@@ -14,11 +12,11 @@ import {
   removeJoin,
   type DrillRow,
 } from '../../db/queries/joins';
-import { insertLoadJoin, listLoadsOn } from '../../db/queries/loads';
+import { insertLoadJoin } from '../../db/queries/loads';
 import { insertLogEntry } from '../../db/queries/log';
-import { listSegments, lockRig } from '../../db/queries/rigs';
 import type { BoatDb } from '../../db/withBoat';
-import { conflict, done, invalid, notFound, type UseCaseOutcome } from '../outcome';
+import { conflict, done, invalid, type UseCaseOutcome } from '../outcome';
+import { joinToWrite } from './joinToWrite';
 import type { DrillInput, PersonInput, TieInput } from './joinInput';
 
 /** What the joins bench needs beside the rig: hands, tested efficiencies, drills. */
@@ -48,9 +46,9 @@ export async function tieJoin(
   input: TieInput,
 ): Promise<UseCaseOutcome<{ done: true }>> {
   const { boatId } = db;
-  if (!(await lockRig(db, boatId, rigId))) return notFound('rig');
-  const join = await findJoinPlace(db, boatId, rigId, joinId);
-  if (!join) return notFound('join');
+  const found = await joinToWrite(db, rigId, joinId);
+  if (!found.ok) return found;
+  const { record, join } = found.value;
   const school = schoolById(input.school);
   if (school?.join !== join.kind) return invalid('school', because('school-of-another-join'));
   const missing = school.steps.find((step) => !input.stepsDone.includes(step.id));
@@ -60,22 +58,15 @@ export async function tieJoin(
     return invalid('personId', because('not-of-the-crew'));
   }
   await insertTie(db, boatId, { ...input, joinId });
-  await nowOnLine(db, rigId, join);
-  const segments = await listSegments(db, boatId, [rigId]);
-  const outer = segments.find((segment) => segment.id === join.outerSegmentId)?.name ?? '';
+  const { load } = record;
+  const place = load?.segments.find((segment) => segment.segmentId === join.outerSegmentId);
+  // A join that was tied at a place of the line that is on is the join of that place from now on.
+  if (load?.status === 'wound' && place && !record.making && !record.joins.some((each) => each.id === joinId)) {
+    await insertLoadJoin(db, boatId, load.id, join);
+  }
+  const outer = place?.name ?? record.segments.find((segment) => segment.id === join.outerSegmentId)?.name ?? '';
   await insertLogEntry(db, boatId, rigId, 'join', because('tied', { outer, school: school.id }));
   return done({ done: true });
-}
-
-/** A join that was tied at a place of the line that is on is the join of that place from now on. */
-async function nowOnLine(
-  db: BoatDb,
-  rigId: string,
-  join: { readonly id: string; readonly outerSegmentId: string },
-): Promise<void> {
-  const [newest] = await listLoadsOn(db, db.boatId, [rigId], 'winding');
-  const isOn = newest?.segments.some((segment) => segment.segmentId === join.outerSegmentId) ?? false;
-  if (newest?.status === 'wound' && isOn) await insertLoadJoin(db, db.boatId, newest.id, join);
 }
 
 /**
@@ -89,10 +80,10 @@ export async function changeJoinKind(
   kind: JoinKind,
 ): Promise<UseCaseOutcome<{ done: true }>> {
   const { boatId } = db;
-  if (!(await lockRig(db, boatId, rigId))) return notFound('rig');
-  const join = await findJoinPlace(db, boatId, rigId, joinId);
-  if (!join) return notFound('join');
-  const planned = await findPlannedJoin(db, boatId, rigId, join.outerSegmentId);
+  const found = await joinToWrite(db, rigId, joinId);
+  if (!found.ok) return found;
+  const { record, join } = found.value;
+  const planned = record.planJoins.find((each) => each.outerSegmentId === join.outerSegmentId);
   if (!planned) return conflict(because('join-not-planned'));
   if (planned.kind === kind) return conflict(because('same-join'));
   await removeJoin(db, boatId, planned.id);

@@ -1,8 +1,7 @@
 import 'server-only';
 import { because } from '../../core/reasons';
 import { listLines } from '../../db/queries/lines';
-import { findJoinPlace } from '../../db/queries/joins';
-import { listSegments, lockRig, setMeantPlace } from '../../db/queries/rigs';
+import { setMeantPlace } from '../../db/queries/rigs';
 import {
   insertStrengthPull,
   insertStrengthSession,
@@ -10,6 +9,7 @@ import {
   listStrengthTests,
 } from '../../db/queries/strength';
 import type { BoatDb } from '../../db/withBoat';
+import { rigToWrite } from '../rigs/readRigs';
 import { conflict, done, notFound, type UseCaseOutcome } from '../outcome';
 import type { MoveInput, PullInput, SessionInput, TestInput } from './strengthInput';
 
@@ -64,12 +64,10 @@ export async function chooseMeantPlace(
   rigId: string,
   placeId: string | null,
 ): Promise<UseCaseOutcome<{ done: true }>> {
-  const { boatId } = db;
-  if (!(await lockRig(db, boatId, rigId))) return notFound('rig');
-  if (placeId !== null) {
-    const segments = await listSegments(db, boatId, [rigId]);
-    const isSegment = segments.some((segment) => segment.id === placeId);
-    if (!isSegment && !(await findJoinPlace(db, boatId, rigId, placeId))) return notFound('segment or join');
-  }
-  return (await setMeantPlace(db, boatId, rigId, placeId)) ? done({ done: true }) : notFound('rig');
+  const record = await rigToWrite(db, rigId, 'summary');
+  if (!record) return notFound('rig');
+  const places = [...record.segments, ...record.joins, ...record.planJoins].map((place) => place.id);
+  const onLine = record.load?.segments.map((segment) => segment.segmentId) ?? [];
+  if (placeId !== null && ![...places, ...onLine].includes(placeId)) return notFound('segment or join');
+  return (await setMeantPlace(db, db.boatId, rigId, placeId)) ? done({ done: true }) : notFound('rig');
 }

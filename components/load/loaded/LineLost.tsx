@@ -118,7 +118,7 @@ function WhatGoes({
       </p>
       {isTorn && cut.outermostJoin && (
         <p className="font-semibold text-warn">
-          {placeWords(record, cut.outermostJoin)} bore what tore it off: due to be tied anew or pulled.
+          {placeWords(record, cut.outermostJoin)} bore what tore it off: due to be tied anew.
         </p>
       )}
       {marks.length > 0 && (

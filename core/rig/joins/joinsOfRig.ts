@@ -6,6 +6,7 @@ import { productStrength } from '../strength/strengthOfRig';
 import { prepFigure } from '../../joins/prepFigures';
 import { currentLine } from '../line/currentLine';
 import { linesOfJoin } from './linesOfJoin';
+import { lossesBorne } from './lossesBorne';
 import { productIdNow } from '../line/woundSegments';
 
 /** True where a join bears the leader. */
@@ -22,8 +23,8 @@ export interface StandingOnRig {
 }
 
 /**
- * How a join of a rig stands: as its tie's age has it; gone where the line that it joined is gone; due where line was lost since it
- * was tied and it is the outermost one left, since it bore what tore the line off.
+ * How a join of a rig stands: as its tie's age has it; gone where the line that it joined is gone; due where line tore off beyond it
+ * since it was tied, and it was the outermost one left: it bore what tore the line off.
  *
  * @param nowMs today (ms since 1970)
  */
@@ -32,10 +33,7 @@ export function standingOnRig(record: RigRecord, join: JoinRecord, nowMs: number
   if (left && !left.includes(join.outerSegmentId)) return { standing: 'gone', ageDays: null, boreLoss: false };
   const aged = joinStanding(join.lastTie, isAtLeader(record, join), nowMs);
   const tiedAt = join.lastTie?.at;
-  const boreLoss =
-    tiedAt !== undefined &&
-    left?.at(-1) === join.outerSegmentId &&
-    (record.load?.changes ?? []).some((change) => change.reason === 'lost' && change.at > tiedAt);
+  const boreLoss = tiedAt !== undefined && (lossesBorne(record).get(join.outerSegmentId) ?? '') > tiedAt;
   if (boreLoss) return { ...aged, standing: 'due', boreLoss };
   return isUnderSeated(record, join) ? { ...aged, standing: 'under-seated', boreLoss } : { ...aged, boreLoss };
 }

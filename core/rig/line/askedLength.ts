@@ -1,9 +1,9 @@
-import { countsForLine, turnsForCounts, type Counter } from '../../counter/counter';
+import { LOOK_SD_COUNTS } from '../../measurement/errors';
 import { PLUS_MINUS_SDS } from '../../numerics/propagate';
-import { UNDER_DIAMETER_RELATIVE_SD } from '../../measurement/errors';
+import { countsForLine, turnsForCounts, type Counter } from '../../counter/counter';
 import type { LoadSegmentRecord, RigRecord, WindingEntryRecord } from '../../record/record';
 import { lengthWoundOnM } from '../../spool/turns';
-import { counterOf, knownCounter } from './counterOf';
+import { counterOf } from './counterOf';
 import type { WindingOutlook } from './windingOutlook';
 import { notedCounts } from './woundSegments';
 
@@ -41,30 +41,22 @@ export function askedLength(
   if (segment.solved || entry.lengthIs !== 'plan' || entry.meteredLengthM !== null || !now || !lies) return null;
   const lengthFor = (turns: number): number =>
     turns > 0 ? lengthWoundOnM(turns, lies.innerDiameterM, lies.areaM2, outlook.line.spool.widthM) : 0;
-  const asked = (past: number, openCounts: number, saidM: number, by: AskedLength['by']): AskedLength | null =>
-    Math.abs(past) <= openCounts ? null : { segment: segment.name, typedM: segment.plannedLengthM, saidM, past, by };
-  if (entry.turnsCounted !== null) {
-    const { turnsCounted } = entry;
-    const open = opens(segment, now.turns, UNDER_DIAMETER_RELATIVE_SD);
-    return asked(turnsCounted - now.turns, open, lengthFor(turnsCounted), 'turns');
-  }
+  // A hand's own for a stop; for a whole piece what the counter's error and a look at it explain too.
+  const asked = (past: number, openTo: number, saidM: number, by: AskedLength['by']): AskedLength | null => {
+    const open = segment.lengthKnown
+      ? Math.max(OFF_THE_MARK, Math.hypot(openTo, PLUS_MINUS_SDS * LOOK_SD_COUNTS))
+      : OFF_THE_MARK;
+    return Math.abs(past) <= open ? null : { segment: segment.name, typedM: segment.plannedLengthM, saidM, past, by };
+  };
   const counter = counterOf(record);
+  const expected = counter ? countsForLine(now, counter) : now.turns;
+  if (entry.turnsCounted !== null) {
+    const openTurns = (now.stopPlusMinus * now.turns) / expected;
+    return asked(entry.turnsCounted - now.turns, openTurns, lengthFor(entry.turnsCounted), 'turns');
+  }
   if (!counter || entry.reading === null) return null;
-  const expected = countsForLine(now, counter);
   const counts = notedCounts({ plannedTurns: now.turns, plannedLengthM: now.lengthM }, entry.reading, counter);
-  const constant = knownCounter(record)?.lengthPerTurnM;
-  const open = opens(
-    segment,
-    expected,
-    Math.hypot(constant ? constant.sd / constant.value : 0, UNDER_DIAMETER_RELATIVE_SD),
-  );
-  return asked(counts - expected, open, saidBy(counts, counter, lengthFor), 'counter');
-}
-
-/** Counts within which nothing is asked: a hand's own for a stop, what the counter's error explains too for a whole piece. */
-function opens(segment: LoadSegmentRecord, counts: number, relativeSd: number): number {
-  if (!segment.lengthKnown) return OFF_THE_MARK;
-  return Math.max(OFF_THE_MARK, PLUS_MINUS_SDS * Math.hypot(counts * relativeSd, 1));
+  return asked(counts - expected, now.stopPlusMinus, saidBy(counts, counter, lengthFor), 'counter');
 }
 
 function saidBy(counts: number, counter: Counter, lengthFor: (turns: number) => number): number {

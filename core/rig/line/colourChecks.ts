@@ -1,5 +1,5 @@
 import { countsForLine, countsWoundOn, shownReading } from '../../counter/counter';
-import { UNDER_DIAMETER_RELATIVE_SD } from '../../measurement/errors';
+import { LOOK_SD_COUNTS } from '../../measurement/errors';
 import { PLUS_MINUS_SDS } from '../../numerics/propagate';
 import type { Known } from '../../provenance/source';
 import { turnsWindingOn } from '../../spool/turns';
@@ -24,7 +24,6 @@ export interface ColourCheck {
 
 /** SD of a colour change against its ten yards, as a share (from memory). */
 const COLOUR_LENGTH_RELATIVE_SD = 0.008;
-const LOOK_SD_COUNTS = 1;
 
 /**
  * The colour changes of a segment that is being wound, as a ruler for the counter: the true length at each is known.
@@ -61,6 +60,9 @@ export function colourChecks(record: RigRecord, segment: LoadSegmentRecord, line
   });
 }
 
+/** How far the diameter under lead core may be off, as a share: it goes into what a colour change says. */
+const DIAMETER_RELATIVE_SD = 0.01;
+
 /**
  * The counter's constant after colour changes were noted: what was known, and every change weighted by what its length,
  * the diameter under it and a whole count leave open. The changes share the diameter's error, so it comes off once only.
@@ -78,7 +80,7 @@ export function constantFromColours(record: RigRecord, checks: readonly ColourCh
   );
   const total = weights.reduce((sum, weight) => sum + weight, 0);
   const factor = noted.reduce((sum, check, index) => sum + check.factor * (weights[index] ?? 0), 0) / total;
-  const seen = Math.hypot(total ** -0.5, UNDER_DIAMETER_RELATIVE_SD) ** -2;
+  const seen = Math.hypot(total ** -0.5, DIAMETER_RELATIVE_SD) ** -2;
   const before = (known.sd / known.value) ** -2;
   const posterior = (seen * factor + before) / (seen + before);
   const value = known.value * posterior;

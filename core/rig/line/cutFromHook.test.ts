@@ -80,6 +80,32 @@ describe('the joins of a line that tore', () => {
     expect(joinsState(allOfTop)).toMatchObject({ state: 'stale', why: { figures: { due: 1, joins: 2 } } });
   });
 
+  it('stay due when new line was tied on outside of them, until they are tied anew themselves', () => {
+    const gone = torn(change('s2', -lengthOf('s2'), '2026-04-05T10:00:00.000Z'));
+    const mended = {
+      ...gone,
+      load: {
+        ...gone.load,
+        replacements: [
+          {
+            id: 'r',
+            segmentId: 's2',
+            productId: 'top',
+            lengthM: 30,
+            windOnId: null,
+            note: '',
+            at: '2026-04-06T10:00:00.000Z',
+          },
+        ],
+      },
+    };
+    expect(standings(mended)).toEqual(['good', 'due', 'good']);
+    const tiedAnew = mended.joins.map((join) =>
+      join.id === 'j1' ? { ...join, lastTie: { ...join.lastTie, at: '2026-04-07T10:00:00.000Z' } } : join,
+    );
+    expect(standings({ ...mended, joins: tiedAnew })).toEqual(['good', 'good', 'good']);
+  });
+
   it('are under-seated where the measured seating pull closes no such join, whatever they held since', () => {
     const seated = (seatedN: number | null) => ({
       ...torn(),

@@ -8,32 +8,42 @@ import { productOf } from './planForRig';
 import type { LoadRecord, RigRecord } from '../../record/record';
 import { isLengthKnown } from './woundSegments';
 
+/** What is open while a reel is wound: halves of 95 % intervals. */
+export interface OutlookErrors {
+  /** Of the finished level (m). */
+  readonly levelM: number;
+  /** Of the counts that each segment above the last measured level makes; of its turns without a counter. */
+  readonly stops: Readonly<Record<string, number>>;
+}
+
 /**
- * How far the finished level is open while a reel is wound: half of a 95 % interval (m). From the last measured level
+ * How far the finished level and the stops are open while a reel is wound, by the plan's own errors. From the last measured level
  * outwards only what lies above it counts, and the rim's own error drops out, since the level was read from the rim.
  *
  * @param record the rig that is being wound
  * @param load its load
  * @param line what is on, and what from here still goes on
  */
-export function outlookLevelPlusMinusM(record: RigRecord, load: LoadRecord, line: LoadedLine): number {
+export function outlookErrors(record: RigRecord, load: LoadRecord, line: LoadedLine): OutlookErrors {
   const measured = line.segments.findLastIndex((segment) =>
     load.levels.some((level) => level.segmentId === segment.id),
   );
   const below = line.segments[measured];
   const rest = line.segments.slice(measured + 1).filter((segment) => segment.wound);
-  if (rest.length === 0) return PLUS_MINUS_SDS * LEVEL_SD_M;
+  if (rest.length === 0) return { levelM: PLUS_MINUS_SDS * LEVEL_SD_M, stops: {} };
   const { reel, knowledge } = record;
   const exactRim: Known = { ...reel.fullDiameterM, sd: 0 };
   const spool = below ? { ...reel, arborDiameterM: fromLevel(below), fullDiameterM: exactRim } : reel;
   const plan = planLoad(
     spool,
     rest.map((segment) => asPlanned(record, load, segment)),
-    null,
+    knownCounter(record),
     0,
     below ? withoutReel(knowledge.joint) : knowledge.joint,
   );
-  return plan.ok ? plan.value.levelBelowRimM.plusMinus : NaN;
+  if (!plan.ok) return { levelM: NaN, stops: {} };
+  const stops = plan.value.segments.map(({ id, counts, turns }) => [id, (counts ?? turns).plusMinus] as const);
+  return { levelM: plan.value.levelBelowRimM.plusMinus, stops: Object.fromEntries(stops) };
 }
 
 function fromLevel(segment: LoadedSegment): Known {
@@ -54,7 +64,7 @@ function withoutReel(joint: JointErrors): JointErrors {
 
 function asPlanned(record: RigRecord, load: LoadRecord, segment: LoadedSegment): SegmentToPlan {
   const planned = load.segments.find((candidate) => candidate.segmentId === segment.id);
-  if (!planned) throw new RangeError(`outlookLevelPlusMinusM: the load has no segment ${segment.id}`);
+  if (!planned) throw new RangeError(`outlookErrors: the load has no segment ${segment.id}`);
   const { diameterM, packing } = productOf(record, planned.productId);
   const entry = load.winding.findLast((candidate) => candidate.segmentId === segment.id);
   const constant = knownCounter(record)?.lengthPerTurnM;

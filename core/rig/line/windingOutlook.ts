@@ -1,14 +1,12 @@
 import { countsForLine, lapsOf, naiveStopReading, stopReading } from '../../counter/counter';
-import { STOP_SD_COUNTS, UNDER_DIAMETER_RELATIVE_SD } from '../../measurement/errors';
-import { PLUS_MINUS_SDS } from '../../numerics/propagate';
 import { asWound } from '../../load/asWound';
 import { buildLoadedLine, type LoadedLine, type SegmentToLoad } from '../../spool/loadedLine';
 import { oncePer } from '../../oncePer';
 import { solveSegment, type SegmentToSolve } from '../../spool/solveSegment';
 import type { Known } from '../../provenance/source';
 import { colourChecks, constantFromColours, type ColourCheck } from './colourChecks';
-import { counterOf, knownCounter } from './counterOf';
-import { outlookLevelPlusMinusM } from './outlookLevel';
+import { counterOf } from './counterOf';
+import { outlookErrors } from './outlookLevel';
 import { measuredLevels, woundSegments } from './woundSegments';
 import { IMPOSSIBLE_ABOVE_RIM_M } from '../../load/defaults';
 import { heldOutOf } from './currentLine';
@@ -125,6 +123,7 @@ function outlookOf(record: RigRecord): Omit<WindingOutlook, 'colours' | 'correct
   const changes = free !== undefined && toM !== undefined && Math.abs(toM - free.plannedLengthM) > openM;
   const line = changes ? met : asItLies;
   const rimM = record.reel.fullDiameterM.value;
+  const errors = outlookErrors(record, load, line);
   return {
     line,
     remaining: rest.flatMap((segment) => {
@@ -136,12 +135,12 @@ function outlookOf(record: RigRecord): Omit<WindingOutlook, 'colours' | 'correct
         turns: now.turns,
         stopReading: counter && segment.wound ? stopReading(now, counter) : null,
         stopLaps: counter && segment.wound ? lapsOf(countsForLine(now, counter), counter) : 0,
-        stopPlusMinus: stopPlusMinus(record, counter ? countsForLine(now, counter) : now.turns, counter !== null),
+        stopPlusMinus: errors.stops[segment.segmentId] ?? NaN,
         naiveStopReading: counter && segment.wound ? naiveStopReading(now.lengthM, counter) : null,
       };
     }),
     levelBelowRimM: (rimM - line.fullDiameterM) / 2,
-    levelPlusMinusM: outlookLevelPlusMinusM(record, load, line),
+    levelPlusMinusM: errors.levelM,
     plannedLevelBelowRimM: (rimM - planned.fullDiameterM) / 2,
     heldOutLevels: heldOutOf(load, on.heldOut),
     changed: changes ? { name: free.name, fromM: free.plannedLengthM, toM } : null,
@@ -163,13 +162,6 @@ function offered(
   if (toM === undefined || Math.abs(toM - segment.plannedLengthM) <= openM) return null;
   const { segmentId, name, plannedLengthM: fromM, lengthKnown: isPiece } = segment;
   return { segmentId, name, fromM, toM, isPiece };
-}
-
-/** The error of the counts that a length makes: the counter's constant, the diameter under it, and where a hand stops. */
-function stopPlusMinus(record: RigRecord, counts: number, hasCounter: boolean): number {
-  const constant = hasCounter ? knownCounter(record)?.lengthPerTurnM : undefined;
-  const relativeSd = Math.hypot(constant ? constant.sd / constant.value : 0, UNDER_DIAMETER_RELATIVE_SD);
-  return PLUS_MINUS_SDS * Math.hypot(counts * relativeSd, STOP_SD_COUNTS);
 }
 
 function asPlanned(segment: LoadSegmentRecord): SegmentToLoad {
