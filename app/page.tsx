@@ -1,12 +1,15 @@
 import Link from 'next/link';
 import { NewBoat } from '@/components/locker/NewBoat';
+import { More } from '@/components/keeping/More';
+import { PutAway } from '@/components/keeping/PutAway';
 import { Header } from '@/components/shell/Header';
 import { boatPath } from '@/components/shell/paths';
 import { Card } from '@/components/ui/Card';
 import { pageBoats } from '@/app/read/snapshot';
 
 export default async function BoatsPage() {
-  const boats = await pageBoats();
+  const all = await pageBoats();
+  const boats = all.filter(({ archivedAt }) => archivedAt === null);
   return (
     <>
       <Header
@@ -25,18 +28,26 @@ export default async function BoatsPage() {
           ) : (
             <ul className="flex flex-col gap-3">
               {boats.map((boat) => (
-                <li key={boat.id}>
+                <li key={boat.id} className="flex items-center gap-2">
                   <Link
                     href={boatPath(boat.id)}
-                    className="flex min-h-16 items-center justify-between gap-4 border-2 border-ink bg-card px-4 py-3 hover:bg-rule hover:text-rule-ink"
+                    className="flex min-h-16 grow items-center justify-between gap-4 border-2 border-ink bg-card px-4 py-3 hover:bg-rule hover:text-rule-ink"
                   >
                     <span className="lettered text-xl">{boat.name}</span>
                     <span className="text-sm">{boat.homeWater}</span>
                   </Link>
+                  <More
+                    boatId={boat.id}
+                    thing="boat"
+                    id={boat.id}
+                    name={boat.name}
+                    stays="Put away, it is not shown on this page. Its whole record stays."
+                  />
                 </li>
               ))}
             </ul>
           )}
+          <PutAway boatId={null} thing="boat" what="Boats" rows={all.filter(({ archivedAt }) => archivedAt !== null)} />
         </div>
         <Card title="A locker for another boat">
           <NewBoat />

@@ -21,7 +21,8 @@ import { markLine } from '../usecases/count/counterFacts';
 import { acceptCalibration, recordTrial } from '../usecases/count/calibrate';
 import { recordLeverPoint, recordPlanerLook, workPreset } from '../usecases/drag/leverAndPlaner';
 import { acceptSetting, recordDragPull, startDragSetting } from '../usecases/drag/setDrag';
-import { createLine, createReel, createRig } from '../usecases/gear/gear';
+import { createLine, createReel } from '../usecases/gear/gear';
+import { createRig } from '../usecases/rigs/makeRig';
 import { changeLength } from '../usecases/load/changeLength';
 import { saveStack } from '../usecases/load/saveStack';
 import { readJoinsBench, tieJoin } from '../usecases/joins/joins';
@@ -209,7 +210,7 @@ async function saveSegments(db: BoatDb, rigId: string, rig: DemoRig, idOf: (key:
     outerSegmentId: segments[index]?.id ?? '',
     kind: segment.join,
   }));
-  must(await saveStack(db, rigId, { version: 1, segments, joins }));
+  must(await saveStack(db, rigId, { version: 1, segments, joins, fill: null }));
 }
 
 async function recordOf(db: BoatDb, rigId: string): Promise<RigRecord> {

@@ -103,6 +103,10 @@ const NOTHING = {
   name: 'Any rod',
   note: '',
   hangM: null,
+  fill: null,
+  archivedAt: null,
+  keptPlans: [],
+  dragAim: null,
   version: 1,
   joins: [],
   planJoins: [],
@@ -152,6 +156,7 @@ function anyLine(draw: Draw, index: number): LineProductRecord {
     packing: MATERIAL[material].packing,
     labelStrengthN: draw.chance(0.7) ? draw.between(LIMITS.forceN) : null,
     family: '',
+    archivedAt: null,
     version: 1,
   };
 }
@@ -195,6 +200,7 @@ function anyReel(draw: Draw): ReelRecord {
     windHand: 'right',
     dragKind: draw.of(DRAG_KINDS),
     dragLimitN: draw.chance(0.6) ? draw.between(LIMITS.forceN) : null,
+    archivedAt: null,
     version: 1,
   };
 }
@@ -384,6 +390,10 @@ function anyMeasurements(draw: Draw, load: LoadRecord | null, products: readonly
     Array.from({ length: draw.whole(0, most) }, (_, index) => one(index));
   const segmentId = load?.segments[0]?.segmentId;
   return {
+    fill: null,
+    archivedAt: null,
+    keptPlans: [],
+    dragAim: null,
     hangM: draw.chance(0.3) ? draw.between({ min: 0, max: 20 }) : null,
     trials: load
       ? many(3, (index) => {

@@ -20,6 +20,7 @@ const product = (
   packing: known(0.66, 0.05, 'default'),
   labelStrengthN,
   family: '',
+  archivedAt: null,
   version: 1,
 });
 
@@ -72,6 +73,9 @@ export function plannedRig(): RigRecord {
     name: 'Bench rod',
     note: '',
     hangM: null,
+    fill: null,
+    archivedAt: null,
+    keptPlans: [],
     version: 1,
     reel: {
       id: 'reel',
@@ -86,6 +90,7 @@ export function plannedRig(): RigRecord {
       windHand: 'right',
       dragKind: 'star',
       dragLimitN: 88,
+      archivedAt: null,
       version: 1,
     },
     products: [
@@ -136,6 +141,7 @@ export function plannedRig(): RigRecord {
     strengthSessions: [],
     joinBreaks: [],
     meantPlaceId: null,
+    dragAim: null,
     dragSetting: null,
     dragSession: null,
     dragHistory: [],

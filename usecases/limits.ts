@@ -13,5 +13,6 @@ export const LIMITS = {
   lengthPerTurnM: { min: 0.005, max: 2 },
   forceN: { min: 0.05, max: 5000 },
   gaugeLengthM: { min: 0.02, max: 50 },
+  soonGoneM: { min: 0, max: 100 },
   levelBelowRimM: { min: -0.02, max: 0.2 },
 } as const;

@@ -18,6 +18,11 @@ export const ACT_WORDS: WordsFor<typeof ACT_REASONS> = {
   'character-not-kept': 'There is a character in it that cannot be kept.',
   'boat-name-taken': ({ name }) => `There is a boat called ${name} already.`,
   'reel-carries-another-rig': 'That reel carries another rig already: one reel holds one line at a time.',
+  'reel-in-use': ({ rig }) => `Rig ${rig} is on that reel: move it to another reel, or put it away first.`,
+  'rests-on-it':
+    'Something on record rests on it, so it cannot be taken out. Put it away: then it is not offered any more.',
+  'virtual-stays': 'Its reel is the virtual one of the practice bench, which stays with this rig.',
+  'same-reel': 'It is on that reel.',
   'not-a-line-of-this-boat': 'Choose a line of this boat.',
   'virtual-nothing-wound': 'Nothing is wound on the virtual reel yet.',
   'virtual-no-plan': 'Take a plan to the bench first.',

@@ -7,6 +7,7 @@ import { schoolName } from './hands';
 interface Asked {
   number(key: string): number | null;
   text(key: string): string;
+  yes(key: string): boolean;
   /** Name of the segment or join that a key names. */
   place(key: string): string;
 }
@@ -41,6 +42,10 @@ const TRIALS: Readonly<Record<string, string>> = {
 /** Every act on a rig, in words; null for handlings of the virtual bench, which are no acts of the record. */
 const ACTS: Readonly<Record<string, ((asked: Asked, say: Say) => string) | null>> = {
   undoActs: () => 'Undone',
+  rename: (asked) => `Called ${asked.text('name')} from now on`,
+  putAway: (asked) => (asked.yes('isAway') ? 'The rig was put away' : 'The rig was brought back'),
+  moveRig: (asked) =>
+    asked.text('to') === 'rod' ? `Its reel went on another rod: ${asked.text('name')}` : 'It was moved to another reel',
   withdraw: (asked) => `Taken back: ${asked.text('reason')}`,
   saveStack: () => 'The plan of the line was stored',
   beginWinding: () => 'A new load was taken to the bench',
@@ -96,6 +101,7 @@ export function actWords(act: ActRecord, nameOf: NameOf, format: Formatter): str
   if (words === null) return null;
   const asked: Asked = {
     number: (key) => (typeof act.asked[key] === 'number' ? act.asked[key] : null),
+    yes: (key) => act.asked[key] === true,
     text: (key) => (typeof act.asked[key] === 'string' ? act.asked[key] : ''),
     place: (key) => nameOf(asked.text(key)) ?? 'a segment',
   };

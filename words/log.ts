@@ -40,6 +40,8 @@ export const LOG_WORDS: WordsFor<typeof LOG_REASONS> = {
     withNote(`${segment} replaced: ${say.length(lengthM)} of ${product}.`, note),
   'ready-leader-on': ({ segment, lengthM, product, leader }, say) =>
     `${segment} replaced: ${say.length(lengthM)} of ${product}. Ready leader ${leader}.`,
+  'rod-changed': ({ from, to }) => `Reel and line went from rod ${from} to rod ${to}.`,
+  'reel-changed': ({ from, to }) => `Moved from reel ${from} to reel ${to}: the plan came along.`,
   'acts-undone': ({ acts }) => `${many(acts, 'act')} undone.`,
   withdrawn: ({ what, why }) => `${WITHDRAWN[what] ?? what} was withdrawn: ${why}.`,
   'lever-to-free': 'Lever back to free spool.',

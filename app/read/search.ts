@@ -3,6 +3,8 @@ import { z } from 'zod';
 /** What an address asks for beyond its path: a name to find, a page. Anything that cannot be meant is left out. */
 const searchSchema = z.object({
   find: z.string().trim().max(80).catch(''),
+  /** The rig that a new one is to be like. */
+  likeRigId: z.string().trim().max(40).nullable().catch(null).default(null),
   page: z.coerce.number().int().min(1).max(10_000).catch(1),
 });
 

@@ -1,19 +1,25 @@
 'use client';
 
-import { useRouter } from 'next/navigation';
 import { useState, type ReactNode } from 'react';
 import { PLUS_MINUS_SDS } from '@/core/numerics/propagate';
-import type { CounterRecord, LineProductRecord, ReelRecord, SupplySpoolRecord } from '@/core/record/record';
+import type { PersonRecord } from '@/core/record/crew';
+import type {
+  CounterRecord,
+  KeptPlanRecord,
+  LineProductRecord,
+  ReelRecord,
+  SupplySpoolRecord,
+} from '@/core/record/record';
 import type { WantedLine } from '@/core/rig/load/wantedLine';
-import { ChoiceField, TextField } from '@/components/fields/TextField';
-import { isText, useDraft } from '@/components/fields/useDraft';
-import { useSend } from '@/components/http/useSend';
-import { stationPath } from '@/components/shell/paths';
+import { More } from '@/components/keeping/More';
+import { PutAway } from '@/components/keeping/PutAway';
 import { Button } from '@/components/ui/Button';
 import { Card } from '@/components/ui/Card';
 import { useUnits } from '@/components/units/UnitsProvider';
+import { CrewCard } from '@/components/crew/CrewCard';
 import { CutListCard } from './CutListCard';
 import { LineForm } from './LineForm';
+import { NewRig } from './NewRig';
 import { ReelForm } from './ReelForm';
 import { Supplies } from './Supplies';
 
@@ -21,77 +27,49 @@ interface Props {
   readonly boatId: string;
   readonly reels: readonly ReelRecord[];
   readonly lines: readonly LineProductRecord[];
-  /** Reels that carry no rig yet. */
+  /** Reels that carry no rig. */
   readonly freeReelIds: readonly string[];
   readonly supplySpools: readonly SupplySpoolRecord[];
+  readonly people: readonly PersonRecord[];
+  readonly rigs: readonly { readonly id: string; readonly name: string }[];
+  readonly plans: readonly KeptPlanRecord[];
+  readonly likeRigId: string | null;
   /** What the rigs' planned loads ask for. */
   readonly wanted: readonly WantedLine[];
 }
 
 /** The boat's reels and lines, and a new rig made of them. */
-export function GearPage({ boatId, reels, lines, freeReelIds, supplySpools, wanted }: Props) {
+export function GearPage({ boatId, reels, lines, freeReelIds, supplySpools, wanted, ...of }: Props) {
+  const onShelf = inUse(supplySpools);
+  const free = inUse(reels).filter((reel) => freeReelIds.includes(reel.id));
   return (
     <div className="flex flex-col gap-4">
-      <NewRig boatId={boatId} reels={reels.filter((reel) => freeReelIds.includes(reel.id))} />
+      <NewRig boatId={boatId} reels={free} rigs={of.rigs} plans={of.plans} likeRigId={of.likeRigId} />
       <Reels boatId={boatId} reels={reels} />
       <Lines boatId={boatId} lines={lines} />
       {lines.length > 0 && <Supplies boatId={boatId} spools={supplySpools} lines={lines} />}
-      {lines.length > 0 && <CutListCard lines={lines} spools={supplySpools} wanted={wanted} />}
+      {lines.length > 0 && <CutListCard lines={lines} spools={onShelf} wanted={wanted} />}
+      <CrewCard boatId={boatId} people={of.people} />
     </div>
   );
 }
 
-function NewRig({ boatId, reels }: { boatId: string; reels: readonly ReelRecord[] }) {
-  const router = useRouter();
-  const { sendNow, state, fieldError } = useSend();
-  const [name, setName] = useDraft(`rig:${boatId}:name`, isText);
-  const [picked, setPicked] = useState<string | null>(null);
-  const first = reels[0];
-  if (!first) {
-    return (
-      <Card title="A new rig">
-        <p>Every reel on record carries a rig already. Add a reel below, then make a rig of it.</p>
-      </Card>
-    );
-  }
-  const reelId = reels.some((reel) => reel.id === picked) ? (picked ?? first.id) : first.id;
-  const create = async (): Promise<void> => {
-    const result = await sendNow(
-      'createRig',
-      { boatId },
-      { name: name ?? '', note: '', reelId },
-      'The rig is in the locker.',
-    );
-    if (!result.ok) return;
-    setName(null);
-    router.push(stationPath(boatId, result.value.id, 'load'));
-  };
-  return (
-    <Card title="A new rig">
-      <form
-        className="grid items-end gap-2 sm:grid-cols-[1fr_1fr_auto]"
-        onSubmit={(event) => {
-          event.preventDefault();
-          void create();
-        }}
-      >
-        <TextField label="Name of the rig" value={name ?? ''} onChange={setName} error={fieldError('name')} />
-        <ChoiceField
-          label="On the reel"
-          value={reelId}
-          options={reels.map((reel) => ({ value: reel.id, text: reel.name }))}
-          onChange={setPicked}
-          error={fieldError('reelId')}
-        />
-        <Button type="submit" weight="main" disabled={state.kind === 'sending'}>
-          Make this rig
-        </Button>
-      </form>
-    </Card>
-  );
-}
+const inUse = <T extends { readonly archivedAt: string | null }>(rows: readonly T[]): readonly T[] =>
+  rows.filter(({ archivedAt }) => archivedAt === null);
+const putAway = <T extends { readonly archivedAt: string | null }>(rows: readonly T[]): readonly T[] =>
+  rows.filter(({ archivedAt }) => archivedAt !== null);
 
-function Row({ cells, onEdit, label }: { cells: readonly ReactNode[]; onEdit: () => void; label: string }) {
+function Row({
+  cells,
+  onEdit,
+  label,
+  more,
+}: {
+  cells: readonly ReactNode[];
+  onEdit: () => void;
+  label: string;
+  more: ReactNode;
+}) {
   return (
     <tr className="border-b border-edge">
       {cells.map((cell, index) => (
@@ -103,6 +81,7 @@ function Row({ cells, onEdit, label }: { cells: readonly ReactNode[]; onEdit: ()
         <Button weight="quiet" onClick={onEdit} aria-label={`Change ${label}`}>
           Change
         </Button>
+        {more}
       </td>
     </tr>
   );
@@ -134,13 +113,22 @@ function Reels({ boatId, reels }: { boatId: string; reels: readonly ReelRecord[]
   const reel = reels.find((candidate) => candidate.id === editing) ?? null;
   return (
     <Card title="Reels">
-      {reels.length > 0 && (
+      {inUse(reels).length > 0 && (
         <Table heads={['reel', 'arbor', 'width', 'full', 'counts a turn', "maker's drag limit"]} label="Reels">
-          {reels.map((row) => (
+          {inUse(reels).map((row) => (
             <Row
               key={row.id}
               label={row.name}
               onEdit={() => setEditing(row.id)}
+              more={
+                <More
+                  boatId={boatId}
+                  thing="reel"
+                  id={row.id}
+                  name={row.name}
+                  stays="Put away, it is not offered for a new rig. What its loads taught stays on record."
+                />
+              }
               cells={[
                 row.name,
                 ...[row.arborDiameterM, row.widthM, row.fullDiameterM].map(
@@ -165,6 +153,7 @@ function Reels({ boatId, reels }: { boatId: string; reels: readonly ReelRecord[]
         reel={reel}
         onDone={() => setEditing(null)}
       />
+      <PutAway boatId={boatId} thing="reel" what="Reels" rows={putAway(reels)} />
     </Card>
   );
 }
@@ -175,13 +164,22 @@ function Lines({ boatId, lines }: { boatId: string; lines: readonly LineProductR
   const line = lines.find((candidate) => candidate.id === editing) ?? null;
   return (
     <Card title="Lines">
-      {lines.length > 0 && (
+      {inUse(lines).length > 0 && (
         <Table heads={['line', 'material', 'thickness', 'packing', 'label']} label="Lines">
-          {lines.map((row) => (
+          {inUse(lines).map((row) => (
             <Row
               key={row.id}
               label={row.name}
               onEdit={() => setEditing(row.id)}
+              more={
+                <More
+                  boatId={boatId}
+                  thing="line"
+                  id={row.id}
+                  name={row.name}
+                  stays="Put away, it is not offered for a new plan. Rigs that carry it keep it, with all its pulls."
+                />
+              }
               cells={[
                 row.name,
                 row.material,
@@ -200,6 +198,7 @@ function Lines({ boatId, lines }: { boatId: string; lines: readonly LineProductR
         line={line}
         onDone={() => setEditing(null)}
       />
+      <PutAway boatId={boatId} thing="line" what="Lines" rows={putAway(lines)} />
     </Card>
   );
 }

@@ -25,14 +25,39 @@ const wanted = [
 
 function renderGear() {
   const spools = [
-    { id: 's', lineProductId: 'nylon', label: 'Shelf one', boughtLengthM: 300, remainingLengthM: 130 },
-    { id: 't', lineProductId: 'nylon', label: 'Shelf two', boughtLengthM: 300, remainingLengthM: 100 },
+    {
+      id: 's',
+      lineProductId: 'nylon',
+      label: 'Shelf one',
+      boughtLengthM: 300,
+      remainingLengthM: 130,
+      archivedAt: null,
+    },
+    {
+      id: 't',
+      lineProductId: 'nylon',
+      label: 'Shelf two',
+      boughtLengthM: 300,
+      remainingLengthM: 100,
+      archivedAt: null,
+    },
   ];
   render(
     <UnitsProvider initial={{ length: 'm', smallLength: 'mm', force: 'kg' }}>
       <WordsProvider>
         <Toasts>
-          <GearPage boatId="boat" reels={[]} lines={products} freeReelIds={[]} supplySpools={spools} wanted={wanted} />
+          <GearPage
+            boatId="boat"
+            reels={[]}
+            lines={products}
+            freeReelIds={[]}
+            supplySpools={spools}
+            people={[]}
+            rigs={[]}
+            plans={[]}
+            likeRigId={null}
+            wanted={wanted}
+          />
         </Toasts>
       </WordsProvider>
     </UnitsProvider>,
@@ -105,7 +130,18 @@ describe('the gear page', () => {
       <UnitsProvider initial={{ length: 'm', smallLength: 'mm', force: 'kg' }}>
         <WordsProvider>
           <Toasts>
-            <GearPage boatId="boat" reels={[]} lines={lines} freeReelIds={[]} supplySpools={[]} wanted={[]} />
+            <GearPage
+              boatId="boat"
+              reels={[]}
+              lines={lines}
+              freeReelIds={[]}
+              supplySpools={[]}
+              people={[]}
+              rigs={[]}
+              plans={[]}
+              likeRigId={null}
+              wanted={[]}
+            />
           </Toasts>
         </WordsProvider>
       </UnitsProvider>

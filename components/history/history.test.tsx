@@ -72,7 +72,8 @@ describe('the history of a rod', () => {
 describe('the words of an act', () => {
   it('are there for every act on a rig', () => {
     const onRig = Object.entries(ROUTES).flatMap(([name, { path }]) => (path.includes(':rigId') ? [name] : []));
-    expect([...onRig, 'withdraw'].toSorted()).toEqual(ACTS_WITH_WORDS.toSorted());
+    // These name their rig in what they carry.
+    expect([...onRig, 'withdraw', 'rename', 'putAway'].toSorted()).toEqual(ACTS_WITH_WORDS.toSorted());
   });
 
   it('stand in the reader’s units, and without what an older version did not keep', () => {

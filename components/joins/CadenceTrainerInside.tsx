@@ -4,12 +4,12 @@ import { useCallback, useEffect, useState, type KeyboardEvent } from 'react';
 import { whereWasI, type Stroke } from '@/core/joins/cadence';
 import { schoolsOf, type School } from '@/core/joins/schools';
 import { ChoiceField, TextField } from '@/components/fields/TextField';
+import { NewPerson } from '@/components/crew/NewPerson';
 import { useSend } from '@/components/http/useSend';
 import { useRig } from '@/components/rig/RigProvider';
 import { Button } from '@/components/ui/Button';
 import { DrillChart } from './DrillChart';
 import { NOBODY, peopleOptions, type Drill, type Person } from './joinsBench';
-import { NewPerson } from './NewPerson';
 import { PlaitDrawing } from './PlaitDrawing';
 import { useCadence } from './useCadence';
 import { useSay } from '@/components/units/useSay';
@@ -55,6 +55,7 @@ const KEY_NAMES: Readonly<Record<Stroke, string>> = {
 
 /** Practice for the plaited braid-to-leader knot: a drill without line, or cues for both hands busy. */
 export function CadenceTrainerInside({ people, drills }: { people: readonly Person[]; drills: readonly Drill[] }) {
+  const { record } = useRig();
   const schools = schoolsOf('plaited-braid-to-leader');
   const [schoolId, setSchoolId] = useState(schools[0]?.id ?? '');
   const [person, setPerson] = useState(NOBODY);
@@ -86,7 +87,7 @@ export function CadenceTrainerInside({ people, drills }: { people: readonly Pers
         />
         <WhereWasI hand={chosen?.hand ?? 'right'} />
         <DrillChart drills={theirs} />
-        <NewPerson />
+        <NewPerson boatId={record.boat.id} />
       </div>
     </>
   );

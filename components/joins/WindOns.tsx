@@ -7,6 +7,7 @@ import { neededQuantity, neededWords, pick } from '@/components/fields/specs';
 import { useDraftForm } from '@/components/fields/useDraftForm';
 import { useSend } from '@/components/http/useSend';
 import { useRig } from '@/components/rig/RigProvider';
+import { offeredLines } from '@/components/keeping/offeredLines';
 import { Button } from '@/components/ui/Button';
 import { Card } from '@/components/ui/Card';
 import { useUnits } from '@/components/units/UnitsProvider';
@@ -152,7 +153,7 @@ function NewWindOn({ people }: { people: readonly Person[] }) {
         form={form}
         name="productId"
         label="Its line"
-        options={record.products.map((product) => ({ value: product.id, text: product.name }))}
+        options={offeredLines(record.products)}
       />
       <FormQuantity form={form} name="lengthM" label="Its length, loop included" />
       <FormChoice form={form} name="personId" label="Made by" options={options} />

@@ -25,6 +25,7 @@ const spool = (id: string, lineProductId: string, lengthM: number) => ({
   label: `Shelf ${id}`,
   boughtLengthM: lengthM,
   remainingLengthM: lengthM,
+  archivedAt: null,
 });
 
 describe('beside the plan', () => {
@@ -61,11 +62,13 @@ describe('beside the plan', () => {
     expect(screen.getByText(/so that the level ends/)).toHaveTextContent(/level ends \d\.\d+ ± .* under the rim/);
   });
 
-  it('compares plans on one scale, and takes one back into the editor', () => {
-    renderRig(plannedRig(), <LoadStation />);
-    open('Compare plans');
-    fireEvent.change(screen.getByLabelText('Name of the plan as it stands'), { target: { value: 'long top' } });
-    fireEvent.click(screen.getByRole('button', { name: 'Put this plan aside' }));
+  it('compares a kept plan on one scale, takes it up, and keeps the one in the editor', async () => {
+    const rig = plannedRig();
+    const stack = { segments: rig.segments, joins: rig.planJoins, fill: null };
+    const plan = { id: 'k', name: 'long top', at: '2026-04-01T10:00:00.000Z', stack };
+    renderRig({ ...rig, keptPlans: [plan] }, <LoadStation />);
+    open('Kept plans');
+    fireEvent.click(screen.getByRole('button', { name: 'Look at it beside' }));
     const lengths = screen.getAllByLabelText('Length');
     fireEvent.change(lengths.at(-1) ?? document.body, { target: { value: '20' } });
     const table = section('Plans compared');
@@ -74,8 +77,26 @@ describe('beside the plan', () => {
     );
     expect(table.getByRole('row', { name: /weakest place/ })).toHaveTextContent(/kg/);
     expect(screen.getByRole('img', { name: /^long top, from hook to arbor/ })).toBeInTheDocument();
-    fireEvent.click(table.getByRole('button', { name: 'Edit this one' }));
+    fireEvent.click(screen.getByRole('button', { name: 'Take it up' }));
     expect(screen.getAllByLabelText('Length').at(-1)).toHaveValue('60');
+    fireEvent.change(screen.getByLabelText('Line that will soon be gone'), { target: { value: '5' } });
+    fireEvent.change(screen.getByLabelText('Name of the plan as it stands'), { target: { value: 'as it is' } });
+    fireEvent.click(screen.getByRole('button', { name: 'Keep this plan' }));
+    await waitFor(() => expect(sent).toHaveLength(1));
+    expect(sent[0]?.url).toBe('/api/boats/boat/kept-plans');
+    expect(sent[0]?.body).toMatchObject({
+      name: 'as it is',
+      stack: { fill: { target: { kind: 'below-rim', levelBelowRimM: 0.002 }, soonGoneM: 5 } },
+    });
+  });
+
+  it('shows the fill as it was stored with the plan', () => {
+    const fill = { target: { kind: 'counter-true' as const, fromM: 12, toM: 40 }, soonGoneM: 3 };
+    renderRig({ ...plannedRig(), fill }, <LoadStation />);
+    expect(screen.getByLabelText('Fill it')).toHaveValue('counter-true');
+    expect(screen.getByLabelText('Working from')).toHaveValue('12');
+    expect(screen.getByLabelText('to')).toHaveValue('40');
+    expect(screen.getByLabelText('Line that will soon be gone')).toHaveValue('3');
   });
 
   it('turns a recipe into this reel’s own readings', () => {

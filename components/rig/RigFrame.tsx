@@ -9,7 +9,7 @@ import { lineScale } from '@/components/line/lineScale';
 import { Ribbon } from '@/components/line/Ribbon';
 import { exaggeration } from '@/components/line/RibbonBands';
 import { bandsOfLine } from '@/core/rig/view/bandsOfLine';
-import { cardPath, historyPath, rigPath, stationPath } from '@/components/shell/paths';
+import { boatPath, cardPath, historyPath, rigPath, stationPath } from '@/components/shell/paths';
 import { Pending } from '@/components/ui/Pending';
 import { StateMark } from '@/components/ui/StateMark';
 import { HeldOut } from './HeldOut';
@@ -46,6 +46,20 @@ function StationTabs() {
   );
 }
 
+/** A rig that is put away says so on every page of it. */
+function IsPutAway() {
+  const { record } = useRig();
+  return (
+    <p role="status" className="my-2 border-l-4 border-warn bg-warn/10 px-3 py-2">
+      This rig is put away: it is not in the locker.{' '}
+      <Link className="text-chalk underline" href={boatPath(record.boat.id)}>
+        Bring it back from there
+      </Link>
+      .
+    </p>
+  );
+}
+
 /** The line over every station of a rig: tabs, ribbon, cursor. */
 export function RigFrame({ children }: { children: ReactNode }) {
   const { record, view, cutM } = useRig();
@@ -64,11 +78,12 @@ export function RigFrame({ children }: { children: ReactNode }) {
             {view && (view.current.state === 'planned' ? ' · the line as planned' : ' · the line as it is on the reel')}
             {' · '}
             <Link className="text-chalk underline" href={historyPath(record.boat.id, record.id)}>
-              History
+              This rig, and its history
             </Link>
           </p>
         </div>
         <StationTabs />
+        {record.archivedAt !== null && <IsPutAway />}
         <HeldOut />
         {view && !isPaper && (
           <section aria-label="The line" className="my-3">

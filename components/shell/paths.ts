@@ -2,6 +2,8 @@ import { STATIONS, type Station } from '@/core/record/stations';
 
 export const boatPath = (boatId: string): string => `/boats/${boatId}`;
 export const gearPath = (boatId: string): string => `/boats/${boatId}/gear`;
+/** Where a new rig is made, like another one. */
+export const likePath = (boatId: string, rigId: string): string => `${gearPath(boatId)}?likeRigId=${rigId}`;
 export const rigPath = (boatId: string, rigId: string): string => `/boats/${boatId}/rigs/${rigId}`;
 export const stationPath = (boatId: string, rigId: string, station: Station): string =>
   `${rigPath(boatId, rigId)}/${station}`;

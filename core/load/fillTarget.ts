@@ -17,6 +17,13 @@ export type FillTarget =
   | { readonly kind: 'mark'; readonly diameterM: number }
   | { readonly kind: 'counter-true'; readonly fromM: number; readonly toM: number };
 
+/** Where the fill of a plan is to end, as it is stored with the plan. */
+export interface PlannedFill {
+  readonly target: FillTarget;
+  /** Metres of the outermost line that leader knots and snags will take: the target stands once they are gone. */
+  readonly soonGoneM: number;
+}
+
 export interface ReelToFill {
   readonly arborDiameterM: number;
   readonly widthM: number;

@@ -15,6 +15,8 @@ export const LOG_REASONS = {
   'line-replaced': { segment: 'name', lengthM: 'length', product: 'name', note: 'name' },
   'ready-leader-on': { segment: 'name', lengthM: 'length', product: 'name', leader: 'name' },
   'acts-undone': { acts: 'number' },
+  'rod-changed': { from: 'name', to: 'name' },
+  'reel-changed': { from: 'name', to: 'name' },
   withdrawn: { what: 'name', why: 'name' },
   'lever-to-free': {},
   'lever-into-gear': {},

@@ -4,6 +4,12 @@ import type { CreepObservation, Current, Heading } from '../drag/planerBracket';
 import type { PresetAct } from '../drag/presetState';
 import type { Basis } from '../provenance/basis';
 
+/** Which share of which strength the drag is to be. */
+export interface DragAim {
+  readonly fraction: number;
+  readonly strengthBasis: DragBasis;
+}
+
 export interface DragSettingRecord {
   readonly id: string;
   readonly loadId: string;

@@ -23,6 +23,8 @@ export interface ReelRecord {
   readonly windHand: 'left' | 'right';
   readonly dragKind: (typeof DRAG_KINDS)[number];
   readonly dragLimitN: number | null;
+  /** When it was put away; null: it is in use. */
+  readonly archivedAt: string | null;
   readonly version: number;
 }
 
@@ -64,6 +66,8 @@ export interface LineProductRecord {
   readonly labelStrengthN: number | null;
   /** What the maker calls all sizes of this line together; empty when nobody has said. */
   readonly family: string;
+  /** When it was put away; null: it is in use. */
+  readonly archivedAt: string | null;
   readonly version: number;
 }
 
@@ -86,4 +90,6 @@ export interface SupplySpoolRecord {
   readonly label: string;
   readonly boughtLengthM: number;
   readonly remainingLengthM: number;
+  /** When it was put away; null: it is on the shelf. */
+  readonly archivedAt: string | null;
 }

@@ -1,10 +1,18 @@
+import type { PlannedFill } from '../load/fillTarget';
 import type { CalibrationRecord, LineMarkRecord, TrialRecord } from './count';
-import type { DragSettingRecord, LeverPointRecord, PastDragRecord, PlanerLookRecord, PresetActRecord } from './drag';
+import type {
+  DragAim,
+  DragSettingRecord,
+  LeverPointRecord,
+  PastDragRecord,
+  PlanerLookRecord,
+  PresetActRecord,
+} from './drag';
 import type { LineProductRecord, ReelKnowledge, ReelRecord, ReverseFillRecord, SupplySpoolRecord } from './gear';
 import type { BoatJoinBreakRecord, JoinRecord } from './joins';
 import type { LoadRecord } from './load';
 import type { LogRecord } from './log';
-import type { SegmentRecord } from './stack';
+import type { KeptPlanRecord, SegmentRecord } from './stack';
 import type { StrengthSessionRecord, StrengthTestRecord } from './strength';
 
 export * from './gear';
@@ -26,6 +34,10 @@ export interface RigRecord {
   readonly note: string;
   /** What hangs from the tip when the counter is zeroed (m); null until somebody has said. */
   readonly hangM: number | null;
+  /** Where the fill of the plan is to end; null while nobody has said. */
+  readonly fill: PlannedFill | null;
+  /** When it was put away; null: it is in use. */
+  readonly archivedAt: string | null;
   readonly version: number;
   /** The reel as it is now known, its dimensions learned from loads where there are any. */
   readonly reel: ReelRecord;
@@ -34,6 +46,8 @@ export interface RigRecord {
   readonly products: readonly LineProductRecord[];
   /** In order from the arbor. */
   readonly segments: readonly SegmentRecord[];
+  /** Plans that the boat keeps under a name, newest first. */
+  readonly keptPlans: readonly KeptPlanRecord[];
   /** The joins of the line that is on, from the arbor outwards; of the plan, where nothing is loaded. */
   readonly joins: readonly JoinRecord[];
   /** The joins of the stack as it is planned now. */
@@ -52,6 +66,8 @@ export interface RigRecord {
   readonly joinBreaks: readonly BoatJoinBreakRecord[];
   /** Id of the segment or join that is meant to break on a snag; null: the outermost segment. */
   readonly meantPlaceId: string | null;
+  /** What the drag is to be, as it was chosen last; null while nobody has. */
+  readonly dragAim: DragAim | null;
   /** The drag as it was accepted last. */
   readonly dragSetting: DragSettingRecord | null;
   /** The scale session that has begun since and is not accepted, or null. */

@@ -1,3 +1,6 @@
+import type { JoinKind } from '../joins/joinKinds';
+import type { PlannedFill } from '../load/fillTarget';
+
 export const SEGMENT_ROLES = ['backing', 'running line', 'weighted line', 'top shot', 'leader', 'fly line'] as const;
 export type SegmentRole = (typeof SEGMENT_ROLES)[number];
 
@@ -13,4 +16,23 @@ export interface SegmentRecord {
   readonly wound: boolean;
   /** Colours of lead core on this very spool, from the arbor outwards; empty for other lines. */
   readonly colours: readonly string[];
+}
+
+/** A stack as a plan has it, with where its fill is to end. */
+export interface PlannedStack {
+  readonly segments: readonly SegmentRecord[];
+  readonly joins: readonly {
+    readonly innerSegmentId: string | null;
+    readonly outerSegmentId: string;
+    readonly kind: JoinKind;
+  }[];
+  readonly fill: PlannedFill | null;
+}
+
+/** A plan that is kept under a name, of no rig in particular. */
+export interface KeptPlanRecord {
+  readonly id: string;
+  readonly name: string;
+  readonly at: string;
+  readonly stack: PlannedStack;
 }

@@ -1,21 +1,29 @@
+import type { PersonRecord } from '../../core/record/crew';
 import { onlyRow, type Queryable } from '../withBoat';
 
 export interface BoatRow {
   readonly id: string;
   readonly name: string;
   readonly homeWater: string;
+  readonly archivedAt: string | null;
 }
 
 interface Row {
   id: string;
   name: string;
   home_water: string;
+  archived_at: string | null;
 }
 
-const toBoat = (row: Row): BoatRow => ({ id: row.id, name: row.name, homeWater: row.home_water });
+const toBoat = (row: Row): BoatRow => ({
+  id: row.id,
+  name: row.name,
+  homeWater: row.home_water,
+  archivedAt: row.archived_at,
+});
 
 export async function listBoats(db: Queryable): Promise<readonly BoatRow[]> {
-  const result = await db.query<Row>('SELECT id, name, home_water FROM boats ORDER BY created_at, name');
+  const result = await db.query<Row>('SELECT id, name, home_water, archived_at FROM boats ORDER BY created_at, name');
   return result.rows.map(toBoat);
 }
 
@@ -45,16 +53,18 @@ export async function insertPerson(
   return onlyRow(result).id;
 }
 
-export interface PersonRow {
-  readonly id: string;
-  readonly name: string;
-  readonly hand: 'left' | 'right';
-}
-
-export async function listPeople(db: Queryable, boatId: string): Promise<readonly PersonRow[]> {
-  const result = await db.query<{ id: string; name: string; working_hand: 'left' | 'right' }>(
-    'SELECT id, name, working_hand FROM people WHERE boat_id = $1 ORDER BY name',
-    [boatId],
-  );
-  return result.rows.map((row) => ({ id: row.id, name: row.name, hand: row.working_hand }));
+/** The crew of a boat, those who are put away among them. */
+export async function listPeople(db: Queryable, boatId: string): Promise<readonly PersonRecord[]> {
+  const result = await db.query<{
+    id: string;
+    name: string;
+    working_hand: 'left' | 'right';
+    archived_at: string | null;
+  }>('SELECT id, name, working_hand, archived_at FROM people WHERE boat_id = $1 ORDER BY name', [boatId]);
+  return result.rows.map((row) => ({
+    id: row.id,
+    name: row.name,
+    hand: row.working_hand,
+    archivedAt: row.archived_at,
+  }));
 }

@@ -58,8 +58,8 @@ export async function listReelConstants(
     length_per_turn_sd_m: number;
   }>(
     `SELECT reel_id, load_id, length_per_turn_m, length_per_turn_sd_m FROM (
-       SELECT DISTINCT ON (calibrations.load_id) rigs.reel_id, load_id, length_per_turn_m, length_per_turn_sd_m, accepted_at
-       FROM calibrations JOIN rigs ON rigs.id = calibrations.rig_id AND rigs.boat_id = calibrations.boat_id
+       SELECT DISTINCT ON (calibrations.load_id) loads.reel_id, load_id, length_per_turn_m, length_per_turn_sd_m, accepted_at
+       FROM calibrations JOIN loads ON loads.id = calibrations.load_id AND loads.boat_id = calibrations.boat_id
        WHERE calibrations.boat_id = $1 AND ${ofStandingAct('calibrations')} ORDER BY calibrations.load_id, accepted_at DESC
      ) newest ORDER BY accepted_at DESC`,
     [boatId],

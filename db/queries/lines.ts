@@ -15,6 +15,7 @@ interface Row {
   packing_source: Source;
   label_strength_n: number | null;
   family: string;
+  archived_at: string | null;
   version: number;
 }
 
@@ -27,6 +28,7 @@ function toLine(row: Row): LineProductRecord {
     packing: { value: row.packing, sd: row.packing_sd, source: row.packing_source },
     labelStrengthN: row.label_strength_n,
     family: row.family,
+    archivedAt: row.archived_at,
     version: row.version,
   };
 }
@@ -36,7 +38,7 @@ export async function listLines(db: Queryable, boatId: string): Promise<readonly
   return result.rows.map(toLine);
 }
 
-export type LineInput = Omit<LineProductRecord, 'id' | 'version'>;
+export type LineInput = Omit<LineProductRecord, 'id' | 'version' | 'archivedAt'>;
 
 function lineValues(line: LineInput): unknown[] {
   return [

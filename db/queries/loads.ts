@@ -23,7 +23,7 @@ type LoadOnRow = LoadRow & { rig_id: string; is_begun: boolean };
 /**
  * The loads of several rigs that are on or going on, each with all that belongs to it: of every rig the newest one, and, where
  * nothing of that one is on yet, the one before it too, newest first. An abandoned winding leaves a spool of which nothing is
- * known, so the loads before it do not count either.
+ * known, so the loads before it do not count either; nor do those from before the rig was moved to the reel that it is on.
  */
 export async function listLoadsOn(
   db: Queryable,
@@ -35,8 +35,10 @@ export async function listLoadsOn(
     `SELECT rig_id, id, status, started_at, finished_at, basis, version, act_id,
        EXISTS (SELECT FROM winding_entries WHERE load_id = newest.id AND ${ofStandingAct('winding_entries')}) AS is_begun
      FROM (
-       SELECT *, row_number() OVER (PARTITION BY rig_id ORDER BY started_at DESC) AS age FROM loads
-       WHERE boat_id = $1 AND rig_id = ANY($2) AND status <> 'cancelled' AND ${ofStandingAct('loads')}
+       SELECT loads.*, row_number() OVER (PARTITION BY rig_id ORDER BY started_at DESC) AS age
+       FROM loads JOIN rigs ON rigs.boat_id = loads.boat_id AND rigs.id = loads.rig_id
+       WHERE loads.boat_id = $1 AND rig_id = ANY($2) AND status <> 'cancelled' AND ${ofStandingAct('loads')}
+         AND started_at >= coalesce(reel_since, '-infinity')
      ) newest WHERE age <= 2 ORDER BY rig_id, started_at DESC`,
     [boatId, rigIds],
   );
@@ -122,7 +124,7 @@ async function listLoadSegments(
 
 export async function insertLoad(db: Queryable, boatId: string, rigId: string, basis: Basis): Promise<string> {
   const result = await db.query<{ id: string }>(
-    "INSERT INTO loads (boat_id, rig_id, status, basis, started_at) VALUES ($1, $2, 'winding', $3, clock_timestamp()) RETURNING id",
+    "INSERT INTO loads (boat_id, rig_id, reel_id, status, basis, started_at) SELECT boat_id, id, reel_id, 'winding', $3, clock_timestamp() FROM rigs WHERE boat_id = $1 AND id = $2 RETURNING id",
     [boatId, rigId, JSON.stringify(basis)],
   );
   return onlyRow(result).id;

@@ -22,6 +22,7 @@ interface Row {
   wind_hand: 'left' | 'right';
   drag_kind: ReelRecord['dragKind'];
   drag_limit_n: number | null;
+  archived_at: string | null;
   version: number;
   ratings: { lineDiameterM: number; lengthM: number; label: string }[];
 }
@@ -69,6 +70,7 @@ function toReel(row: Row): ReelRecord {
     windHand: row.wind_hand,
     dragKind: row.drag_kind,
     dragLimitN: row.drag_limit_n,
+    archivedAt: row.archived_at,
     version: row.version,
   };
 }

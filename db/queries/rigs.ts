@@ -1,4 +1,5 @@
-import type { SegmentRecord, SegmentRole } from '../../core/record/record';
+import type { PlannedFill } from '../../core/load/fillTarget';
+import type { DragAim, SegmentRecord, SegmentRole } from '../../core/record/record';
 import { onlyRow, type Queryable } from '../withBoat';
 import type { OfRig } from './standing';
 
@@ -9,6 +10,12 @@ export interface RigRow {
   readonly note: string;
   readonly hangM: number | null;
   readonly meantPlaceId: string | null;
+  readonly fill: PlannedFill | null;
+  /** Since when it has been on this reel, and on this rod, where it was moved; null: from the beginning. */
+  readonly reelSince: string | null;
+  readonly rodSince: string | null;
+  readonly archivedAt: string | null;
+  readonly dragAim: DragAim | null;
   readonly version: number;
 }
 
@@ -19,8 +26,16 @@ interface Row {
   note: string;
   hang_m: number | null;
   meant_place_id: string | null;
+  fill: PlannedFill | null;
+  reel_since: string | null;
+  rod_since: string | null;
+  archived_at: string | null;
+  drag_aim: DragAim | null;
   version: number;
 }
+
+const COLUMNS =
+  'id, reel_id, name, note, hang_m, meant_place_id, fill, reel_since, rod_since, archived_at, drag_aim, version';
 
 const toRig = (row: Row): RigRow => ({
   id: row.id,
@@ -29,23 +44,53 @@ const toRig = (row: Row): RigRow => ({
   note: row.note,
   hangM: row.hang_m,
   meantPlaceId: row.meant_place_id,
+  fill: row.fill,
+  reelSince: row.reel_since,
+  rodSince: row.rod_since,
+  archivedAt: row.archived_at,
+  dragAim: row.drag_aim,
   version: row.version,
 });
 
 export async function listRigs(db: Queryable, boatId: string): Promise<readonly RigRow[]> {
   const result = await db.query<Row>(
-    'SELECT id, reel_id, name, note, hang_m, meant_place_id, version FROM rigs WHERE boat_id = $1 ORDER BY locker_order, name',
+    `SELECT ${COLUMNS} FROM rigs WHERE boat_id = $1 AND archived_at IS NULL ORDER BY locker_order, name`,
     [boatId],
   );
   return result.rows.map(toRig);
 }
 
+/** The rig that is in use on a reel, or null. */
+export async function rigOnReel(
+  db: Queryable,
+  boatId: string,
+  reelId: string,
+): Promise<{ readonly id: string; readonly name: string } | null> {
+  const result = await db.query<{ id: string; name: string }>(
+    'SELECT id, name FROM rigs WHERE boat_id = $1 AND reel_id = $2 AND archived_at IS NULL',
+    [boatId, reelId],
+  );
+  return result.rows[0] ?? null;
+}
+
+/** The rigs of a boat that are put away, the last one first. */
+export async function listRigsPutAway(
+  db: Queryable,
+  boatId: string,
+): Promise<readonly { readonly id: string; readonly name: string }[]> {
+  const result = await db.query<{ id: string; name: string }>(
+    'SELECT id, name FROM rigs WHERE boat_id = $1 AND archived_at IS NOT NULL ORDER BY archived_at DESC',
+    [boatId],
+  );
+  return result.rows;
+}
+
 /** Locks a rig until the transaction ends, so that writes on it follow each other; null when there is no such rig. */
 export async function lockRig(db: Queryable, boatId: string, rigId: string): Promise<RigRow | null> {
-  const result = await db.query<Row>(
-    'SELECT id, reel_id, name, note, hang_m, meant_place_id, version FROM rigs WHERE boat_id = $1 AND id = $2 FOR UPDATE',
-    [boatId, rigId],
-  );
+  const result = await db.query<Row>(`SELECT ${COLUMNS} FROM rigs WHERE boat_id = $1 AND id = $2 FOR UPDATE`, [
+    boatId,
+    rigId,
+  ]);
   return result.rows[0] ? toRig(result.rows[0]) : null;
 }
 
@@ -56,8 +101,8 @@ export async function listRigPage(
   page: { readonly find: string; readonly offset: number; readonly limit: number },
 ): Promise<{ readonly rigs: readonly RigRow[]; readonly total: number }> {
   const result = await db.query<Row & { total: string }>(
-    `SELECT id, reel_id, name, note, hang_m, meant_place_id, version, count(*) OVER () AS total FROM rigs
-     WHERE boat_id = $1 AND ($2 = '' OR strpos(lower(name), lower($2)) > 0)
+    `SELECT ${COLUMNS}, count(*) OVER () AS total FROM rigs
+     WHERE boat_id = $1 AND archived_at IS NULL AND ($2 = '' OR strpos(lower(name), lower($2)) > 0)
      ORDER BY locker_order, name LIMIT $3 OFFSET $4`,
     [boatId, page.find, page.limit, page.offset],
   );
@@ -65,10 +110,7 @@ export async function listRigPage(
 }
 
 export async function findRig(db: Queryable, boatId: string, rigId: string): Promise<RigRow | null> {
-  const result = await db.query<Row>(
-    'SELECT id, reel_id, name, note, hang_m, meant_place_id, version FROM rigs WHERE boat_id = $1 AND id = $2',
-    [boatId, rigId],
-  );
+  const result = await db.query<Row>(`SELECT ${COLUMNS} FROM rigs WHERE boat_id = $1 AND id = $2`, [boatId, rigId]);
   return result.rows[0] ? toRig(result.rows[0]) : null;
 }
 
@@ -82,6 +124,15 @@ export async function insertRig(
     [boatId, rig.reelId, rig.name, rig.note, rig.lockerOrder],
   );
   return onlyRow(result).id;
+}
+
+/** Keeps where the fill of a rig's plan is to end. */
+export async function keepFill(db: Queryable, boatId: string, rigId: string, fill: PlannedFill | null): Promise<void> {
+  await db.query('UPDATE rigs SET fill = $3 WHERE boat_id = $1 AND id = $2', [
+    boatId,
+    rigId,
+    fill && JSON.stringify(fill),
+  ]);
 }
 
 /** Moves a rig on from the version that was read; false when somebody else has written since. */
@@ -175,6 +226,43 @@ export async function placeSegment(
     ],
   );
   return result.rowCount === 1;
+}
+
+/** Moves a rig to a reel: what is in force on the reel begins now. What hung from the tip stays as it was. */
+export async function moveToReel(db: Queryable, boatId: string, rigId: string, reelId: string): Promise<void> {
+  await db.query(
+    'UPDATE rigs SET reel_id = $3, reel_since = clock_timestamp(), version = version + 1 WHERE boat_id = $1 AND id = $2',
+    [boatId, rigId, reelId],
+  );
+}
+
+/** Notes that reel and line of a rig are on another rod from now on, and what that rod is called. */
+export async function changeRod(db: Queryable, boatId: string, rigId: string, name: string): Promise<void> {
+  await db.query(
+    'UPDATE rigs SET name = $3, rod_since = clock_timestamp(), hang_m = NULL WHERE boat_id = $1 AND id = $2',
+    [boatId, rigId, name],
+  );
+}
+
+/** Keeps what a new rig aims at, as another rig does. */
+export async function keepAims(
+  db: Queryable,
+  boatId: string,
+  rigId: string,
+  aims: Pick<RigRow, 'hangM' | 'meantPlaceId' | 'dragAim'>,
+): Promise<void> {
+  await db.query('UPDATE rigs SET hang_m = $3, meant_place_id = $4, drag_aim = $5 WHERE boat_id = $1 AND id = $2', [
+    boatId,
+    rigId,
+    aims.hangM,
+    aims.meantPlaceId,
+    aims.dragAim && JSON.stringify(aims.dragAim),
+  ]);
+}
+
+/** Keeps which share of which strength the drag of a rig is to be. */
+export async function keepDragAim(db: Queryable, boatId: string, rigId: string, aim: DragAim): Promise<void> {
+  await db.query('UPDATE rigs SET drag_aim = $3 WHERE boat_id = $1 AND id = $2', [boatId, rigId, JSON.stringify(aim)]);
 }
 
 /** Notes what hangs from the tip when the counter of a rig is zeroed; false when there is no such rig. */

@@ -13,8 +13,9 @@ export async function listSupplySpools(db: Queryable, boatId: string): Promise<r
     label: string;
     bought_length_m: number;
     remaining_length_m: number;
+    archived_at: string | null;
   }>(
-    `SELECT id, line_product_id, label, bought_length_m, greatest(0, ${REMAINING}) AS remaining_length_m
+    `SELECT id, line_product_id, label, bought_length_m, greatest(0, ${REMAINING}) AS remaining_length_m, archived_at
      FROM supply_spools WHERE boat_id = $1 ORDER BY label`,
     [boatId],
   );
@@ -24,6 +25,7 @@ export async function listSupplySpools(db: Queryable, boatId: string): Promise<r
     label: row.label,
     boughtLengthM: row.bought_length_m,
     remainingLengthM: row.remaining_length_m,
+    archivedAt: row.archived_at,
   }));
 }
 

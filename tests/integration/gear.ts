@@ -64,7 +64,7 @@ export async function bench(boatName: string): Promise<Bench> {
     outerSegmentId: segment.id,
     kind: index === 0 ? ('arbor-sliding-knot' as const) : ('small-swivel' as const),
   }));
-  const stack = { version: 1, segments, joins };
+  const stack = { version: 1, segments, joins, fill: null };
   must(await saveStack(boatId, rigId, stack));
   return { boatId, rigId, reelId, lineIds, stack };
 }

@@ -110,7 +110,7 @@ describe('learning', () => {
     const [first] = b.stack.segments;
     if (!first) throw new Error('the fixture is broken');
     const segment = { ...first, id: crypto.randomUUID(), name: 'Nylon' };
-    must(await saveStack(b.boatId, rigId, { version: 1, segments: [segment], joins: [] }));
+    must(await saveStack(b.boatId, rigId, { version: 1, segments: [segment], joins: [], fill: null }));
     const rig = await readRigRecord(b.boatId, rigId);
     expect(rig?.knowledge.depth).toBe('ratings');
     expect(rig?.reel.measured.fullDiameterM).toBeNull();

@@ -83,6 +83,12 @@ describe('a session that somebody else steers', () => {
     await expect(
       hostile.query("INSERT INTO people (boat_id, name) VALUES ($1, 'a stranger')", [theirs.boatId]),
     ).rejects.toThrow(/row-level security/);
+    const renamed = await hostile.query("UPDATE boats SET name = 'mine now' WHERE id <> $1", [mine.boatId]);
+    expect(renamed.rowCount).toBe(0);
+    const removed = await hostile.query<{ gone: boolean }>("SELECT remove_if_free('reels', $1) AS gone", [
+      theirs.reelId,
+    ]);
+    expect(removed.rows).toEqual([{ gone: false }]);
     await expect(hostile.query('DELETE FROM rigs')).rejects.toThrow(/permission denied/);
   });
 
@@ -94,7 +100,8 @@ describe('a session that somebody else steers', () => {
       'TRUNCATE winding_entries CASCADE',
       'ALTER TABLE winding_entries DISABLE TRIGGER append_only',
       'ALTER TABLE rigs DISABLE ROW LEVEL SECURITY',
-      "UPDATE boats SET name = 'gone'",
+      'DELETE FROM boats',
+      'UPDATE boats SET created_at = now()',
       'ALTER ROLE tidy_marlin_app BYPASSRLS',
       'SET ROLE tidy_marlin_owner',
       'DROP TABLE rigs',

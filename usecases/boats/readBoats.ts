@@ -14,7 +14,7 @@ export interface BoatCrew {
 }
 
 export async function readCrew(db: BoatDb, principal: Principal): Promise<BoatCrew> {
-  const people = await listPeople(db, db.boatId);
+  const people = (await listPeople(db, db.boatId)).filter(({ archivedAt }) => archivedAt === null);
   const person = people.find(({ id }) => id === principal.personId)?.id ?? null;
   return { people: people.map(({ id, name }) => ({ id, name })), person };
 }

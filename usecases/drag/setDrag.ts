@@ -11,7 +11,7 @@ import { acceptDragSetting, dropDragSession, insertDragPull, insertDragSetting }
 import { insertLogEntry } from '../../db/queries/log';
 import type { BoatDb } from '../../db/withBoat';
 import { conflict, done, invalid, notFound, type UseCaseOutcome } from '../outcome';
-import { lockRig } from '../../db/queries/rigs';
+import { keepDragAim, lockRig } from '../../db/queries/rigs';
 import { rigToWrite } from '../rigs/readRigs';
 import type { DragPullInput, SettingInput } from './dragInput';
 
@@ -46,6 +46,7 @@ export async function startDragSetting(
     targetN: target.value.targetN.value,
     basis: dragBasis(record, line.value.line, strength),
   });
+  await keepDragAim(db, boatId, rigId, { fraction: input.fraction, strengthBasis: input.strengthBasis });
   return done({ id });
 }
 

@@ -2,24 +2,19 @@ import 'server-only';
 import { because } from '../../core/reasons';
 import { CALIPER_SD_M, WRAPPED_DIAMETER_RELATIVE_SD } from '../../core/measurement/errors';
 import { MATERIAL } from '../../core/materials/materials';
-import type { LineProductRecord, ReelRecord, SupplySpoolRecord } from '../../core/record/record';
+import type { KeptPlanRecord, LineProductRecord, ReelRecord, SupplySpoolRecord } from '../../core/record/record';
 import { wantedLines, type WantedLine } from '../../core/rig/load/wantedLine';
+import type { PersonRecord } from '../../core/record/crew';
+import { listPeople } from '../../db/queries/boats';
+import { listKeptPlans } from '../../db/queries/keeping';
 import { insertLine, listLines, updateLine, type LineInput } from '../../db/queries/lines';
-import {
-  findReel,
-  lockReel,
-  insertReel,
-  listReels,
-  replaceRatings,
-  updateReel,
-  type ReelInput,
-} from '../../db/queries/reels';
-import { insertRig, listRigs } from '../../db/queries/rigs';
+import { findReel, insertReel, listReels, replaceRatings, updateReel, type ReelInput } from '../../db/queries/reels';
+import { listRigs, type RigRow } from '../../db/queries/rigs';
 import { insertSupplySpool, listSupplySpools } from '../../db/queries/supplies';
 import type { BoatDb } from '../../db/withBoat';
 import { conflict, done, notFound, type UseCaseOutcome } from '../outcome';
 import { readRigs } from '../rigs/readRigs';
-import type { LineFormInput, ReelFormInput, RigFormInput, SupplyInput } from './gearInput';
+import type { LineFormInput, ReelFormInput, SupplyInput } from './gearInput';
 
 /**
  * Relative SD of the length a counter takes for a turn, by where it comes from: a maker's statement
@@ -76,6 +71,9 @@ export interface Gear {
   readonly lines: readonly LineProductRecord[];
   /** Reels that carry no rig yet. */
   readonly freeReelIds: readonly string[];
+  readonly people: readonly PersonRecord[];
+  readonly rigs: readonly { readonly id: string; readonly name: string }[];
+  readonly plans: readonly KeptPlanRecord[];
   readonly supplySpools: readonly SupplySpoolRecord[];
   readonly wanted: readonly WantedLine[];
 }
@@ -87,21 +85,34 @@ const MOST_RIGS_TO_CUT_FOR = 60;
 export async function readGear(db: BoatDb): Promise<Gear | null> {
   const { boatId, boat } = db;
   if (!boat) return null;
-  const [reels, lines, rigs, supplySpools] = await Promise.all([
+  const [reels, lines, rigs, supplySpools, people, plans] = await Promise.all([
     listReels(db, boatId),
     listLines(db, boatId),
     listRigs(db, boatId),
     listSupplySpools(db, boatId),
+    listPeople(db, boatId),
+    listKeptPlans(db, boatId),
   ]);
-  const taken = new Set(rigs.map((rig) => rig.reelId));
   return {
     boat,
     reels,
     lines,
-    freeReelIds: reels.filter((reel) => !taken.has(reel.id)).map((reel) => reel.id),
+    freeReelIds: freeOf(reels, rigs).map((reel) => reel.id),
     supplySpools,
+    people,
+    rigs: rigs.map(({ id, name }) => ({ id, name })),
+    plans,
     wanted: wantedLines(await readRigs(db, rigs.slice(0, MOST_RIGS_TO_CUT_FOR))),
   };
+}
+
+const freeOf = (reels: readonly ReelRecord[], rigs: readonly RigRow[]): readonly ReelRecord[] =>
+  reels.filter((reel) => reel.archivedAt === null && !rigs.some((rig) => rig.reelId === reel.id));
+
+/** The reels in use that carry no rig. */
+export async function readFreeReels(db: BoatDb): Promise<readonly { readonly id: string; readonly name: string }[]> {
+  const [reels, rigs] = [await listReels(db, db.boatId), await listRigs(db, db.boatId)];
+  return freeOf(reels, rigs).map(({ id, name }) => ({ id, name }));
 }
 
 export async function createReel(db: BoatDb, input: ReelFormInput): Promise<UseCaseOutcome<{ id: string }>> {
@@ -140,15 +151,6 @@ export async function changeLine(
   if (!lines.some((line) => line.id === lineId)) return notFound('line');
   const written = await updateLine(db, boatId, lineId, version, toLine(input));
   return written ? done({ id: lineId }) : conflict(because('changed-elsewhere'));
-}
-
-export async function createRig(db: BoatDb, input: RigFormInput): Promise<UseCaseOutcome<{ id: string }>> {
-  const { boatId } = db;
-  if (!(await lockReel(db, boatId, input.reelId))) return notFound('reel');
-  const rigs = await listRigs(db, boatId);
-  const taken = rigs.some((rig) => rig.reelId === input.reelId);
-  if (taken) return conflict(because('reel-carries-another-rig'));
-  return done({ id: await insertRig(db, boatId, { ...input, lockerOrder: rigs.length }) });
 }
 
 export async function addSupplySpool(db: BoatDb, input: SupplyInput): Promise<UseCaseOutcome<{ id: string }>> {

@@ -58,12 +58,6 @@ export const lineInput = z.strictObject({
   family: text(80).default(''),
 });
 
-export const rigInput = z.strictObject({
-  name: nameSchema,
-  note: noteSchema,
-  reelId: idSchema,
-});
-
 export const supplyInput = z
   .strictObject({
     lineProductId: idSchema,
@@ -94,7 +88,6 @@ export type SupplyInput = z.output<typeof supplyInput>;
 export type ReverseFillInput = z.output<typeof reverseFillInput>;
 export type ReelFormInput = z.output<typeof reelInput>;
 export type LineFormInput = z.output<typeof lineInput>;
-export type RigFormInput = z.output<typeof rigInput>;
 
 /** A changed row carries the version that was read, so that a concurrent edit is noticed. */
 export const versionField = { version: versionSchema };

@@ -2,7 +2,8 @@ import 'server-only';
 import { because } from '../../core/reasons';
 import type { JoinKind } from '../../core/joins/joinKinds';
 import { schoolById } from '../../core/joins/schools';
-import { insertPerson, listPeople, type PersonRow } from '../../db/queries/boats';
+import type { PersonRecord } from '../../core/record/crew';
+import { insertPerson, listPeople } from '../../db/queries/boats';
 import {
   insertDrill,
   insertTie,
@@ -21,7 +22,7 @@ import type { DrillInput, PersonInput, TieInput } from './joinInput';
 
 /** What the joins bench needs beside the rig: hands, tested efficiencies, drills. */
 export interface JoinsBench {
-  readonly people: readonly PersonRow[];
+  readonly people: readonly PersonRecord[];
   readonly tested: readonly { readonly kind: JoinKind; readonly efficiency: number }[];
   readonly drills: readonly DrillRow[];
   /** Today (ms since 1970). */
@@ -35,7 +36,7 @@ export async function readJoinsBench(db: BoatDb): Promise<JoinsBench> {
     listTestedEfficiencies(db, boatId),
     listDrills(db, boatId),
   ]);
-  return { people, tested, drills, nowMs: Date.now() };
+  return { people: people.filter(({ archivedAt }) => archivedAt === null), tested, drills, nowMs: Date.now() };
 }
 
 /** Keeps a join as tied: by whom, by which school, how hard it was seated. No seating pull, no join. */

@@ -1,11 +1,12 @@
 import 'server-only';
 import { because } from '../../core/reasons';
 import { isBeingWound } from '../../core/rig/line/atBench';
+import { plannedLevelM } from '../../core/rig/line/fillOfRig';
 import { planForRig } from '../../core/rig/line/planForRig';
-import { DEFAULT_LEVEL_BELOW_RIM_M, IMPOSSIBLE_ABOVE_RIM_M } from '../../core/load/defaults';
+import { IMPOSSIBLE_ABOVE_RIM_M } from '../../core/load/defaults';
 import type { RigRecord } from '../../core/record/record';
 import { placeJoin } from '../../db/queries/joins';
-import { advanceRigVersion, clearStack, placeSegment } from '../../db/queries/rigs';
+import { advanceRigVersion, clearStack, keepFill, placeSegment } from '../../db/queries/rigs';
 import type { BoatDb } from '../../db/withBoat';
 import { LIMITS } from '../limits';
 import { conflict, done, invalid, notFound, type Refusal, type UseCaseOutcome } from '../outcome';
@@ -16,7 +17,8 @@ import type { StackInput } from './stackInput';
 function refuseStack(record: RigRecord, stack: StackInput): Refusal | null {
   const strange = stack.segments.findIndex((segment) => !record.products.some((line) => line.id === segment.productId));
   if (strange >= 0) return invalid(`segments.${strange}.productId`, because('not-a-line-of-this-boat'));
-  const plan = planForRig({ ...record, segments: stack.segments }, DEFAULT_LEVEL_BELOW_RIM_M);
+  const planned = { ...record, segments: stack.segments, fill: stack.fill };
+  const plan = planForRig(planned, plannedLevelM(planned));
   if (!plan.ok) return invalid('segments', plan);
   const solved = plan.value.line.segments.find((segment) => segment.id === plan.value.solvedSegmentId);
   if (solved && solved.lengthM > LIMITS.segmentLengthM.max) {
@@ -48,6 +50,7 @@ export async function saveStack(
     return conflict(because('rig-being-wound'));
   }
   if (!(await advanceRigVersion(db, boatId, rigId, stack.version))) return conflict(because('changed-elsewhere'));
+  await keepFill(db, boatId, rigId, stack.fill);
   await clearStack(db, boatId, rigId);
   for (const [position, segment] of stack.segments.entries()) {
     if (!(await placeSegment(db, boatId, rigId, position, segment))) {

@@ -8,7 +8,7 @@ import { markLine, noteDisplay, noteHang } from '../count/counterFacts';
 import { playPractice } from '../count/practice';
 import { recordLeverPoint, recordPlanerLook, workPreset } from '../drag/leverAndPlaner';
 import { acceptSetting, dropSession, recordDragPull, startDragSetting } from '../drag/setDrag';
-import { addSupplySpool, changeLine, changeReel, createLine, createReel, createRig } from '../gear/gear';
+import { addSupplySpool, changeLine, changeReel, createLine, createReel } from '../gear/gear';
 import { forgetReel, recordReverseFill } from '../gear/learning';
 import { undoActs } from '../history/undoActs';
 import { checkSlip, keepTiePhoto, recordJoinBreak } from '../joins/joinChecks';
@@ -20,6 +20,9 @@ import { replaceSegment } from '../load/replaceSegment';
 import { saveStack } from '../load/saveStack';
 import { abandonWinding, cancelWinding } from '../load/endWinding';
 import { agreeLength, beginWinding, finishWinding, noteLevel, noteWinding } from '../load/winding';
+import { keepPlan, putAway, remove, rename } from '../keeping/keeping';
+import { createRig } from '../rigs/makeRig';
+import { moveRig } from '../rigs/moveRig';
 import type { UseCaseOutcome } from '../outcome';
 import {
   chooseMeantPlace,
@@ -54,6 +57,11 @@ export const HANDLERS = {
   createRig: (db, _, input) => createRig(db, input),
   withdraw: (db, _, input) => withdraw(db, input),
 
+  rename: (db, _, input) => rename(db, input),
+  putAway: (db, _, input) => putAway(db, input),
+  remove: (db, _, input) => remove(db, input),
+  keepPlan: (db, _, input) => keepPlan(db, input),
+  moveRig: (db, { rigId }, input) => moveRig(db, rigId, input),
   undoActs: (db, { rigId }, input) => undoActs(db, rigId, input),
   saveStack: (db, { rigId }, input) => saveStack(db, rigId, input),
   beginWinding: (db, { rigId }, input) => beginWinding(db, rigId, input),

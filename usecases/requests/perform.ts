@@ -51,11 +51,17 @@ export async function perform<N extends RequestName>(
   );
 }
 
-/** What is done on a rig is kept as an act of its history, by the rig that the path or the input names. */
+/**
+ * What is done on a rig is kept as an act of its history, by the rig that the path or the input names. Taking a rig out is none:
+ * it leaves no history.
+ */
 function actOf(request: string, params: unknown, asked: unknown): ActOnRig | null {
-  const rigId = [params, asked].map((of) => (isRecord(of) ? of.rigId : undefined)).find((id) => typeof id === 'string');
+  const named = isRecord(asked) && asked.thing === 'rig' && request !== 'remove' ? asked.id : undefined;
+  const rigId = [named, ...[params, asked].map((of) => (isRecord(of) ? of.rigId : undefined))].find(isText);
   return rigId === undefined ? null : { rigId, request, asked };
 }
+
+const isText = (value: unknown): value is string => typeof value === 'string';
 
 const isRecord = (value: unknown): value is Readonly<Record<string, unknown>> =>
   typeof value === 'object' && value !== null;

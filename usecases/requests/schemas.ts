@@ -5,15 +5,7 @@ import { withdrawInput } from '../corrections/withdrawInput';
 import { acceptInput, displayInput, hangInput, lineMarkInput, trialInput } from '../count/countInput';
 import { practiceInput } from '../count/practiceInput';
 import { dragPullInput, leverPointInput, planerLookInput, presetActInput, settingInput } from '../drag/dragInput';
-import {
-  lineInput,
-  resetInput,
-  reelInput,
-  reverseFillInput,
-  rigInput,
-  supplyInput,
-  versionField,
-} from '../gear/gearInput';
+import { lineInput, resetInput, reelInput, reverseFillInput, supplyInput, versionField } from '../gear/gearInput';
 import {
   drillInput,
   joinKindInput,
@@ -37,6 +29,8 @@ import {
   replacementInput,
   windingInput,
 } from '../load/loadInput';
+import { archiveInput, keepPlanInput, removeInput, renameInput } from '../keeping/keepingInput';
+import { moveRigInput, rigInput } from '../rigs/rigInput';
 import { stackInput } from '../load/stackInput';
 import { meantPlaceInput, moveInput, pullInput, sessionInput, testInput } from '../strength/strengthInput';
 
@@ -59,6 +53,11 @@ export const SCHEMAS = {
   addSupply: supplyInput,
   createRig: rigInput,
   withdraw: withdrawInput,
+  rename: renameInput,
+  putAway: archiveInput,
+  remove: removeInput,
+  keepPlan: keepPlanInput,
+  moveRig: moveRigInput,
   undoActs: undoInput,
   saveStack: stackInput,
   beginWinding: beginInput,

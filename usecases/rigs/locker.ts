@@ -2,7 +2,7 @@ import 'server-only';
 import { setImmediate as turn } from 'node:timers/promises';
 import type { RigRecord } from '../../core/record/record';
 import { rigSummary, type RigSummary } from '../../core/rig/rigSummary';
-import { listRigPage } from '../../db/queries/rigs';
+import { listRigPage, listRigsPutAway } from '../../db/queries/rigs';
 import type { BoatDb } from '../../db/withBoat';
 import { readRigs } from './readRigs';
 
@@ -34,8 +34,13 @@ async function pageOf(
   return { rigs: await readRigs(db, rigs, depth), total, page: shown, pages: Math.max(1, Math.ceil(total / limit)) };
 }
 
+export interface LockerPage extends PageOf<RigSummary> {
+  /** Rigs that are put away. */
+  readonly putAway: readonly { readonly id: string; readonly name: string }[];
+}
+
 /** A page of a boat's locker, each rig summed up. */
-export async function readLocker(db: BoatDb, find: string, page: number): Promise<PageOf<RigSummary>> {
+export async function readLocker(db: BoatDb, find: string, page: number): Promise<LockerPage> {
   const found = await pageOf(db, find, page, RIGS_A_PAGE, 'summary');
   const rigs: RigSummary[] = [];
   for (const rig of found.rigs) {
@@ -43,7 +48,7 @@ export async function readLocker(db: BoatDb, find: string, page: number): Promis
     // Whoever asks for another page meanwhile gets a turn between two rigs.
     await turn();
   }
-  return { ...found, rigs };
+  return { ...found, rigs, putAway: await listRigsPutAway(db, db.boatId) };
 }
 
 /** The rods of a boat that are compared with each other, a page of them. */

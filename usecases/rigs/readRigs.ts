@@ -4,6 +4,7 @@ import { withKnowledge } from '../../core/rig/load/learnFromLoads';
 import type {
   DragSettingRecord,
   JoinRecord,
+  KeptPlanRecord,
   LeverPointRecord,
   LineMarkRecord,
   LoadRecord,
@@ -27,6 +28,7 @@ import { listJoins, type PlacedJoin } from '../../db/queries/joins';
 import { listReelResets, listReverseFills } from '../../db/queries/learning';
 import { listDragHistory, listLeverPoints, listPlanerLooks, listPresetActs } from '../../db/queries/lever';
 import { listLineMarks } from '../../db/queries/lineMarks';
+import { listKeptPlans } from '../../db/queries/keeping';
 import { listLines } from '../../db/queries/lines';
 import { listLoadJoins, listLoadsOn } from '../../db/queries/loads';
 import { listLog } from '../../db/queries/log';
@@ -71,16 +73,25 @@ export async function readRigs(
     isWhole ? listReverseFills(db, boatId, reelIds) : none<ReverseFillRecord>(),
     isWhole ? listReelResets(db, boatId) : new Map<string, string>(),
   ]);
-  const [products, strengthTests, strengthSessions, joinBreaks, supplySpools, virtualRigIds, virtualProductIds] =
-    await Promise.all([
-      listLines(db, boatId),
-      isSummary ? listStrengthTests(db, boatId) : none<StrengthTestRecord>(),
-      isWhole ? listStrengthSessions(db, boatId) : none<StrengthSessionRecord>(),
-      isSummary ? listJoinBreaks(db, boatId) : none<Awaited<ReturnType<typeof listJoinBreaks>>[number]>(),
-      isWhole ? listSupplySpools(db, boatId) : none<SupplySpoolRecord>(),
-      isWhole ? listVirtualRigIds(db, boatId, rigIds) : none<string>(),
-      isWhole ? listVirtualLineIds(db, boatId) : none<string>(),
-    ]);
+  const [
+    products,
+    strengthTests,
+    strengthSessions,
+    joinBreaks,
+    supplySpools,
+    virtualRigIds,
+    virtualProductIds,
+    keptPlans,
+  ] = await Promise.all([
+    listLines(db, boatId),
+    isSummary ? listStrengthTests(db, boatId) : none<StrengthTestRecord>(),
+    isWhole ? listStrengthSessions(db, boatId) : none<StrengthSessionRecord>(),
+    isSummary ? listJoinBreaks(db, boatId) : none<Awaited<ReturnType<typeof listJoinBreaks>>[number]>(),
+    isWhole ? listSupplySpools(db, boatId) : none<SupplySpoolRecord>(),
+    isWhole ? listVirtualRigIds(db, boatId, rigIds) : none<string>(),
+    isWhole ? listVirtualLineIds(db, boatId) : none<string>(),
+    isWhole ? listKeptPlans(db, boatId) : none<KeptPlanRecord>(),
+  ]);
   const [segments, loads, calibrations, dragSettings, log, dragHistory, presetActs, planerLooks] = await Promise.all([
     isSummary ? listSegments(db, boatId, rigIds) : none<OfRig<SegmentRecord>>(),
     listLoadsOn(db, boatId, rigIds, isSummary ? 'all' : 'winding'),
@@ -121,7 +132,8 @@ export async function readRigs(
     const onLine = of<PlacedJoin>(joins)
       .filter((join) => ofLine.includes(join.id))
       .map(asJoin);
-    const settings = of(dragSettings);
+    const onReel = since([rig.reelSince]);
+    const settings = of(dragSettings).filter(({ startedAt }) => since([rig.reelSince, rig.rodSince])(startedAt));
     const dragSetting = settings.find((setting) => setting.acceptedAt !== null) ?? null;
     const session = settings.find((setting) => setting.acceptedAt === null) ?? null;
     const ofLoad = <T extends { readonly loadId: string }>(rows: readonly T[]): readonly T[] =>
@@ -133,6 +145,9 @@ export async function readRigs(
       readAt,
       note: rig.note,
       hangM: rig.hangM,
+      fill: rig.fill,
+      archivedAt: rig.archivedAt,
+      keptPlans,
       version: rig.version,
       reel,
       products,
@@ -143,25 +158,31 @@ export async function readRigs(
       making: before ? newest : null,
       trials: ofLoad(trials),
       lineMarks: ofLoad(lineMarks),
-      calibration: of(calibrations)[0] ?? null,
+      calibration: of(calibrations).filter(({ at }) => onReel(at))[0] ?? null,
       strengthTests,
       strengthSessions,
       joinBreaks,
       meantPlaceId: rig.meantPlaceId,
+      dragAim: rig.dragAim,
       dragSetting,
       dragSession: session && session.startedAt > (dragSetting?.startedAt ?? '') ? session : null,
       dragHistory: of(dragHistory),
       leverPoints: ofLoad(leverPoints),
-      presetActs: of(presetActs),
-      planerLooks: of(planerLooks),
+      presetActs: of(presetActs).filter(({ at }) => onReel(at)),
+      planerLooks: of(planerLooks).filter(({ at }) => onReel(at)),
       log: of(log),
       hasVirtualReel: virtualRigIds.includes(rig.id),
       virtualProductIds,
-      supplySpools,
+      supplySpools: supplySpools.filter(({ archivedAt }) => archivedAt === null),
       reverseFills: reverseFills.filter((fill) => fill.reelId === reel.id),
     };
     return withKnowledge(record, keptOf(learning, reel.id, resets.get(reel.id) ?? null));
   });
+}
+
+/** Whether something was noted after the last of several changes, those that never happened aside. */
+function since(changes: readonly (string | null)[]): (at: string) => boolean {
+  return (at) => changes.every((change) => change === null || at >= change);
 }
 
 /** A join without where it stands. */

@@ -2,6 +2,7 @@ import type { Metadata } from 'next';
 import Link from 'next/link';
 import { FindAndPage } from '@/components/locker/FindAndPage';
 import { Locker } from '@/components/locker/Locker';
+import { PutAway } from '@/components/keeping/PutAway';
 import { WordsProvider } from '@/components/units/WordsProvider';
 import { Header } from '@/components/shell/Header';
 import { boatPath, fleetPath, gearPath, rigPath } from '@/components/shell/paths';
@@ -51,6 +52,7 @@ export default async function LockerPage({ params, searchParams }: Props) {
         </div>
         <FindAndPage path={boatPath(boat.id)} find={find} {...locker} what="rigs" />
         <Locker boatId={boat.id} rigs={locker.rigs} isWhole={find === ''} />
+        <PutAway boatId={boat.id} thing="rig" what="Rigs" rows={locker.putAway} />
       </main>
     </WordsProvider>
   );

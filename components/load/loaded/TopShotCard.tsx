@@ -8,6 +8,7 @@ import { QuantityField, useQuantity } from '@/components/fields/QuantityField';
 import { ChoiceField } from '@/components/fields/TextField';
 import { useSend } from '@/components/http/useSend';
 import { useRig } from '@/components/rig/RigProvider';
+import { offeredLines } from '@/components/keeping/offeredLines';
 import { Button } from '@/components/ui/Button';
 import { Card } from '@/components/ui/Card';
 import { useUnits } from '@/components/units/UnitsProvider';
@@ -97,7 +98,7 @@ function Replace({ care, load }: { care: TopShotCare; load: LoadRecord }) {
         <ChoiceField
           label="New line"
           value={productId}
-          options={record.products.map((product) => ({ value: product.id, text: product.name }))}
+          options={offeredLines(record.products)}
           onChange={setProductId}
           error={fieldError('productId')}
         />

@@ -2,8 +2,6 @@
 
 import dynamic from 'next/dynamic';
 import type { ComponentProps } from 'react';
-import { useDraft } from '@/components/fields/useDraft';
-import { areVariants } from './variants';
 import { CollapsibleCard } from '@/components/ui/CollapsibleCard';
 
 /** Loaded when it is first opened. */
@@ -11,14 +9,15 @@ const Inside = dynamic(() => import('./CompareCardInside').then(({ CompareCardIn
   ssr: false,
 });
 
-/** Plans put aside, side by side. */
+/** Plans that the boat keeps, to be taken up or looked at side by side. */
 export function CompareCard(props: ComponentProps<typeof Inside>) {
-  const [kept] = useDraft(`variants:${props.record.id}`, areVariants);
-  const line = kept?.length
-    ? `${kept.length + 1} plans on one scale`
-    : 'put this plan aside, change it, and look at both side by side';
+  const kept = props.record.keptPlans.length;
+  const line =
+    kept > 0
+      ? `${kept} kept on this boat: take one up, or look at several side by side`
+      : 'keep this plan under a name, for other rigs, other devices, or to compare it';
   return (
-    <CollapsibleCard title="Compare plans" line={line}>
+    <CollapsibleCard title="Kept plans" line={line}>
       <Inside {...props} />
     </CollapsibleCard>
   );

@@ -3,20 +3,27 @@
 import { useMemo } from 'react';
 import { comparedPlan, type ComparedPlan } from '@/core/rig/load/comparePlans';
 import { productOf } from '@/core/rig/line/planForRig';
-import type { RigRecord } from '@/core/record/record';
+import type { KeptPlanRecord, RigRecord } from '@/core/record/record';
 import type { Outcome } from '@/core/result';
 import { TextField } from '@/components/fields/TextField';
 import { isText, useDraft } from '@/components/fields/useDraft';
+import { More } from '@/components/keeping/More';
+import { useSend } from '@/components/http/useSend';
 import { Button } from '@/components/ui/Button';
 import { useUnits } from '@/components/units/UnitsProvider';
 import { useSay } from '@/components/units/useSay';
 import { ComparedRibbon } from './ComparedRibbon';
 import { rangeOf, targetOf } from './fillDraft';
 import { plannedRecord } from './plannedRecord';
-import type { StackDraft } from './stackDraft';
-import { areVariants, MOST_VARIANTS, type Variant } from './variants';
+import { draftOfKept, stackOf, type StackDraft } from './stackDraft';
 
-/** Plans of one reel side by side: the one in the editor, and those that were put aside. */
+/** Plans beside the one in the editor, at the most. */
+const MOST_BESIDE = 4;
+
+const areIds = (kept: unknown): kept is readonly string[] =>
+  Array.isArray(kept) && kept.every((each) => typeof each === 'string');
+
+/** The plans that the boat keeps: another one kept, one taken up, several beside the one in the editor. */
 export function CompareCardInside({
   record,
   draft,
@@ -26,42 +33,74 @@ export function CompareCardInside({
   draft: StackDraft;
   onTake: (draft: StackDraft) => void;
 }) {
-  const [kept, keep] = useDraft(`variants:${record.id}`, areVariants);
-  const [typedName, setName] = useDraft(`variant-name:${record.id}`, isText);
-  const name = typedName ?? '';
-  const variants = kept ?? [];
-  const putAside = (): void => {
-    keep([...variants, { id: crypto.randomUUID(), name: name.trim() || `Plan ${variants.length + 1}`, draft }]);
-    setName(null);
+  const { sendNow, state, fieldError } = useSend();
+  const [beside, setBeside] = useDraft(`beside:${record.id}`, areIds);
+  const [typedName, setName] = useDraft(`plan-name:${record.id}`, isText);
+  const stack = stackOf(draft, record.reel.fullDiameterM.value);
+  const plans = record.keptPlans.filter(({ id }) => beside?.includes(id)).slice(0, MOST_BESIDE);
+  const toggle = (id: string): void =>
+    setBeside(beside?.includes(id) ? beside.filter((each) => each !== id) : [...(beside ?? []), id]);
+  const keep = async (): Promise<void> => {
+    if (!stack) return;
+    const name = typedName ?? '';
+    const kept = await sendNow('keepPlan', { boatId: record.boat.id }, { name, stack }, `Plan ${name.trim()} is kept.`);
+    if (kept.ok) setName(null);
   };
   return (
-    <>
-      <div className="flex flex-col gap-4">
-        <div className="flex flex-wrap items-end gap-2">
-          <TextField label="Name of the plan as it stands" value={name} onChange={setName} />
-          <Button disabled={variants.length >= MOST_VARIANTS} onClick={putAside}>
-            Put this plan aside
-          </Button>
-          <span className="text-sm text-ink-soft">Up to {MOST_VARIANTS}, kept in this browser.</span>
-        </div>
-        {variants.length > 0 && (
-          <Compared
-            record={record}
-            draft={draft}
-            variants={variants}
-            onTake={onTake}
-            onDrop={(id) => keep(variants.filter((variant) => variant.id !== id))}
-          />
-        )}
+    <div className="flex flex-col gap-4">
+      <div className="flex flex-wrap items-end gap-2">
+        <TextField
+          label="Name of the plan as it stands"
+          value={typedName ?? ''}
+          onChange={setName}
+          error={fieldError('name')}
+        />
+        <Button disabled={!stack || state.kind === 'sending'} onClick={() => void keep()}>
+          Keep this plan
+        </Button>
       </div>
-    </>
+      {record.keptPlans.length > 0 && (
+        <ul className="flex flex-col divide-y divide-edge">
+          {record.keptPlans.map((plan) => (
+            <li key={plan.id} className="flex flex-wrap items-center justify-between gap-x-4 gap-y-1 py-1.5">
+              <span>
+                <b>{plan.name}</b>{' '}
+                <span className="text-sm text-ink-soft">
+                  {plan.stack.segments.map((segment) => segment.name).join(', ')}
+                </span>
+              </span>
+              <span className="flex flex-wrap items-center gap-1">
+                <Button onClick={() => onTake(draftOfKept(plan.stack, record, () => crypto.randomUUID()))}>
+                  Take it up
+                </Button>
+                <Button
+                  weight="quiet"
+                  aria-pressed={plans.includes(plan)}
+                  disabled={!plans.includes(plan) && plans.length >= MOST_BESIDE}
+                  onClick={() => toggle(plan.id)}
+                >
+                  {plans.includes(plan) ? 'Beside, on one scale' : 'Look at it beside'}
+                </Button>
+                <More
+                  boatId={record.boat.id}
+                  thing="plan"
+                  id={plan.id}
+                  name={plan.name}
+                  stays="Put away, the plan is not offered any more. Rigs that took it up keep what they have."
+                />
+              </span>
+            </li>
+          ))}
+        </ul>
+      )}
+      {plans.length > 0 && <Compared record={record} draft={draft} plans={plans} />}
+    </div>
   );
 }
 
 interface Column {
   readonly id: string;
   readonly name: string;
-  readonly draft: StackDraft;
   readonly record: RigRecord;
   readonly plan: Outcome<ComparedPlan>;
 }
@@ -69,28 +108,31 @@ interface Column {
 function Compared({
   record,
   draft,
-  variants,
-  onTake,
-  onDrop,
+  plans,
 }: {
   record: RigRecord;
   draft: StackDraft;
-  variants: readonly Variant[];
-  onTake: (draft: StackDraft) => void;
-  onDrop: (id: string) => void;
+  plans: readonly KeptPlanRecord[];
 }) {
   const { format } = useUnits();
   const say = useSay();
   const range = useMemo(() => rangeOf(draft.fill), [draft.fill]);
   const columns = useMemo(
     () =>
-      [{ id: '', name: 'in the editor', draft }, ...variants].flatMap((each): Column[] => {
+      [
+        { id: '', name: 'in the editor', draft },
+        ...plans.map(({ id, name, stack }) => ({
+          id,
+          name,
+          draft: draftOfKept(stack, record, () => crypto.randomUUID()),
+        })),
+      ].flatMap((each): Column[] => {
         const planned = plannedRecord(record, each.draft);
         const fill = targetOf(each.draft.fill, record.reel.fullDiameterM.value);
         if (!planned || !fill) return [];
-        return [{ ...each, record: planned, plan: comparedPlan(planned, fill, range) }];
+        return [{ id: each.id, name: each.name, record: planned, plan: comparedPlan(planned, fill, range) }];
       }),
-    [record, draft, variants, range],
+    [record, draft, plans, range],
   );
   const good = columns.flatMap(({ plan, ...rest }) => (plan.ok ? [{ ...rest, plan: plan.value }] : []));
   const longestM = Math.max(...good.map(({ plan }) => plan.line.totalLengthM));
@@ -158,23 +200,6 @@ function Compared({
                 .join('; '),
             )}
           </tbody>
-          <tfoot>
-            <tr>
-              <td />
-              {good.map((column) => (
-                <td key={column.id} className="py-1.5 pr-3">
-                  {column.id !== '' && (
-                    <div className="flex flex-wrap gap-1">
-                      <Button onClick={() => onTake({ ...column.draft, version: draft.version })}>Edit this one</Button>
-                      <Button weight="quiet" onClick={() => onDrop(column.id)}>
-                        Drop
-                      </Button>
-                    </div>
-                  )}
-                </td>
-              ))}
-            </tr>
-          </tfoot>
         </table>
       </div>
     </div>

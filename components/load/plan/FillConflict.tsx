@@ -1,7 +1,7 @@
 'use client';
 
 import type { FillTarget } from '@/core/load/fillTarget';
-import { plannedCounterError } from '@/core/rig/load/fillOfRig';
+import { plannedCounterError } from '@/core/rig/line/fillOfRig';
 import type { RigRecord } from '@/core/record/record';
 import type { LoadedLine } from '@/core/spool/loadedLine';
 import { useUnits } from '@/components/units/UnitsProvider';

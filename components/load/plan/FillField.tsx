@@ -1,11 +1,10 @@
 'use client';
 
-import { DEFAULT_LEVEL_BELOW_RIM_M } from '@/core/load/defaults';
 import type { FillTarget } from '@/core/load/fillTarget';
 import { QuantityField } from '@/components/fields/QuantityField';
 import { ChoiceField, TextField } from '@/components/fields/TextField';
 import { LIMITS } from '@/usecases/limits';
-import { DEFAULT_RANGE_M, SOON_GONE_LIMITS, targetOf, type FillDraft } from './fillDraft';
+import { initialFill, targetOf, type FillDraft } from './fillDraft';
 
 const KINDS: readonly { value: FillTarget['kind']; text: string }[] = [
   { value: 'below-rim', text: 'so far under the rim' },
@@ -28,6 +27,7 @@ export function FillField({
 }) {
   const change = (part: Partial<FillDraft>): void => onChange({ ...fill, ...part });
   const options = hasCounter ? KINDS : KINDS.filter(({ value }) => value !== 'counter-true');
+  const initial = initialFill(fill, fullDiameterM);
   const unreadable = targetOf(fill, fullDiameterM) === null;
   return (
     <div className="flex flex-col gap-2">
@@ -37,7 +37,7 @@ export function FillField({
           label="Finished level, under the rim"
           quantity="smallLength"
           typed={fill.level}
-          initialSi={DEFAULT_LEVEL_BELOW_RIM_M}
+          initialSi={initial.levelBelowRimM}
           limits={LIMITS.levelBelowRimM}
           onTyped={(level) => change({ level })}
           hint="2 mm is this product's default: just under full, with room for careless rewinding."
@@ -59,7 +59,7 @@ export function FillField({
           label="Diameter at the mark"
           quantity="smallLength"
           typed={fill.mark}
-          initialSi={fullDiameterM}
+          initialSi={initial.diameterM}
           limits={LIMITS.fullDiameterM}
           onTyped={(mark) => change({ mark })}
           hint="measured across the spool at the mark"
@@ -71,7 +71,7 @@ export function FillField({
             label="Working from"
             quantity="length"
             typed={fill.from}
-            initialSi={DEFAULT_RANGE_M.from}
+            initialSi={initial.fromM}
             limits={LIMITS.walkLengthM}
             onTyped={(from) => change({ from })}
           />
@@ -79,7 +79,7 @@ export function FillField({
             label="to"
             quantity="length"
             typed={fill.to}
-            initialSi={DEFAULT_RANGE_M.to}
+            initialSi={initial.toM}
             limits={LIMITS.walkLengthM}
             onTyped={(to) => change({ to })}
             error={unreadable ? 'The range must end beyond its start.' : undefined}
@@ -90,8 +90,8 @@ export function FillField({
         label="Line that will soon be gone"
         quantity="length"
         typed={fill.soonGone ?? null}
-        initialSi={0}
-        limits={SOON_GONE_LIMITS}
+        initialSi={initial.soonGoneM}
+        limits={LIMITS.soonGoneM}
         onTyped={(soonGone) => change({ soonGone })}
         hint="leader knots and snags: filled over on purpose, so that the level is right once it is gone"
       />

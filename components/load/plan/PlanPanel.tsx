@@ -2,7 +2,7 @@
 
 import Link from 'next/link';
 import { useEffect, useMemo } from 'react';
-import { fillOfRig } from '@/core/rig/load/fillOfRig';
+import { fillOfRig } from '@/core/rig/line/fillOfRig';
 import { planForRig } from '@/core/rig/line/planForRig';
 import { adviceOnPlan } from '@/core/rig/load/plannedLoad';
 import { useDraft } from '@/components/fields/useDraft';
@@ -24,7 +24,7 @@ import { RecipeCard } from './RecipeCard';
 import { ReelKnowledge } from '../reel/ReelKnowledge';
 import { ReelFacts } from '../reel/ReelFacts';
 import { PlanAnswer, RunSheet } from './PlanAnswer';
-import { draftJoins, draftOf, draftSegments, isStackDraft, type StackDraft } from './stackDraft';
+import { draftOf, isStackDraft, stackOf, type StackDraft } from './stackDraft';
 import { StackEditor } from './StackEditor';
 
 /** Overfill (m) beyond which a plan is not taken to the bench: it would rub or jam. */
@@ -55,16 +55,12 @@ export function PlanPanel() {
   }, [plan, planned, setDraftRecord]);
 
   const save = async (): Promise<number | null> => {
-    const segments = draftSegments(draft);
-    if (!segments) return null;
+    const stack = stackOf(draft, rimM);
+    if (!stack) return null;
     const result = await sendNow(
       'saveStack',
       { boatId: record.boat.id, rigId: record.id },
-      {
-        version: draft.version,
-        segments,
-        joins: draftJoins(draft),
-      },
+      { version: draft.version, ...stack },
       'The plan is stored.',
     );
     if (!result.ok) return null;

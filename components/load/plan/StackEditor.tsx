@@ -23,6 +23,7 @@ import { SEGMENT_ROLES, type LineProductRecord } from '@/core/record/record';
 import { QuantityField } from '@/components/fields/QuantityField';
 import { ChoiceField, TextField } from '@/components/fields/TextField';
 import { Button } from '@/components/ui/Button';
+import { offeredLines } from '@/components/keeping/offeredLines';
 import { LIMITS } from '@/usecases/limits';
 import {
   rowLengthM,
@@ -149,7 +150,7 @@ function SegmentRow({ row, index, props }: { row: StackRow; index: number; props
         <ChoiceField
           label="Line"
           value={row.productId}
-          options={products.map((product) => ({ value: product.id, text: product.name }))}
+          options={offeredLines(products, row.productId)}
           onChange={(productId) => change({ productId })}
           error={error('productId')}
         />
@@ -229,7 +230,7 @@ function IconButton({
 /** The stack in winding order: every segment, its line, length and the join below it. */
 export function StackEditor(props: Props) {
   const { draft, products, onChange } = props;
-  const firstProduct = products[0];
+  const firstProduct = products.find(({ archivedAt }) => archivedAt === null) ?? products[0];
   // The same on the server and in the browser, which the library's own counter is not.
   const id = useId();
   const sensors = useSensors(

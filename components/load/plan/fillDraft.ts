@@ -1,10 +1,12 @@
 import { DEFAULT_LEVEL_BELOW_RIM_M } from '@/core/load/defaults';
-import type { FillTarget } from '@/core/load/fillTarget';
+import type { FillTarget, PlannedFill } from '@/core/load/fillTarget';
 import { readTyped, type Typed } from '@/components/fields/typedQuantity';
 import { LIMITS } from '@/usecases/limits';
 
-/** Where the fill is to end, as it was typed. */
+/** Where the fill is to end, as it was typed over what is stored. */
 export interface FillDraft {
+  /** As stored with the plan; null or missing while nobody has said. */
+  readonly stored?: PlannedFill | null;
   readonly kind: FillTarget['kind'];
   readonly level: Typed | null;
   readonly sharePercent: string;
@@ -14,9 +16,6 @@ export interface FillDraft {
   /** Metres of the outermost line that leader knots and snags will soon take. */
   readonly soonGone: Typed | null;
 }
-
-/** Most metres that can be meant as soon gone. */
-export const SOON_GONE_LIMITS = { min: 0, max: 100 } as const;
 
 /** A usual working range of a troller: from 20 to 60 m out. A starting value, said to be one. */
 export const DEFAULT_RANGE_M = { from: 20, to: 60 } as const;
@@ -31,19 +30,46 @@ export const NEW_FILL: FillDraft = {
   soonGone: null,
 };
 
+/** The draft of a stored fill, nothing typed over it yet. */
+export function fillDraftOf(stored: PlannedFill | null): FillDraft {
+  if (!stored) return NEW_FILL;
+  const { target } = stored;
+  const share = target.kind === 'depth-share' ? String(Number((100 * target.share).toFixed(1))) : NEW_FILL.sharePercent;
+  return { ...NEW_FILL, stored, kind: target.kind, sharePercent: share };
+}
+
+/** What stands in each field of a fill before anything is typed: what is stored, else the defaults (m). */
+export function initialFill(draft: FillDraft, fullDiameterM: number) {
+  const target = draft.stored?.target;
+  return {
+    levelBelowRimM: target?.kind === 'below-rim' ? target.levelBelowRimM : DEFAULT_LEVEL_BELOW_RIM_M,
+    diameterM: target?.kind === 'mark' ? target.diameterM : fullDiameterM,
+    fromM: target?.kind === 'counter-true' ? target.fromM : DEFAULT_RANGE_M.from,
+    toM: target?.kind === 'counter-true' ? target.toM : DEFAULT_RANGE_M.to,
+    soonGoneM: draft.stored?.soonGoneM ?? 0,
+  };
+}
+
+/** The fill of a draft as it is stored with the plan, or null while a figure of it is missing or unreadable. */
+export function plannedFillOf(draft: FillDraft, fullDiameterM: number): PlannedFill | null {
+  const [target, soonGoneM] = [targetOf(draft, fullDiameterM), soonGoneOf(draft)];
+  return target && soonGoneM !== null ? { target, soonGoneM } : null;
+}
+
 /** The working range as it was typed, else the usual one (m off the spool). */
 export function rangeOf(draft: FillDraft): { readonly fromM: number; readonly toM: number } {
   const read = (typed: Typed | null, initial: number): number => {
     const value = readTyped(typed, initial, 'length', LIMITS.walkLengthM);
     return value.ok && value.value !== null ? value.value : initial;
   };
-  const [fromM, toM] = [read(draft.from, DEFAULT_RANGE_M.from), read(draft.to, DEFAULT_RANGE_M.to)];
+  const initial = initialFill(draft, NaN);
+  const [fromM, toM] = [read(draft.from, initial.fromM), read(draft.to, initial.toM)];
   return toM > fromM ? { fromM, toM } : { fromM: DEFAULT_RANGE_M.from, toM: DEFAULT_RANGE_M.to };
 }
 
 /** Metres that will soon be gone, or null while they cannot be read. */
 export function soonGoneOf(draft: FillDraft): number | null {
-  const read = readTyped(draft.soonGone ?? null, 0, 'length', SOON_GONE_LIMITS);
+  const read = readTyped(draft.soonGone ?? null, draft.stored?.soonGoneM ?? 0, 'length', LIMITS.soonGoneM);
   return read.ok ? read.value : null;
 }
 
@@ -62,9 +88,10 @@ export function targetOf(draft: FillDraft, fullDiameterM: number): FillTarget | 
     const read = readTyped(typed, initial, quantity, limits);
     return read.ok ? read.value : null;
   };
+  const initial = initialFill(draft, fullDiameterM);
   switch (draft.kind) {
     case 'below-rim': {
-      const levelBelowRimM = value(draft.level, DEFAULT_LEVEL_BELOW_RIM_M, 'smallLength', LIMITS.levelBelowRimM);
+      const levelBelowRimM = value(draft.level, initial.levelBelowRimM, 'smallLength', LIMITS.levelBelowRimM);
       return levelBelowRimM === null ? null : { kind: 'below-rim', levelBelowRimM };
     }
     case 'depth-share': {
@@ -72,12 +99,12 @@ export function targetOf(draft: FillDraft, fullDiameterM: number): FillTarget | 
       return share > 0.05 && share <= 1.1 ? { kind: 'depth-share', share } : null;
     }
     case 'mark': {
-      const diameterM = value(draft.mark, fullDiameterM, 'smallLength', LIMITS.fullDiameterM);
+      const diameterM = value(draft.mark, initial.diameterM, 'smallLength', LIMITS.fullDiameterM);
       return diameterM === null ? null : { kind: 'mark', diameterM };
     }
     case 'counter-true': {
-      const fromM = value(draft.from, DEFAULT_RANGE_M.from, 'length', LIMITS.walkLengthM);
-      const toM = value(draft.to, DEFAULT_RANGE_M.to, 'length', LIMITS.walkLengthM);
+      const fromM = value(draft.from, initial.fromM, 'length', LIMITS.walkLengthM);
+      const toM = value(draft.to, initial.toM, 'length', LIMITS.walkLengthM);
       return fromM !== null && toM !== null && toM > fromM ? { kind: 'counter-true', fromM, toM } : null;
     }
   }

@@ -1,8 +1,8 @@
 import type { JoinKind } from '@/core/joins/joinKinds';
-import type { RigRecord, SegmentRecord, SegmentRole } from '@/core/record/record';
+import type { PlannedStack, RigRecord, SegmentRecord, SegmentRole } from '@/core/record/record';
 import { readTyped, type Typed } from '@/components/fields/typedQuantity';
 import { LIMITS } from '@/usecases/limits';
-import { NEW_FILL, type FillDraft } from './fillDraft';
+import { fillDraftOf, plannedFillOf, type FillDraft } from './fillDraft';
 
 /** One segment of a stack that is being edited, with what was typed as it was typed. */
 export interface StackRow {
@@ -28,10 +28,15 @@ export interface StackDraft {
 }
 
 export function draftOf(record: RigRecord): StackDraft {
+  return draftOfStack({ segments: record.segments, joins: record.planJoins, fill: record.fill }, record.version);
+}
+
+/** A stack as it is stored, as a draft over the version that was read. */
+function draftOfStack({ segments, joins, fill }: PlannedStack, version: number): StackDraft {
   return {
-    version: record.version,
-    fill: NEW_FILL,
-    rows: record.segments.map((segment) => ({
+    version,
+    fill: fillDraftOf(fill),
+    rows: segments.map((segment) => ({
       id: segment.id,
       name: segment.name,
       role: segment.role,
@@ -42,9 +47,22 @@ export function draftOf(record: RigRecord): StackDraft {
       lengthKnown: segment.lengthKnown,
       wound: segment.wound,
       colours: segment.colours.join(', '),
-      joinKind: record.planJoins.find((join) => join.outerSegmentId === segment.id)?.kind ?? 'double-sliding-knot',
+      joinKind: joins.find((join) => join.outerSegmentId === segment.id)?.kind ?? 'double-sliding-knot',
     })),
   };
+}
+
+/** A kept plan as a draft for a rig: segments that the rig does not have get rows of their own. */
+export function draftOfKept(stack: PlannedStack, record: RigRecord, newId: () => string): StackDraft {
+  const draft = draftOfStack(stack, record.version);
+  const isOwn = (id: string): boolean => record.segments.some((segment) => segment.id === id);
+  return { ...draft, rows: draft.rows.map((row) => (isOwn(row.id) ? row : { ...row, id: newId() })) };
+}
+
+/** A draft as it is stored, or null while a length or the fill is missing or unreadable. */
+export function stackOf(draft: StackDraft, fullDiameterM: number): PlannedStack | null {
+  const [segments, fill] = [draftSegments(draft), plannedFillOf(draft.fill, fullDiameterM)];
+  return segments && fill && { segments, joins: draftJoins(draft), fill };
 }
 
 export function isStackDraft(kept: unknown): kept is StackDraft {

@@ -1,10 +1,10 @@
 import { asWound, type MeasuredLevel } from '../../load/asWound';
-import { DEFAULT_LEVEL_BELOW_RIM_M } from '../../load/defaults';
 import { LEVEL_SD_M } from '../../measurement/errors';
 import { oncePer } from '../../oncePer';
 import { failure, success, type Outcome } from '../../result';
 import { bulkRelativeSd } from '../../load/planLoad';
 import { buildLoadedLine, type LoadedLine } from '../../spool/loadedLine';
+import { plannedLevelM } from './fillOfRig';
 import { planForRig, productOf } from './planForRig';
 import type { LevelRecord, LoadRecord, RigRecord, TrialRecord } from '../../record/record';
 import { measuredLevels, productIdNow, woundSegments } from './woundSegments';
@@ -34,7 +34,7 @@ export const currentLine = oncePer((record: RigRecord): Outcome<CurrentLine, NoL
     if (wound.line.woundLengthM > 0) return success(wound);
     return failure('nothing-left');
   }
-  const plan = planForRig(record, DEFAULT_LEVEL_BELOW_RIM_M);
+  const plan = planForRig(record, plannedLevelM(record));
   if (!plan.ok) return plan;
   if (!(plan.value.line.woundLengthM > 0)) {
     return failure('nothing-on-the-spool');

@@ -6,7 +6,7 @@ import { spoolStateAt, type LoadedLine } from '../../spool/loadedLine';
 import type { StrengthPlace } from '../../strength/rigStrength';
 import { countsForLine } from '../../counter/counter';
 import { counterOf } from '../line/counterOf';
-import { fillOfRig } from './fillOfRig';
+import { fillOfRig } from '../line/fillOfRig';
 import { planForRig } from '../line/planForRig';
 import type { RigRecord } from '../../record/record';
 import { strengthOfRig } from '../strength/strengthOfRig';

@@ -1,5 +1,5 @@
-import { DEFAULT_LEVEL_BELOW_RIM_M } from '../../load/defaults';
 import { kitOfRig } from './plannedLoad';
+import { plannedLevelM } from '../line/fillOfRig';
 import { planForRig } from '../line/planForRig';
 import type { RigRecord } from '../../record/record';
 
@@ -16,11 +16,11 @@ export interface WantedLine {
   readonly loaded: boolean;
 }
 
-/** Every piece of line that the stacks of several rigs ask for, filled to the usual level. */
+/** Every piece of line that the stacks of several rigs ask for, filled as planned. */
 export function wantedLines(records: readonly RigRecord[]): readonly WantedLine[] {
   return records.flatMap((record) => {
     if (record.segments.length === 0) return [];
-    const plan = planForRig(record, DEFAULT_LEVEL_BELOW_RIM_M);
+    const plan = planForRig(record, plannedLevelM(record));
     if (!plan.ok) return [];
     return kitOfRig(record, plan.value).lines.map((line): WantedLine => ({
       rigId: record.id,

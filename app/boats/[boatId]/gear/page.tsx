@@ -3,12 +3,19 @@ import { GearPage } from '@/components/gear/GearPage';
 import { WordsProvider } from '@/components/units/WordsProvider';
 import { Header } from '@/components/shell/Header';
 import { boatPath, gearPath } from '@/components/shell/paths';
+import { readSearch, type Search } from '@/app/read/search';
 import { pageCrew, readPage } from '@/app/read/snapshot';
 import { readGear } from '@/usecases/gear/gear';
 
 export const metadata: Metadata = { title: 'Reels and lines' };
 
-export default async function Gear({ params }: { params: Promise<{ boatId: string }> }) {
+interface Props {
+  readonly params: Promise<{ boatId: string }>;
+  readonly searchParams: Search;
+}
+
+export default async function Gear({ params, searchParams }: Props) {
+  const { likeRigId } = await readSearch(searchParams);
   const { gear, crew } = await readPage((await params).boatId, async (db) => {
     const gear = await readGear(db);
     return gear && { gear, crew: await pageCrew(db) };
@@ -35,6 +42,10 @@ export default async function Gear({ params }: { params: Promise<{ boatId: strin
           lines={gear.lines}
           freeReelIds={gear.freeReelIds}
           supplySpools={gear.supplySpools}
+          people={gear.people}
+          rigs={gear.rigs}
+          plans={gear.plans}
+          likeRigId={likeRigId}
           wanted={gear.wanted}
         />
       </main>

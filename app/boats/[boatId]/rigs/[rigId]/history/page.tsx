@@ -1,5 +1,7 @@
 import { notFound } from 'next/navigation';
 import { History } from '@/components/history/History';
+import { ThisRig } from '@/components/history/ThisRig';
+import { readFreeReels } from '@/usecases/gear/gear';
 import { readPage } from '@/app/read/snapshot';
 import { readActs } from '@/usecases/history/undoActs';
 import { asId } from '@/usecases/inputs';
@@ -7,5 +9,14 @@ import { asId } from '@/usecases/inputs';
 export default async function HistoryPage({ params }: { params: Promise<{ boatId: string; rigId: string }> }) {
   const { boatId, rigId } = await params;
   const id = asId(rigId) ?? notFound();
-  return <History acts={await readPage(boatId, (db) => readActs(db, id))} />;
+  const { acts, freeReels } = await readPage(boatId, async (db) => ({
+    acts: await readActs(db, id),
+    freeReels: await readFreeReels(db),
+  }));
+  return (
+    <div className="grid items-start gap-4 lg:grid-cols-[3fr_2fr]">
+      <History acts={acts} />
+      <ThisRig freeReels={freeReels} />
+    </div>
+  );
 }

@@ -4,16 +4,14 @@ import { FormChoice, FormText } from '@/components/fields/FormParts';
 import { choice, words } from '@/components/fields/specs';
 import { useDraftForm } from '@/components/fields/useDraftForm';
 import { useSend } from '@/components/http/useSend';
-import { useRig } from '@/components/rig/RigProvider';
 import { Button } from '@/components/ui/Button';
 
 /** Adds one of the crew: a name or a post, and the working hand. */
-export function NewPerson() {
-  const { record } = useRig();
+export function NewPerson({ boatId }: { boatId: string }) {
   const { sendNow, state } = useSend();
-  const form = useDraftForm(`person:${record.boat.id}`, { name: words(), hand: choice(['right', 'left'], 'right') });
+  const form = useDraftForm(`person:${boatId}`, { name: words(), hand: choice(['right', 'left'], 'right') });
   const add = (): Promise<void> =>
-    form.submit((person) => sendNow('addPerson', { boatId: record.boat.id }, person, 'On the crew list.'));
+    form.submit((person) => sendNow('addPerson', { boatId }, person, 'On the crew list.'));
   return (
     <div className="flex flex-wrap items-end gap-2">
       <FormText form={form} name="name" label="Add one of the crew" />

@@ -9,8 +9,8 @@ import {
 import type { LoadedLine } from '../../spool/loadedLine';
 import { success, type Outcome } from '../../result';
 import { woundAreaM2 } from '../../spool/spoolGeometry';
-import { counterOf } from '../line/counterOf';
-import { productOf } from '../line/planForRig';
+import { counterOf } from './counterOf';
+import { productOf } from './planForRig';
 import type { RigRecord } from '../../record/record';
 
 /**
@@ -29,6 +29,13 @@ export function fillOfRig(record: RigRecord, target: FillTarget, soonGoneM = 0):
     fullDiameterM: record.reel.fullDiameterM.value,
   };
   return success(levelBeforeLoss(reel, level.value, soonGoneM, woundAreaM2(diameterM.value, packing.value)));
+}
+
+/** How deep under the rim the fill of a rig's stored plan ends (m): just under full while nobody has said, or where it cannot. */
+export function plannedLevelM(record: RigRecord): number {
+  if (!record.fill) return DEFAULT_LEVEL_BELOW_RIM_M;
+  const level = fillOfRig(record, record.fill.target, record.fill.soonGoneM);
+  return level.ok ? level.value : DEFAULT_LEVEL_BELOW_RIM_M;
 }
 
 function levelOfStack(record: RigRecord, target: FillTarget): Outcome<number, FillProblem> {

@@ -1,0 +1,253 @@
+import { randomUUID } from 'node:crypto';
+import { NOBODY, withBoat } from '../../db/withBoat';
+import { readBoats } from '../../usecases/boats/readBoats';
+import { readActs } from '../../usecases/history/undoActs';
+import { readLocker } from '../../usecases/rigs/locker';
+import type { RequestName, RequestParams } from '../../usecases/requests/routes';
+import { addSupplySpool, createReel, createRig, look, readGear, readRigRecord } from './acts';
+import { askOf } from './ask';
+import { closeDatabase, freshDatabase } from './database';
+import { bench, must, REEL, type Bench } from './gear';
+
+let b: Bench;
+
+beforeAll(freshDatabase);
+beforeEach(async () => {
+  b = await bench(`Boat ${Math.trunc(performance.now() * 1000)}`);
+});
+afterAll(closeDatabase);
+
+async function ask<N extends RequestName>(name: N, params: Omit<RequestParams<N>, 'boatId'>, body: unknown) {
+  return (await askOf(b.boatId, name, params, body)).outcome;
+}
+
+const rig = () => ({ rigId: b.rigId });
+const record = async () => {
+  const read = await readRigRecord(b.boatId, b.rigId);
+  if (!read) throw new Error('the rig is gone');
+  return read;
+};
+const locker = look(readLocker);
+const gear = async () => {
+  const read = await readGear(b.boatId);
+  if (!read) throw new Error('the boat is gone');
+  return read;
+};
+
+/** Winds the plan onto the reel, accepts its counter and sets its drag. */
+async function loadIt(): Promise<string> {
+  const version = (await record()).version;
+  const { loadId } = must(await ask('beginWinding', rig(), { version, levelBelowRimM: 0.002 })) as { loadId: string };
+  for (const segment of (await record()).load?.segments ?? []) {
+    must(
+      await ask('noteWinding', { ...rig(), loadId }, { segmentId: segment.segmentId, reading: segment.stopReading }),
+    );
+  }
+  must(await ask('finishWinding', { ...rig(), loadId }, { version: 1, levelBelowRimM: 0.002, supplies: [] }));
+  must(await ask('acceptCalibration', rig(), { loadId, method: 'card' }));
+  must(await ask('noteHang', rig(), { hangM: 0.3 }));
+  const aim = { loadId, fraction: 0.2, strengthBasis: 'weakest', rodAngleRad: 1 };
+  const { id: settingId } = must(await ask('startDragSetting', rig(), aim)) as { id: string };
+  const target = (await record()).dragSession?.targetN ?? NaN;
+  for (let pull = 0; pull < 3; pull += 1) {
+    const body = { kind: 'bent rod', movingN: target, breakawayN: null, settingStep: 1, instrument: 'hand scale' };
+    must(await ask('recordDragPull', { ...rig(), settingId }, body));
+  }
+  must(await ask('acceptSetting', { ...rig(), settingId }, {}));
+  return loadId;
+}
+
+describe('a thing that is put away', () => {
+  it('is not offered any more, keeps what rests on it, and comes back', async () => {
+    const [lineId = ''] = b.lineIds;
+    must(await ask('putAway', {}, { thing: 'line', id: lineId, isAway: true }));
+    expect((await gear()).lines.find((line) => line.id === lineId)?.archivedAt).not.toBeNull();
+    expect((await record()).segments.map((segment) => segment.productId)).toContain(lineId);
+    must(await ask('putAway', {}, { thing: 'line', id: lineId, isAway: false }));
+    expect((await gear()).lines.every((line) => line.archivedAt === null)).toBe(true);
+  });
+
+  it('is no reel that carries a rig, and a rig that leaves its reel to another one', async () => {
+    const away = { thing: 'reel', id: b.reelId, isAway: true };
+    expect(await ask('putAway', {}, away)).toMatchObject({ status: 409, why: { reason: 'reel-in-use' } });
+    const loadId = await loadIt();
+    must(await ask('putAway', {}, { thing: 'rig', id: b.rigId, isAway: true }));
+    expect(await locker(b.boatId, '', 1)).toMatchObject({ total: 0, putAway: [{ id: b.rigId, name: 'Test rod' }] });
+    expect((await record()).load?.id).toBe(loadId);
+    const other = must(await createRig(b.boatId, { name: 'Heir', note: '', reelId: b.reelId })).id;
+    // The reel has kept what its load taught.
+    expect((await readRigRecord(b.boatId, other))?.knowledge.loadsSeen).toBe(1);
+    const back = { thing: 'rig', id: b.rigId, isAway: false };
+    expect(await ask('putAway', {}, back)).toMatchObject({ status: 409, why: { figures: { rig: 'Heir' } } });
+    must(await ask('putAway', {}, { thing: 'rig', id: other, isAway: true }));
+    must(await ask('putAway', {}, back));
+    expect((await locker(b.boatId, '', 1)).rigs).toHaveLength(1);
+  });
+
+  it('is not a rig at the bench', async () => {
+    must(await ask('beginWinding', rig(), { version: 2, levelBelowRimM: 0.002 }));
+    const away = await ask('putAway', {}, { thing: 'rig', id: b.rigId, isAway: true });
+    expect(away).toMatchObject({ status: 409, why: { reason: 'finish-winding-first' } });
+  });
+
+  it('is of this boat', async () => {
+    const other = await bench(`Other ${randomUUID()}`);
+    for (const [thing, id] of [
+      ['rig', other.rigId],
+      ['reel', other.reelId],
+      ['line', other.lineIds[0]],
+      ['boat', other.boatId],
+    ]) {
+      expect(await ask('putAway', {}, { thing, id, isAway: true })).toMatchObject({ ok: false });
+      expect(await ask('rename', {}, { thing, id, name: 'Ours now' })).toMatchObject({ status: 404 });
+    }
+    const boats = await readBoats(NOBODY);
+    expect(boats.find(({ id }) => id === other.boatId)?.name).toMatch(/^Other/);
+  });
+});
+
+describe('a name', () => {
+  it('can be another one for everything that has one', async () => {
+    const personId = (must(await ask('addPerson', {}, { name: 'Mate', hand: 'left' })) as { id: string }).id;
+    const supply = { label: 'One', lineProductId: b.lineIds[0] ?? '', boughtLengthM: 300, remainingLengthM: 300 };
+    const supplyId = must(await addSupplySpool(b.boatId, supply)).id;
+    const things = {
+      boat: b.boatId,
+      person: personId,
+      reel: b.reelId,
+      line: b.lineIds[0],
+      supply: supplyId,
+      rig: b.rigId,
+    };
+    for (const [thing, id] of Object.entries(things)) {
+      must(await ask('rename', {}, { thing, id, name: `New ${thing} ${b.boatId}` }));
+    }
+    const { boat, reels, lines, people, supplySpools, rigs } = await gear();
+    const named = [boat, ...reels, ...people, ...rigs].map(({ name }) => name);
+    const of = (thing: string): string => `New ${thing} ${b.boatId}`;
+    expect(named).toEqual([of('boat'), of('reel'), of('person'), of('rig')]);
+    expect(lines.map(({ name }) => name)).toContain(of('line'));
+    expect(supplySpools[0]?.label).toBe(of('supply'));
+    // A plan that is being edited elsewhere is not thrown away by it.
+    expect((await record()).version).toBe(2);
+  });
+
+  it('of a boat is its own', async () => {
+    const other = await bench(`Taken ${randomUUID()}`);
+    const taken = (await readBoats(NOBODY)).find(({ id }) => id === other.boatId)?.name ?? '';
+    const asked = await ask('rename', {}, { thing: 'boat', id: b.boatId, name: taken.toUpperCase() });
+    expect(asked).toMatchObject({ status: 422, fields: [{ path: 'name', why: { reason: 'boat-name-taken' } }] });
+  });
+});
+
+describe('taking out for good', () => {
+  it('takes what nothing rests on, and nothing else', async () => {
+    const reelId = must(
+      await createReel(b.boatId, { ...REEL, ratings: [{ label: '20/350', lineDiameterM: 0.00045, lengthM: 320 }] }),
+    ).id;
+    must(await ask('remove', {}, { thing: 'reel', id: reelId }));
+    expect((await gear()).reels.map(({ id }) => id)).toEqual([b.reelId]);
+    for (const [thing, id] of [
+      ['reel', b.reelId],
+      ['line', b.lineIds[0]],
+    ]) {
+      expect(await ask('remove', {}, { thing, id })).toMatchObject({ status: 409, why: { reason: 'rests-on-it' } });
+    }
+    expect((await gear()).lines).toHaveLength(2);
+  });
+
+  it('takes a rig that was made by mistake, and leaves one that has a history', async () => {
+    const reelId = must(await createReel(b.boatId, REEL)).id;
+    const id = must(await createRig(b.boatId, { name: 'Mistake', note: '', reelId })).id;
+    must(await ask('remove', {}, { thing: 'rig', id }));
+    expect((await gear()).freeReelIds).toEqual([reelId]);
+    await loadIt();
+    expect(await ask('remove', {}, { thing: 'rig', id: b.rigId })).toMatchObject({ status: 409 });
+    expect((await record()).load).not.toBeNull();
+  });
+});
+
+describe('a rig like another one', () => {
+  it('has its plan, joins, fill and aims as its own, and none of its measurements', async () => {
+    const fill = { target: { kind: 'mark', diameterM: 0.06 }, soonGoneM: 4 };
+    must(await ask('saveStack', rig(), { ...b.stack, version: 2, fill }));
+    await loadIt();
+    must(await ask('chooseMeantPlace', rig(), { placeId: b.stack.segments[2]?.id }));
+    const reelId = must(await createReel(b.boatId, REEL)).id;
+    const like = { from: 'rig', id: b.rigId };
+    const { id } = must(await ask('createRig', {}, { name: 'Twin', note: '', reelId, like })) as { id: string };
+    const [twin, first] = [await readRigRecord(b.boatId, id), await record()];
+    const bare = (of: typeof twin) => of?.segments.map((segment) => ({ ...segment, id: '', rigId: '' }));
+    expect(bare(twin)).toEqual(bare(first));
+    expect(twin?.segments.some((segment) => first.segments.some((each) => each.id === segment.id))).toBe(false);
+    expect(twin?.planJoins.map(({ kind }) => kind)).toEqual(first.planJoins.map(({ kind }) => kind));
+    expect(twin).toMatchObject({ fill, hangM: 0.3, load: null, calibration: null, dragSetting: null });
+    expect(twin?.dragAim).toEqual({ fraction: 0.2, strengthBasis: 'weakest' });
+    expect(twin?.meantPlaceId).toBe(twin?.segments[2]?.id);
+  });
+
+  it('may begin with a plan that was kept under a name', async () => {
+    const { segments, joins } = b.stack;
+    const stack = { segments, joins, fill: { target: { kind: 'depth-share', share: 0.9 }, soonGoneM: 0 } };
+    const { id: planId } = must(await ask('keepPlan', {}, { name: 'Copper, long top', stack })) as { id: string };
+    expect((await record()).keptPlans).toMatchObject([{ id: planId, name: 'Copper, long top', stack }]);
+    const reelId = must(await createReel(b.boatId, REEL)).id;
+    const body = { name: 'From a plan', note: '', reelId, like: { from: 'plan', id: planId } };
+    const { id } = must(await ask('createRig', {}, body)) as { id: string };
+    expect(await readRigRecord(b.boatId, id)).toMatchObject({ fill: stack.fill, segments: [{}, {}, {}] });
+    const strange = { ...stack, segments: segments.map((each) => ({ ...each, productId: randomUUID() })) };
+    expect(await ask('keepPlan', {}, { name: 'Not ours', stack: strange })).toMatchObject({ status: 422 });
+  });
+});
+
+describe('a rig that is moved', () => {
+  it('to another reel leaves load, counter and drag with the old one, and undoing brings them back', async () => {
+    const loadId = await loadIt();
+    const before = await record();
+    const reelId = must(await createReel(b.boatId, { ...REEL, name: 'Another reel' })).id;
+    const { id: actId, outcome } = await askOf(b.boatId, 'moveRig', rig(), { to: 'reel', reelId });
+    must(outcome);
+    const moved = await record();
+    expect(moved).toMatchObject({ load: null, calibration: null, dragSetting: null, hangM: 0.3 });
+    expect(moved.reel.id).toBe(reelId);
+    expect(moved.segments).toEqual(before.segments);
+    expect(moved.knowledge.loadsSeen).toBe(0);
+    // What the load taught stays with the reel on which it was wound.
+    const heir = must(await createRig(b.boatId, { name: 'Heir', note: '', reelId: b.reelId })).id;
+    expect((await readRigRecord(b.boatId, heir))?.knowledge.loadsSeen).toBe(1);
+    must(await ask('remove', {}, { thing: 'rig', id: heir }));
+    const [newest] = await withBoat(NOBODY, b.boatId, 'read', (db) => readActs(db, b.rigId));
+    must(await ask('undoActs', rig(), { fromId: actId, newestId: newest?.id }));
+    const back = await record();
+    expect(back.load?.id).toBe(loadId);
+    expect(back).toMatchObject({ calibration: before.calibration, dragSetting: before.dragSetting, reel: before.reel });
+  });
+
+  it('to a reel that is taken, its own, or from the bench, stays where it is', async () => {
+    const taken = must(await createReel(b.boatId, REEL)).id;
+    must(await createRig(b.boatId, { name: 'There', note: '', reelId: taken }));
+    expect(await ask('moveRig', rig(), { to: 'reel', reelId: taken })).toMatchObject({
+      why: { reason: 'reel-in-use' },
+    });
+    expect(await ask('moveRig', rig(), { to: 'reel', reelId: b.reelId })).toMatchObject({
+      why: { reason: 'same-reel' },
+    });
+    must(await ask('beginWinding', rig(), { version: 2, levelBelowRimM: 0.002 }));
+    const free = must(await createReel(b.boatId, REEL)).id;
+    expect(await ask('moveRig', rig(), { to: 'reel', reelId: free })).toMatchObject({ status: 409 });
+  });
+
+  it('to another rod keeps the load and its counter, and asks for the drag anew', async () => {
+    const loadId = await loadIt();
+    const before = await record();
+    must(await ask('moveRig', rig(), { to: 'rod', name: 'Second rod' }));
+    const moved = await record();
+    expect(moved).toMatchObject({
+      name: 'Second rod',
+      hangM: null,
+      dragSetting: null,
+      calibration: before.calibration,
+    });
+    expect(moved.load?.id).toBe(loadId);
+  });
+});
