@@ -88,6 +88,8 @@ async function loadLine(db: BoatDb, line: DemoLine, index: number): Promise<stri
       diameterSource: line.measured ? 'measured' : 'label',
       labelStrengthN: line.labelKg === null ? null : toSi('force', line.labelKg, 'kg'),
       family: line.family ?? '',
+      colourLengthM: null,
+      colours: [],
     }),
   );
   const strengthN = toSi('force', line.truth.strengthKg, 'kg');
@@ -143,6 +145,7 @@ async function loadRig(db: BoatDb, rig: DemoRig, idOf: (key: string) => string, 
       ratings: reel.ratings.map(({ label, lineMm, lengthM }) => ({ label, lineDiameterM: lineMm / 1000, lengthM })),
       counter: reel.counter && { ...reel.counter, drive: 'spool', digits: 3, source: 'maker', display: 'rounds' },
       windHand: reel.windHand ?? 'right',
+      gearRatio: null,
       dragKind: reel.dragKind,
       dragLimitN: reel.dragLimitKg === null ? null : toSi('force', reel.dragLimitKg, 'kg'),
     }),
@@ -204,6 +207,8 @@ async function saveSegments(db: BoatDb, rigId: string, rig: DemoRig, idOf: (key:
     lengthKnown: segment.known ?? false,
     wound: !segment.byHand,
     colours: [...(segment.colours ?? [])],
+    colourLengthM: null,
+    purpose: null,
   }));
   const joins = rig.segments.map((segment, index) => ({
     innerSegmentId: segments[index - 1]?.id ?? null,

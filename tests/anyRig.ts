@@ -1,3 +1,5 @@
+import { BACKING_PURPOSES } from '../core/load/backing';
+import { LAID_BY } from '../core/load/tension';
 import { JOIN_KIND_NAMES } from '../core/joins/joinKinds';
 import { SCHOOLS } from '../core/joins/schools';
 import { CALIPER_SD_M } from '../core/measurement/errors';
@@ -29,7 +31,7 @@ export function anyRig(seed: number): RigRecord {
   const draw = drawer(seed);
   const products = Array.from({ length: draw.whole(1, 4) }, (_, index) => anyLine(draw, index));
   const reel = anyReel(draw);
-  const bare = { ...NOTHING, reel, products, segments: anyStack(draw, products) };
+  const bare = { ...NOTHING, reel, products, segments: anyStack(draw, products), fill: anyFill(draw) };
   const planned = known(bare, {});
   const loads = Array.from({ length: draw.whole(0, 3) }, (_, index) => anyLoad(draw, planned, index, 'wound'));
   const winding = draw.chance(0.25) ? anyLoad(draw, planned, loads.length, 'winding') : null;
@@ -47,6 +49,8 @@ export function anyRig(seed: number): RigRecord {
           reelId: reel.id,
           levelBelowRimM: draw.between(LIMITS.levelBelowRimM),
           evenTension: draw.chance(0.5),
+          laidBy: null,
+          tensionN: null,
           note: '',
           at: at(3),
           segments: [{ productId: draw.of(products).id, lengthM: draw.between(LIMITS.segmentLengthM) }],
@@ -156,6 +160,8 @@ function anyLine(draw: Draw, index: number): LineProductRecord {
     packing: MATERIAL[material].packing,
     labelStrengthN: draw.chance(0.7) ? draw.between(LIMITS.forceN) : null,
     family: '',
+    colourLengthM: draw.chance(0.2) ? draw.between(LIMITS.colourLengthM) : null,
+    colours: [],
     archivedAt: null,
     version: 1,
   };
@@ -198,6 +204,7 @@ function anyReel(draw: Draw): ReelRecord {
         }
       : null,
     windHand: 'right',
+    gearRatio: draw.chance(0.3) ? draw.between(LIMITS.gearRatio) : null,
     dragKind: draw.of(DRAG_KINDS),
     dragLimitN: draw.chance(0.6) ? draw.between(LIMITS.forceN) : null,
     archivedAt: null,
@@ -217,7 +224,23 @@ function anyStack(draw: Draw, products: readonly LineProductRecord[]): RigRecord
     lengthKnown: draw.chance(0.4),
     wound: index < 4 || draw.chance(0.5) || index === solved,
     colours: draw.chance(0.3) ? ['red', 'green', 'of no name', 'red'].slice(0, draw.whole(1, 4)) : [],
+    colourLengthM: draw.chance(0.3) ? draw.between(LIMITS.colourLengthM) : null,
+    purpose: draw.of([null, ...BACKING_PURPOSES]),
   }));
+}
+
+function anyFill(draw: Draw): RigRecord['fill'] {
+  if (draw.chance(0.5)) return null;
+  const diameterM = draw.between(LIMITS.fullDiameterM);
+  const fromM = draw.between(LIMITS.walkLengthM);
+  const target = draw.of([
+    { kind: 'below-rim', levelBelowRimM: draw.between(LIMITS.levelBelowRimM) },
+    { kind: 'depth-share', share: draw.between({ min: 0.05, max: 1.1 }) },
+    { kind: 'mark', diameterM },
+    { kind: 'own-mark', diameterM },
+    { kind: 'counter-true', fromM, toM: fromM + draw.between({ min: 1, max: 100 }) },
+  ] as const);
+  return { target, soonGoneM: draw.chance(0.3) ? draw.between(LIMITS.soonGoneM) : 0 };
 }
 
 function anyJoins(draw: Draw, segments: RigRecord['segments']): RigRecord['joins'] {
@@ -281,6 +304,8 @@ function anyLoad(draw: Draw, record: RigRecord, index: number, status: LoadRecor
       stopReading: planned?.stopReading ?? null,
       naiveStopReading: planned?.naiveStopReading ?? null,
       colours: segment.colours,
+      colourLengthM: segment.colourLengthM,
+      purpose: segment.purpose,
     };
   });
   const wound = segments.filter((segment) => segment.wound);
@@ -356,6 +381,9 @@ function anyLoad(draw: Draw, record: RigRecord, index: number, status: LoadRecor
         : [],
     version: 1,
     begunBy: null,
+    laidBy: draw.chance(0.3) ? draw.of(LAID_BY) : null,
+    tensionN: draw.chance(0.2) ? draw.between(LIMITS.windingTensionN) : null,
+    shims: null,
   };
 }
 

@@ -20,6 +20,8 @@ const product = (
   packing: known(0.66, 0.05, 'default'),
   labelStrengthN,
   family: '',
+  colourLengthM: null,
+  colours: [],
   archivedAt: null,
   version: 1,
 });
@@ -88,6 +90,7 @@ export function plannedRig(): RigRecord {
       ratings: [],
       counter: { drive: 'spool', unitM: 1, digits: 3, display: 'rounds', lengthPerTurnM: known(0.174, 0.04, 'maker') },
       windHand: 'right',
+      gearRatio: null,
       dragKind: 'star',
       dragLimitN: 88,
       archivedAt: null,
@@ -108,6 +111,8 @@ export function plannedRig(): RigRecord {
         lengthKnown: false,
         wound: true,
         colours: [],
+        colourLengthM: null,
+        purpose: null,
       },
       {
         id: 's1',
@@ -118,6 +123,8 @@ export function plannedRig(): RigRecord {
         lengthKnown: true,
         wound: true,
         colours: ['orange', 'black', 'green'],
+        colourLengthM: null,
+        purpose: null,
       },
       {
         id: 's2',
@@ -128,6 +135,8 @@ export function plannedRig(): RigRecord {
         lengthKnown: false,
         wound: true,
         colours: [],
+        colourLengthM: null,
+        purpose: null,
       },
     ],
     joins: JOINS,
@@ -198,6 +207,8 @@ export function woundRig(change: Partial<LoadRecord> = {}): RigRecord {
       stopReading: planned.stopReading,
       naiveStopReading: planned.naiveStopReading,
       colours: segment.colours,
+      colourLengthM: segment.colourLengthM,
+      purpose: segment.purpose,
     };
   });
   return {
@@ -227,6 +238,9 @@ export function woundRig(change: Partial<LoadRecord> = {}): RigRecord {
       replacements: [],
       version: 2,
       begunBy: null,
+      laidBy: null,
+      tensionN: null,
+      shims: null,
       ...change,
     },
   };

@@ -13,6 +13,10 @@ export const LIMITS = {
   lengthPerTurnM: { min: 0.005, max: 2 },
   forceN: { min: 0.05, max: 5000 },
   gaugeLengthM: { min: 0.02, max: 50 },
+  colourLengthM: { min: 0.5, max: 100 },
+  gearRatio: { min: 0.5, max: 12 },
+  windingTensionN: { min: 0.1, max: 500 },
+  perKnotM: { min: 0.05, max: 10 },
   soonGoneM: { min: 0, max: 100 },
   levelBelowRimM: { min: -0.02, max: 0.2 },
 } as const;

@@ -73,7 +73,7 @@ const STEPS: Readonly<Record<StepText, string | ((format: Formatter) => string)>
   'trim-tag-close': 'Trim the tag close.',
   'trim-tags': 'Trim both tags.',
   'trim-tags-short': 'Trim both tags short.',
-  'try-bare-swivel': 'Try the bare swivel through the level wind and the smallest ring.',
+  'try-bare-swivel': 'Try the bare swivel through the smallest ring, and the level wind where there is one.',
   'turn-loop-through': 'Turn the loop through itself, so that it cannot walk.',
   'turns-finish-tag': 'Turns of the finish, the tag through all of them.',
   'turns-knot-first': 'Turns of the knot on the first eye.',
@@ -127,6 +127,6 @@ export function joinPreparation(kind: JoinKind, { hand }: Formatter): string {
     'loop-splice': `${hand(0.2)} to ${hand(0.3)} buried, the loop turned through itself, ${hand(0.15)} of tag buried, milked smooth.`,
     'loop-to-loop': 'Pass the leader through twice and draw the loops down side by side.',
     'long-loop-twist': 'Twenty twists, a half hitch on each leg, a locked finish.',
-    'small-swivel': 'A knot on each eye; the swivel must pass the guides and the level wind.',
+    'small-swivel': 'A knot on each eye; the swivel must pass the guides, and the level wind where there is one.',
   }[kind];
 }

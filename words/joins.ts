@@ -20,7 +20,7 @@ export const JOIN_WORDS: WordsFor<typeof JOIN_REASONS> = {
   'keeps-default': ({ efficiency }, say) =>
     `${say.percent(efficiency)} of the weaker line, a default until pulls say otherwise`,
   'keeps-tested': ({ efficiency }, say) => `${say.percent(efficiency)} of the weaker line, tested on this boat`,
-  'join-thick': 'thick: pull it through the level wind and the rings first',
+  'join-thick': 'thick: pull it through the rings, and the level wind where there is one, first',
   'join-slim': 'slim enough for usual rings',
   'join-minutes': ({ minutes }) => `about ${minutes} min`,
   'join-minutes-glue': ({ minutes }) => `about ${minutes} min with the glue`,

@@ -8,6 +8,9 @@ export const LOAD_WORDS: WordsFor<typeof LOAD_REASONS> = {
     'The backing is thinner than the line above it. That buys length, and asks for better line and a better knot, since only the largest fish ever pull on it.',
   'thin-backing-thicker': 'take backing as thick as the line above, or up to a tenth thicker',
   'thin-backing-keep': 'keep it, and test its knot',
+  'thin-abrasion':
+    'This backing is to stand coral and rock, and is thinner than the line above it: rock cuts the thinner one first.',
+  'thin-abrasion-thicker': 'take one at least as thick as the line above, whatever length it costs',
   'thick-backing':
     'The backing is more than a tenth thicker than the line above it. It fills a big reel cheaply, and leaves less length behind a long run.',
   'bare-arbor': 'Braid does not grip a smooth arbor: a slipping spool feels exactly like a broken drag.',
@@ -28,7 +31,7 @@ export const LOAD_WORDS: WordsFor<typeof LOAD_REASONS> = {
   'overfull-on-purpose': 'or keep it on purpose, where leader knots will soon take it off again',
   'loop-over-reel': 'Lines are changed loop to loop only if the backing’s loop passes over the whole reel.',
   'thick-join':
-    'This join is thick (a guess from its lines): pull it through the level wind and the smallest ring before it goes on.',
+    'This join is thick (a guess from its lines): pull it through the smallest ring, and the level wind where there is one, before it goes on.',
   'kit-helper':
     'A helper, or a brake on the supply spool: braid has to go on so hard that a fingernail leaves no mark.',
   'kit-join': ({ segment }) => `the join to ${segment}`,

@@ -5,6 +5,7 @@ import { useController } from 'react-hook-form';
 import { useReady } from '@/components/ui/useReady';
 import { useUnits } from '@/components/units/UnitsProvider';
 import { CONTROL, Field } from './Field';
+import { inColours } from './inColours';
 import type { QuantitySpec, Specs } from './specs';
 import { shownText, type Typed } from './typedQuantity';
 import type { DraftForm } from './useDraftForm';
@@ -25,13 +26,14 @@ function useField<S extends Specs>({ form, name }: Pick<Props<S>, 'form' | 'name
 /** "45", "45 m" and "150 ft" are all understood; switching units rewrites what stands here. */
 export function FormQuantity<S extends Specs>({ form, name, label, hint }: Props<S>) {
   const { field, error } = useField({ form, name });
-  const { units } = useUnits();
+  const { units, format } = useUnits();
   // Only quantities are shown by this part.
   const spec = form.specs[name] as unknown as QuantitySpec;
   const unit = units[spec.quantity];
   const typed = (field.value ?? null) as Typed | null;
+  const colours = spec.quantity === 'length' ? inColours(typed, spec.read(typed), format) : undefined;
   return (
-    <Field label={label} hint={hint} error={error}>
+    <Field label={label} hint={colours ?? hint} error={error}>
       {({ id, describedBy, invalid, asleep }) => (
         <div className="relative">
           <input

@@ -5,6 +5,7 @@ import type { Quantity } from '@/core/units/units';
 import { useUnits } from '@/components/units/UnitsProvider';
 import { useSay } from '@/components/units/useSay';
 import { CONTROL, Field } from './Field';
+import { inColours } from './inColours';
 import { readTyped, shownText, type Limits, type Typed } from './typedQuantity';
 import { useDraft } from './useDraft';
 
@@ -18,6 +19,8 @@ interface FieldProps {
   readonly hint?: ReactNode;
   readonly error?: string | undefined;
   readonly placeholder?: string;
+  /** Length of one colour of the line at hand (m), for a length that is typed in colours. */
+  readonly colourM?: number | undefined;
 }
 
 /**
@@ -34,13 +37,18 @@ export function QuantityField({
   hint,
   error,
   placeholder,
+  colourM,
 }: FieldProps) {
-  const { units } = useUnits();
+  const { units, format } = useUnits();
   const say = useSay();
   const unit = units[quantity];
   const read = readTyped(typed, initialSi, quantity, limits);
   return (
-    <Field label={label} hint={hint} error={error ?? (read.ok ? undefined : say(read))}>
+    <Field
+      label={label}
+      hint={inColours(typed, read, format) ?? hint}
+      error={error ?? (read.ok ? undefined : say(read))}
+    >
       {({ id, describedBy, invalid, asleep }) => (
         <div className="relative">
           <input
@@ -52,7 +60,9 @@ export function QuantityField({
             autoComplete="off"
             placeholder={placeholder}
             value={shownText(typed, initialSi, quantity, unit, limits)}
-            onChange={(event) => onTyped({ text: event.target.value, unit })}
+            onChange={(event) =>
+              onTyped({ text: event.target.value, unit, ...(colourM === undefined ? {} : { colourM }) })
+            }
             className={`${CONTROL} figures pr-10`}
           />
           <span className="pointer-events-none absolute inset-y-0 right-2.5 flex items-center text-sm text-ink-soft">

@@ -6,6 +6,8 @@ import { fromSi, type Quantity } from '@/core/units/units';
 export interface Typed {
   readonly text: string;
   readonly unit: string;
+  /** Length of one colour of the line at hand (m), where it is known. */
+  readonly colourM?: number;
 }
 
 export interface Limits {
@@ -22,7 +24,7 @@ export function readTyped(
 ): Outcome<number | null, QuantityProblem> {
   if (!typed) return success(initialSi);
   if (typed.text.trim() === '') return success(null);
-  return parseQuantity(typed.text, quantity, typed.unit, limits);
+  return parseQuantity(typed.text, quantity, typed.unit, limits, typed.colourM);
 }
 
 /** Text to show under a unit: as typed under its own unit, converted under another. */

@@ -206,7 +206,8 @@ function Lines({ boatId, lines }: { boatId: string; lines: readonly LineProductR
 /** What the reel counts, and by what. */
 function counterWords(counter: CounterRecord | null, format: ReturnType<typeof useUnits>['format']): string {
   if (!counter) return 'no counter';
-  const { value, sd } = counter.lengthPerTurnM;
+  const { value, sd, source } = counter.lengthPerTurnM;
+  if (source === 'default') return 'not known yet';
   if (counter.drive === 'spool') return format.small(value, PLUS_MINUS_SDS * sd);
   return `roller, ${format.percent(value, PLUS_MINUS_SDS * sd)} of what passes`;
 }

@@ -12,6 +12,13 @@ import { ThicknessHelp } from './ThicknessHelp';
 
 const SOURCES = ['label', 'measured', 'default'] as const;
 
+/** Names with commas between them. */
+const namesIn = (typed: string): readonly string[] =>
+  typed
+    .split(',')
+    .map((name) => name.trim())
+    .filter((name) => name !== '');
+
 /** A line by what its label says, or better by what was measured. */
 export function LineForm({
   boatId,
@@ -32,9 +39,12 @@ export function LineForm({
     diameterSource: choice(SOURCES, source === 'measured' || source === 'default' ? source : 'label'),
     labelStrengthN: quantity('force', LIMITS.forceN, line?.labelStrengthN ?? null),
     family: words(line?.family),
+    colourLengthM: quantity('length', LIMITS.colourLengthM, line?.colourLengthM ?? null),
+    colours: words(line?.colours.join(', ')),
   });
   const store = (): Promise<void> =>
-    form.submit(async (body) => {
+    form.submit(async ({ colours, ...stated }) => {
+      const body = { ...stated, colours: namesIn(colours) };
       const result = line
         ? await sendNow(
             'changeLine',
@@ -81,6 +91,17 @@ export function LineForm({
           label="All its sizes are called"
           hint="sizes of one product tell on each other"
         />
+        {form.value('material') === 'lead core' && (
+          <>
+            <FormQuantity form={form} name="colourLengthM" label="Length of a colour" hint="empty: ten yards" />
+            <FormText
+              form={form}
+              name="colours"
+              label="Its colours"
+              hint="as they come off the spool, with commas; may stay empty"
+            />
+          </>
+        )}
       </div>
       <ThicknessHelp
         draftKey={key}

@@ -1,22 +1,32 @@
 'use client';
 
 import { Plus, Trash2 } from 'lucide-react';
-import { parseRating } from '@/core/gear/parseRating';
+import { parseRating, ratingsIn, type ParsedRating } from '@/core/gear/parseRating';
 import type { CapacityRating } from '@/core/gear/reelShape';
 import { TextField } from '@/components/fields/TextField';
 import { Button } from '@/components/ui/Button';
 import { useUnits } from '@/components/units/UnitsProvider';
+import type { Formatter } from '@/words/format';
 import { useSay } from '@/components/units/useSay';
 
-/** Ratings that can be read, or null while one of them cannot. Empty rows do not count. */
+/** Ratings that can be read, or null while one of them cannot. Empty rows do not count; a row may hold a list. */
 export function ratingsOf(texts: readonly string[]): readonly CapacityRating[] | null {
-  const read = texts.filter((text) => text.trim() !== '').map(parseRating);
+  const read = texts.flatMap(ratingsIn).map(parseRating);
   const good = read.flatMap((rating) =>
     rating.ok
       ? [{ label: rating.value.label, lineDiameterM: rating.value.lineDiameterM, lengthM: rating.value.lengthM }]
       : [],
   );
   return good.length === read.length ? good : null;
+}
+
+/** What a capacity is taken to mean, in the boat's own units. */
+function readAs({ ofStrengthN, lineDiameterM, lengthM }: ParsedRating, format: Formatter): string {
+  const of =
+    ofStrengthN === null
+      ? format.thickness(lineDiameterM)
+      : `nylon of ${format.force(ofStrengthN)}, about ${format.thickness(lineDiameterM)} by guess`;
+  return `${format.length(lengthM)} of ${of}`;
 }
 
 /** The maker's capacities, one a row, in whatever units they are printed. */
@@ -36,7 +46,8 @@ export function RatingRows({
       </legend>
       <div className="grid gap-2 sm:grid-cols-3">
         {texts.map((text, index) => {
-          const read = parseRating(text);
+          const read = ratingsIn(text).map(parseRating);
+          const bad = read.find((each) => !each.ok);
           return (
             // Rows have no other name than their place.
             <div key={index} className="flex items-start gap-1">
@@ -46,11 +57,11 @@ export function RatingRows({
                   value={text}
                   figures
                   onChange={(next) => onChange(texts.with(index, next))}
-                  error={text.trim() !== '' && !read.ok ? say(read) : undefined}
+                  error={bad ? say(bad) : undefined}
                   hint={
-                    read.ok && read.value.thicknessGuessed
-                      ? `thickness guessed: ${format.thickness(read.value.lineDiameterM)}`
-                      : 'such as 0.40 mm / 300 m or 20 lb / 250 yd'
+                    read.length > 0
+                      ? read.flatMap((each) => (each.ok ? [readAs(each.value, format)] : [])).join('; ')
+                      : 'such as 20/350 (lb and yd), 0.40/300 (mm and m), or a list of them'
                   }
                 />
               </div>

@@ -4,7 +4,7 @@ import { useEffect, useRef } from 'react';
 import { METRES_PER_LENGTH_UNIT } from '@/core/units/units';
 import { DRAG_KINDS, REEL_KINDS, type ReelRecord } from '@/core/record/record';
 import { FormChoice, FormQuantity, FormText } from '@/components/fields/FormParts';
-import { choice, neededNumber, quantity, rows, words } from '@/components/fields/specs';
+import { choice, neededNumber, number, quantity, rows, words } from '@/components/fields/specs';
 import { useDraftForm } from '@/components/fields/useDraftForm';
 import { useSend } from '@/components/http/useSend';
 import { Button } from '@/components/ui/Button';
@@ -69,7 +69,13 @@ export function ReelForm({ boatId, reel, onDone }: { boatId: string; reel: ReelR
     unit: choice(['m', 'ft', 'none'], unitOf(reel)),
     digits: neededNumber({ min: 2, max: 6 }, counter?.digits ?? 3),
     drive: choice(['spool', 'roller'], counter?.drive ?? 'spool'),
-    lengthPerTurnM: quantity('smallLength', LIMITS.lengthPerTurnM, counter?.lengthPerTurnM.value ?? null),
+    // A default follows the spool's size, and is worked out again when that changes.
+    lengthPerTurnM: quantity(
+      'smallLength',
+      LIMITS.lengthPerTurnM,
+      source === 'default' ? null : (counter?.lengthPerTurnM.value ?? null),
+    ),
+    gearRatio: number(LIMITS.gearRatio, reel?.gearRatio ?? null),
     source: choice(['maker', 'measured', 'default'], source === 'measured' || source === 'default' ? source : 'maker'),
     display: choice(['unknown', 'rounds', 'truncates'], counter?.display ?? 'unknown'),
   });
@@ -151,6 +157,13 @@ export function ReelForm({ boatId, reel, onDone }: { boatId: string; reel: ReelR
           hint="at the rim; what is not measured stays empty"
         />
         <FormQuantity form={form} name="dragLimitN" label="Maker's drag limit" hint="empty when unknown" />
+        <FormText
+          form={form}
+          name="gearRatio"
+          label="Gear ratio"
+          inputMode="decimal"
+          hint="spool turns for each of the handle, such as 4.2; may stay empty"
+        />
         <FormChoice form={form} name="unit" label="Counter in" options={UNITS} />
         {unit !== 'none' && (
           <>
@@ -161,7 +174,9 @@ export function ReelForm({ boatId, reel, onDone }: { boatId: string; reel: ReelR
               name="lengthPerTurnM"
               label={drive === 'roller' ? 'Shows for each metre' : 'Length it counts a turn'}
               hint={
-                drive === 'roller' ? 'a whole metre until a walk shows otherwise' : 'a hundred turns by hand tell it'
+                drive === 'roller'
+                  ? 'a whole metre until a walk shows otherwise'
+                  : 'empty while not known: taken from the size of the spool until a walk or a hundred turns find it'
               }
             />
             <FormChoice form={form} name="source" label="That figure is" options={SOURCES} />

@@ -76,12 +76,28 @@ describe('the gear page', () => {
     expect(reels().getByText(/Write it like 0\.40 mm/)).toBeInTheDocument();
     expect(reels().getByRole('button', { name: 'Add this reel' })).toBeDisabled();
     fireEvent.change(reels().getByLabelText('Capacity 1'), { target: { value: '20 lb / 250 yd' } });
-    expect(reels().getByText(/thickness guessed: 0\.4\d mm/)).toBeInTheDocument();
+    expect(reels().getByText(/^229 m of nylon of 9\.07 kg, about 0\.4\d+ mm by guess$/)).toBeInTheDocument();
     fireEvent.click(reels().getByRole('button', { name: 'Add this reel' }));
     await waitFor(() => expect(sent).toHaveLength(1));
     expect(sent[0]?.body).toMatchObject({
       arborDiameterM: null,
       ratings: [{ label: '20 lb / 250 yd', lengthM: expect.closeTo(228.6, 6) as number }],
+    });
+  });
+
+  it('takes a list of capacities as it stands on a box, and a counter that nobody knows yet', async () => {
+    renderGear();
+    fireEvent.change(reels().getByLabelText('Name'), { target: { value: 'Listed reel' } });
+    fireEvent.click(reels().getByRole('button', { name: 'Add a capacity' }));
+    fireEvent.change(reels().getByLabelText('Capacity 1'), { target: { value: '20/350, 30/240' } });
+    expect(reels().getByText(/^320 m of nylon of 9\.07 kg.*; 219 m of nylon of 13\.6 kg/)).toBeInTheDocument();
+    fireEvent.change(reels().getByLabelText('Gear ratio'), { target: { value: '4,2' } });
+    fireEvent.click(reels().getByRole('button', { name: 'Add this reel' }));
+    await waitFor(() => expect(sent).toHaveLength(1));
+    expect(sent[0]?.body).toMatchObject({
+      gearRatio: 4.2,
+      ratings: [{ label: '20/350' }, { label: '30/240' }],
+      counter: { lengthPerTurnM: null },
     });
   });
 

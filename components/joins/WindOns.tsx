@@ -149,12 +149,7 @@ function NewWindOn({ people }: { people: readonly Person[] }) {
   return (
     <div className="mt-3 grid gap-2 sm:grid-cols-2">
       <FormText form={form} name="name" label="Name of it" />
-      <FormChoice
-        form={form}
-        name="productId"
-        label="Its line"
-        options={offeredLines(record.products)}
-      />
+      <FormChoice form={form} name="productId" label="Its line" options={offeredLines(record.products)} />
       <FormQuantity form={form} name="lengthM" label="Its length, loop included" />
       <FormChoice form={form} name="personId" label="Made by" options={options} />
       <div className="flex gap-2">

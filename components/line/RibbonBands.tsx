@@ -78,12 +78,12 @@ function Band({
   across: number;
   thickness: number;
 }) {
-  const pieces = band.colours.length > 0 ? band.colours : [null];
-  const lengthM = (band.toM - band.fromM) / pieces.length;
+  const whole = { colour: null, lengthM: band.toM - band.fromM };
+  const pieces = band.colours.length > 0 ? band.colours : [whole];
   return (
     <g>
-      {pieces.map((colour, index) => {
-        const fromM = band.fromM + index * lengthM;
+      {pieces.map(({ colour, lengthM }, index) => {
+        const fromM = band.fromM + pieces.slice(0, index).reduce((sum, piece) => sum + piece.lengthM, 0);
         const fill = colour === null ? MATERIAL_FILL[band.material] : (SHEATH_FILL[colour] ?? UNKNOWN_SHEATH);
         return (
           <rect

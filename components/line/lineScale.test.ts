@@ -66,7 +66,7 @@ describe('ribbon bands', () => {
       expect(bands[0]?.fromM).toBe(0);
       expect(bands[1]?.fromM).toBe(bands[0]?.toM);
       expect(bands[2]?.toM).toBeCloseTo(view.current.line.totalLengthM, 9);
-      expect(bands[1]?.colours).toEqual(['green', 'black', 'orange']);
+      expect(bands[1]?.colours.map(({ colour }) => colour)).toEqual(['green', 'black', 'orange']);
     }
   });
 });

@@ -1,4 +1,4 @@
-import { colouredLengthsM } from './colours';
+import { colouredLengthsM, colourNames } from './colours';
 import { kitList, type KitSegment } from './kitList';
 import { loadAdvice, type AdvisedLoad, type AdvisedSegment } from './loadAdvice';
 
@@ -61,6 +61,7 @@ const segment = (change: Partial<AdvisedSegment>): AdvisedSegment => ({
   wound: true,
   colours: 0,
   joinKind: 'double-sliding-knot',
+  purpose: null,
   volumeM3: 2e-5,
   ...change,
 });
@@ -84,6 +85,10 @@ describe('loadAdvice', () => {
   it.each<[string, Partial<AdvisedLoad>]>([
     ['thin-backing', { segments: [segment({ lineDiameterM: 0.00035 }), segment({ name: 'Top' })] }],
     ['thick-backing', { segments: [segment({ lineDiameterM: 0.0005 }), segment({ name: 'Top' })] }],
+    [
+      'thin-abrasion',
+      { segments: [segment({ lineDiameterM: 0.00035, purpose: 'abrasion' }), segment({ name: 'Top' })] },
+    ],
     ['bare-arbor', { segments: [segment({ material: 'braid' })] }],
     ['overfull', { levelBelowRimM: 0.0002 }],
     ['overfull', { reelKind: 'fixed-spool', levelBelowRimM: 0.0011 }],
@@ -117,6 +122,11 @@ describe('loadAdvice', () => {
     expect(advice).toMatchObject({ kind: 'bulky-lead-core', figures: { coloursThatFit: 11, coloursForHalf: 6 } });
   });
 
+  it('leaves backing that is to stand rock as thick as it is', () => {
+    const stout = segment({ lineDiameterM: 0.0007, purpose: 'abrasion' });
+    expect(kinds({ segments: [stout, segment({ name: 'Top' })] })).toEqual([]);
+  });
+
   it('does not mind a top shot that is one spool exactly, or far from one', () => {
     expect(kinds({ retailLengthsM: [[], [100]] })).toEqual([]);
     expect(kinds({ retailLengthsM: [[], [300]] })).toEqual([]);
@@ -128,5 +138,23 @@ describe('colouredLengthsM', () => {
     const colours = colouredLengthsM(['red', 'green', 'blue'], 27.432);
     expect(colours.map((each) => each.toM)).toEqual([9.144, 18.288, 27.432].map((m) => expect.closeTo(m, 9) as number));
     expect(colouredLengthsM([], 10)).toEqual([]);
+  });
+
+  it('lays a part of a colour outermost, and leaves out what has gone', () => {
+    const names = ['red', 'green', 'blue'];
+    expect(colouredLengthsM(names, 25, 10)).toEqual([
+      { colour: 'red', fromM: 0, toM: 10 },
+      { colour: 'green', fromM: 10, toM: 20 },
+      { colour: 'blue', fromM: 20, toM: 25 },
+    ]);
+    expect(colouredLengthsM(names, 12, 10).map(({ colour, toM }) => [colour, toM])).toEqual([
+      ['red', 10],
+      ['green', 12],
+    ]);
+  });
+
+  it('names colours as their spool does, or by number', () => {
+    expect(colourNames(2.5, ['red', 'green'])).toEqual(['red', 'green', 'red']);
+    expect(colourNames(2, [])).toEqual(['colour 1', 'colour 2']);
   });
 });

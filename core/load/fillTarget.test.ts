@@ -27,6 +27,15 @@ describe('levelOfTarget', () => {
     expect(level({ kind: 'depth-share', share: 1 })).toEqual({ ok: true, value: 0 });
   });
 
+  it('lets the segment that is worked out end at its own mark, with the rest of the stack above it', () => {
+    const found = level({ kind: 'own-mark', diameterM: 0.045 });
+    if (!found.ok) throw new Error(found.reason);
+    const solved = solveSegment(REEL, STACK, REEL.fullDiameterM - 2 * found.value);
+    expect(solved.ok && solved.value.line.segments[0]?.outerDiameterM).toBeCloseTo(0.045, 9);
+    // A mark under the arbor leaves no room at all.
+    expect(level({ kind: 'own-mark', diameterM: 0.03 })).toMatchObject({ ok: false, reason: 'does-not-fit' });
+  });
+
   it('fills so that the counter is true over the working range', () => {
     const found = level({ kind: 'counter-true', fromM: 20, toM: 60 });
     if (!found.ok) throw new Error(found.reason);

@@ -1,7 +1,7 @@
 import { countsForLine, type Counter } from '../counter/counter';
 import { bisect } from '../numerics/bisect';
 import { failure, requirePositive, success, type Outcome } from '../result';
-import { spoolStateAt, type LoadedLine } from '../spool/loadedLine';
+import { buildLoadedLine, spoolStateAt, type LoadedLine } from '../spool/loadedLine';
 import { solveSegment, type SegmentToSolve } from '../spool/solveSegment';
 
 /**
@@ -9,12 +9,14 @@ import { solveSegment, type SegmentToSolve } from '../spool/solveSegment';
  * - below-rim: so far under the rim (m), negative above it
  * - depth-share: at a share of the depth between arbor and rim
  * - mark: at a diameter, such as the maker's full line or a fly reel's groove (m)
+ * - own-mark: the segment that is worked out ends at its own mark (m), and the rest of the stack lies above it
  * - counter-true: where the counter is true over a working range of length out (m)
  */
 export type FillTarget =
   | { readonly kind: 'below-rim'; readonly levelBelowRimM: number }
   | { readonly kind: 'depth-share'; readonly share: number }
   | { readonly kind: 'mark'; readonly diameterM: number }
+  | { readonly kind: 'own-mark'; readonly diameterM: number }
   | { readonly kind: 'counter-true'; readonly fromM: number; readonly toM: number };
 
 /** Where the fill of a plan is to end, as it is stored with the plan. */
@@ -22,6 +24,8 @@ export interface PlannedFill {
   readonly target: FillTarget;
   /** Metres of the outermost line that leader knots and snags will take: the target stands once they are gone. */
   readonly soonGoneM: number;
+  /** Metres that each leader knot takes; null or missing: nobody has said. */
+  readonly perKnotM?: number | null;
 }
 
 export interface ReelToFill {
@@ -46,7 +50,7 @@ const RANGE_STATIONS = 9;
  * How deep under the rim a fill target lies.
  *
  * @param reel spool dimensions (m)
- * @param segments the stack from the arbor, one length unknown; used by 'counter-true' only
+ * @param segments the stack from the arbor, one length unknown; used by 'own-mark' and 'counter-true' only
  * @param counter the counter with its best constant, or null
  * @param target what is wanted
  * @returns level below the rim (m), negative above it; or why the target cannot be named
@@ -67,6 +71,8 @@ export function levelOfTarget(
       return aboveTheArbor(reel, ((1 - target.share) * (fullDiameterM - arborDiameterM)) / 2);
     case 'mark':
       return aboveTheArbor(reel, (fullDiameterM - target.diameterM) / 2);
+    case 'own-mark':
+      return levelAboveMark(reel, segments, target.diameterM);
     case 'counter-true':
       return counterTrueLevel(reel, segments, counter, target.fromM, target.toM);
   }
@@ -90,6 +96,22 @@ export function levelBeforeLoss(
   const laterM = reel.fullDiameterM - 2 * levelBelowRimM;
   const nowM = Math.sqrt(laterM ** 2 + (4 * topAreaM2 * soonGoneM) / (Math.PI * reel.widthM));
   return (reel.fullDiameterM - nowM) / 2;
+}
+
+/** The level that follows when the segment that is worked out ends at its own mark. */
+function levelAboveMark(
+  reel: ReelToFill,
+  segments: readonly SegmentToSolve[],
+  diameterM: number,
+): Outcome<number, FillProblem> {
+  const inner = segments.slice(0, segments.findIndex((segment) => segment.lengthM === null) + 1);
+  const solved = solveSegment(reel, inner, diameterM);
+  if (!solved.ok) return solved;
+  const line = buildLoadedLine(
+    reel,
+    segments.map((segment) => ({ ...segment, lengthM: segment.lengthM ?? solved.value.solvedLengthM })),
+  );
+  return success((reel.fullDiameterM - line.fullDiameterM) / 2);
 }
 
 function aboveTheArbor(reel: ReelToFill, levelBelowRimM: number): Outcome<number, FillProblem> {

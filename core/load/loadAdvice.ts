@@ -1,6 +1,7 @@
 import type { JoinKind } from '../joins/joinKinds';
 import { joinBulkM } from '../joins/joinWork';
 import { because, type Reason } from '../reasons';
+import type { BackingPurpose } from './backing';
 import type { Material } from '../materials/materials';
 
 /** A planned segment as advice looks at it, in order from the arbor. */
@@ -14,6 +15,7 @@ export interface AdvisedSegment {
   /** Colours of lead core; 0 for other lines. */
   readonly colours: number;
   readonly joinKind: JoinKind | null;
+  readonly purpose: BackingPurpose | null;
   /** Space that it takes on the spool (m³). */
   readonly volumeM3: number;
 }
@@ -34,6 +36,7 @@ export interface AdvisedLoad {
 export interface LoadAdvice {
   readonly kind:
     | 'thin-backing'
+    | 'thin-abrasion'
     | 'thick-backing'
     | 'bare-arbor'
     | 'retail-length'
@@ -84,6 +87,13 @@ function backingAdvice({ segments }: AdvisedLoad): readonly LoadAdvice[] {
   }
   const ratio = backing.lineDiameterM / above.lineDiameterM;
   const figures = { backingM: backing.lineDiameterM, aboveM: above.lineDiameterM, ratio };
+  if (backing.purpose === 'abrasion') {
+    // What is to stand rock is judged by the rock, never by the length that thinner line would buy.
+    if (ratio >= 0.995) return [];
+    const reason = because('thin-abrasion');
+    const ways = [because('thin-abrasion-thicker')];
+    return [{ kind: 'thin-abrasion', weight: 'caution', segment: backing.name, reason, figures, ways }];
+  }
   if (ratio < 0.995) {
     return [
       {

@@ -162,4 +162,19 @@ describe('planLoad', () => {
       },
     );
   });
+
+  it('ends the backing at its own mark, and what lies above it adds nothing to that length’s ±', () => {
+    const mark = known(0.048, 0.0002);
+    const plan = planLoad(REEL, STACK, null, 0.002, null, mark);
+    if (!plan.ok) throw new Error(plan.reason);
+    const [backing] = plan.value.segments;
+    expect(backing?.diameterAfterM.value).toBeCloseTo(0.048, 12);
+    // By hand: V/a, with V the ring between arbor and mark.
+    const areaM2 = ((Math.PI / 4) * 0.00045 ** 2) / 0.66;
+    expect(backing?.lengthM.value).toBeCloseTo(((Math.PI / 4) * (0.048 ** 2 - 0.0314 ** 2) * 0.0286) / areaM2, 6);
+    const vague = STACK.map((row, index) => (index === 0 ? row : { ...row, packing: known(0.66, 0.1) }));
+    const same = planLoad(REEL, vague, null, 0.002, null, mark);
+    expect(same.ok && same.value.segments[0]?.lengthM.plusMinus).toBeCloseTo(backing?.lengthM.plusMinus ?? NaN, 9);
+    expect(same.ok && same.value.levelBelowRimM.plusMinus).toBeGreaterThan(plan.value.levelBelowRimM.plusMinus);
+  });
 });

@@ -71,6 +71,7 @@ function flatten(
   segments: readonly SegmentToPlan[],
   counter: CounterToPlan | null,
   joint: JointErrors | null,
+  ownMarkM: Known | null,
 ) {
   const inputs: UncertainInput[] = [];
   const keys: string[] = [];
@@ -83,6 +84,7 @@ function flatten(
   const arbor = add('arborDiameterM', because('error-arbor'), reel.arborDiameterM);
   const width = add('widthM', because('error-width'), reel.widthM);
   const full = add('fullDiameterM', because('error-full-diameter'), reel.fullDiameterM);
+  const mark = ownMarkM ? add('ownMarkM', because('error-mark'), ownMarkM) : null;
   const constant = counter ? add('counter', because('error-counter-constant'), counter.lengthPerTurnM) : null;
   const bulks = new Map<string, number>();
   const rows = segments.map((segment) => {
@@ -99,6 +101,7 @@ function flatten(
     return {
       spool: { arborDiameterM: at(arbor), widthM: at(width) },
       fullDiameterM: at(full),
+      ownMarkM: mark === null ? null : at(mark),
       lengthPerTurnM: constant === null ? null : at(constant),
       segments: rows.map(({ segment, bulk, length }): SegmentToSolve => ({
         id: segment.id,
@@ -143,6 +146,8 @@ function correlationOf(keys: readonly string[], joint: JointErrors): readonly (r
  * @param counter the reel's counter, or null when it has none
  * @param levelBelowRimM depth of the finished level under the rim (m); negative is above it
  * @param joint errors that are known together, or null
+ * @param ownMarkM diameter at which the segment that is worked out is to end itself (m), whatever lies above it; null: the
+ *   whole stack ends at the level
  * @returns the plan with a ± on every figure, or 'does-not-fit' (figures as in solveSegment)
  * @throws RangeError when more than one length is unknown
  */
@@ -152,13 +157,26 @@ export function planLoad(
   counter: CounterToPlan | null,
   levelBelowRimM: number,
   joint: JointErrors | null = null,
+  ownMarkM: Known | null = null,
 ): Outcome<LoadPlan, 'does-not-fit'> {
-  const { inputs, correlation, read } = flatten(reel, segments, counter, joint);
+  const { inputs, correlation, read } = flatten(reel, segments, counter, joint, ownMarkM);
   const solve = (values: readonly number[]): Outcome<LoadedLine, 'does-not-fit'> => {
     const parts = read(values);
     if (!parts.segments.some((segment) => segment.lengthM === null)) {
       const known = parts.segments.map((segment) => ({ ...segment, lengthM: segment.lengthM ?? NaN }));
       return success(buildLoadedLine(parts.spool, known));
+    }
+    if (parts.ownMarkM !== null) {
+      const upTo = parts.segments.findIndex((segment) => segment.lengthM === null) + 1;
+      const marked = solveSegment(parts.spool, parts.segments.slice(0, upTo), parts.ownMarkM);
+      if (!marked.ok) return marked;
+      const { solvedLengthM } = marked.value;
+      return success(
+        buildLoadedLine(
+          parts.spool,
+          parts.segments.map((segment) => ({ ...segment, lengthM: segment.lengthM ?? solvedLengthM })),
+        ),
+      );
     }
     const solved = solveSegment(parts.spool, parts.segments, parts.fullDiameterM - 2 * levelBelowRimM);
     return solved.ok ? success(solved.value.line) : solved;

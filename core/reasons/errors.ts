@@ -1,6 +1,7 @@
 /** What the ± of a figure comes from. */
 export const ERROR_REASONS = {
   'error-arbor': {},
+  'error-mark': {},
   'error-width': {},
   'error-full-diameter': {},
   'error-counter-constant': {},

@@ -4,6 +4,8 @@ export const LOAD_REASONS = {
   'thin-backing': {},
   'thin-backing-thicker': {},
   'thin-backing-keep': {},
+  'thin-abrasion': {},
+  'thin-abrasion-thicker': {},
   'thick-backing': {},
   'bare-arbor': {},
   'bare-arbor-underlay': {},

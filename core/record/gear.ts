@@ -3,6 +3,7 @@ import type { FittedEvidence } from '../gear/gearFit';
 import type { LearnedReel } from '../gear/learned';
 import type { CapacityRating, MeasuredDimensions } from '../gear/reelShape';
 import type { JointErrors } from '../load/planLoad';
+import type { WindingTension } from '../load/tension';
 import type { Material } from '../materials/materials';
 import type { Known } from '../provenance/source';
 
@@ -21,6 +22,8 @@ export interface ReelRecord {
   readonly ratings: readonly CapacityRating[];
   readonly counter: CounterRecord | null;
   readonly windHand: 'left' | 'right';
+  /** Turns of the spool for each turn of the handle; null where nobody has counted. */
+  readonly gearRatio: number | null;
   readonly dragKind: (typeof DRAG_KINDS)[number];
   readonly dragLimitN: number | null;
   /** When it was put away; null: it is in use. */
@@ -66,13 +69,17 @@ export interface LineProductRecord {
   readonly labelStrengthN: number | null;
   /** What the maker calls all sizes of this line together; empty when nobody has said. */
   readonly family: string;
+  /** How long one colour of it is (m), where that was said; null: the usual length, or it has no colours. */
+  readonly colourLengthM: number | null;
+  /** Its colours in the order in which they come off the spool, where that was said. */
+  readonly colours: readonly string[];
   /** When it was put away; null: it is in use. */
   readonly archivedAt: string | null;
   readonly version: number;
 }
 
 /** A capacity found by hand: known lines wound the wrong way round until the spool was full. */
-export interface ReverseFillRecord {
+export interface ReverseFillRecord extends WindingTension {
   readonly id: string;
   readonly reelId: string;
   readonly levelBelowRimM: number;

@@ -1,7 +1,9 @@
+import type { WindingTension } from '../load/tension';
 import type { Basis } from '../provenance/basis';
+import type { BackingPurpose } from '../load/backing';
 import type { SegmentRole } from './stack';
 
-export interface LoadRecord {
+export interface LoadRecord extends WindingTension {
   readonly id: string;
   readonly status: 'winding' | 'wound';
   readonly startedAt: string;
@@ -17,6 +19,8 @@ export interface LoadRecord {
   readonly colourReadings: readonly ColourReadingRecord[];
   /** Segments that were replaced since, oldest first. */
   readonly replacements: readonly ReplacementRecord[];
+  /** Shim washers under the spool of a fixed-spool reel; null where nobody has said. */
+  readonly shims: number | null;
   readonly version: number;
   /** The act that began it; null where it is from before acts were kept. */
   readonly begunBy: string | null;
@@ -71,6 +75,9 @@ export interface LoadSegmentRecord {
   readonly stopReading: number | null;
   readonly naiveStopReading: number | null;
   readonly colours: readonly string[];
+  /** Length of each colour (m); null: they are equal parts of the segment. */
+  readonly colourLengthM: number | null;
+  readonly purpose: BackingPurpose | null;
 }
 
 export const LENGTH_IS = ['plan', 'counter', 'piece'] as const;

@@ -1,4 +1,5 @@
 import type { JoinKind } from '../joins/joinKinds';
+import type { BackingPurpose } from '../load/backing';
 import type { PlannedFill } from '../load/fillTarget';
 
 export const SEGMENT_ROLES = ['backing', 'running line', 'weighted line', 'top shot', 'leader', 'fly line'] as const;
@@ -16,6 +17,10 @@ export interface SegmentRecord {
   readonly wound: boolean;
   /** Colours of lead core on this very spool, from the arbor outwards; empty for other lines. */
   readonly colours: readonly string[];
+  /** Length of each colour (m), the outermost one may be a part of one; null: they are equal parts of the segment. */
+  readonly colourLengthM: number | null;
+  /** What backing is for; null while nobody has said, and for other parts. */
+  readonly purpose: BackingPurpose | null;
 }
 
 /** A stack as a plan has it, with where its fill is to end. */

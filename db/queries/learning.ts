@@ -9,6 +9,7 @@ import { ofStandingAct, standing } from './standing';
 export async function listFinishedLoads(db: Queryable, boatId: string): Promise<readonly FinishedLoadRecord[]> {
   const loads = await db.query<LoadRow & { reel_id: string; rig_name: string }>(
     `SELECT loads.id, loads.status, loads.started_at, loads.finished_at, loads.basis, loads.version, loads.act_id,
+       loads.laid_by, loads.tension_n, loads.shims,
        loads.reel_id, rigs.name AS rig_name
      FROM loads JOIN rigs ON rigs.id = loads.rig_id AND rigs.boat_id = loads.boat_id
      WHERE loads.boat_id = $1 AND loads.status = 'wound' AND ${ofStandingAct('loads')} ORDER BY loads.finished_at`,

@@ -15,6 +15,8 @@ interface Row {
   packing_source: Source;
   label_strength_n: number | null;
   family: string;
+  colour_length_m: number | null;
+  colours: string[];
   archived_at: string | null;
   version: number;
 }
@@ -28,6 +30,8 @@ function toLine(row: Row): LineProductRecord {
     packing: { value: row.packing, sd: row.packing_sd, source: row.packing_source },
     labelStrengthN: row.label_strength_n,
     family: row.family,
+    colourLengthM: row.colour_length_m,
+    colours: row.colours,
     archivedAt: row.archived_at,
     version: row.version,
   };
@@ -52,14 +56,16 @@ function lineValues(line: LineInput): unknown[] {
     line.packing.source,
     line.labelStrengthN,
     line.family,
+    line.colourLengthM,
+    line.colours,
   ];
 }
 
 export async function insertLine(db: Queryable, boatId: string, line: LineInput): Promise<string> {
   const result = await db.query<{ id: string }>(
     `INSERT INTO line_products (name, material, diameter_m, diameter_sd_m, diameter_source, packing, packing_sd,
-       packing_source, label_strength_n, family, boat_id)
-     VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11) RETURNING id`,
+       packing_source, label_strength_n, family, colour_length_m, colours, boat_id)
+     VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13) RETURNING id`,
     [...lineValues(line), boatId],
   );
   return onlyRow(result).id;
@@ -76,8 +82,8 @@ export async function updateLine(
   const result = await db.query(
     `UPDATE line_products SET name = $1, material = $2, diameter_m = $3, diameter_sd_m = $4, diameter_source = $5,
        packing = $6, packing_sd = $7, packing_source = $8, label_strength_n = $9, family = $10,
-       version = version + 1
-     WHERE boat_id = $11 AND id = $12 AND version = $13`,
+       colour_length_m = $11, colours = $12, version = version + 1
+     WHERE boat_id = $13 AND id = $14 AND version = $15`,
     [...lineValues(line), boatId, lineId, version],
   );
   return result.rowCount === 1;

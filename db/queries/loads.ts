@@ -15,6 +15,9 @@ export interface LoadRow {
   basis: Basis;
   version: number;
   act_id: string | null;
+  laid_by: LoadRecord['laidBy'];
+  tension_n: number | null;
+  shims: number | null;
 }
 
 /** A load, and whether an end of it was ever noted: then the line before it is off, even where that note was taken back. */
@@ -32,7 +35,7 @@ export async function listLoadsOn(
   notes: LoadNotes = 'all',
 ): Promise<readonly OfRig<LoadRecord>[]> {
   const loads = await db.query<LoadOnRow>(
-    `SELECT rig_id, id, status, started_at, finished_at, basis, version, act_id,
+    `SELECT rig_id, id, status, started_at, finished_at, basis, version, act_id, laid_by, tension_n, shims,
        EXISTS (SELECT FROM winding_entries WHERE load_id = newest.id AND ${ofStandingAct('winding_entries')}) AS is_begun
      FROM (
        SELECT loads.*, row_number() OVER (PARTITION BY rig_id ORDER BY started_at DESC) AS age
@@ -89,6 +92,9 @@ export async function readLoads(
       basis: load.basis,
       version: load.version,
       begunBy: load.act_id,
+      laidBy: load.laid_by,
+      tensionN: load.tension_n,
+      shims: load.shims,
       segments: ofSegments,
       winding: of(winding),
       levels: ofLevels,
@@ -138,12 +144,19 @@ export function insertLoadSegment(
   return insertRow(db, boatId, LOAD_SEGMENTS, segment);
 }
 
-/** Marks a load as wound, over the version that was read; false when somebody else has written since. */
-export async function finishLoad(db: Queryable, boatId: string, loadId: string, version: number): Promise<boolean> {
+/** Marks a load as wound, and how it was laid on, over the version that was read; false when somebody else has written since. */
+export async function finishLoad(
+  db: Queryable,
+  boatId: string,
+  loadId: string,
+  version: number,
+  how: Pick<LoadRecord, 'laidBy' | 'tensionN' | 'shims'>,
+): Promise<boolean> {
   const result = await db.query(
-    `UPDATE loads SET status = 'wound', finished_at = clock_timestamp(), version = version + 1
+    `UPDATE loads SET status = 'wound', finished_at = clock_timestamp(), laid_by = $4, tension_n = $5, shims = $6,
+       version = version + 1
      WHERE boat_id = $1 AND id = $2 AND version = $3 AND status = 'winding'`,
-    [boatId, loadId, version],
+    [boatId, loadId, version, how.laidBy, how.tensionN, how.shims],
   );
   return result.rowCount === 1;
 }

@@ -22,6 +22,7 @@ interface Row {
   wind_hand: 'left' | 'right';
   drag_kind: ReelRecord['dragKind'];
   drag_limit_n: number | null;
+  gear_ratio: number | null;
   archived_at: string | null;
   version: number;
   ratings: { lineDiameterM: number; lengthM: number; label: string }[];
@@ -68,6 +69,7 @@ function toReel(row: Row): ReelRecord {
     ratings: row.ratings,
     counter: toCounter(row),
     windHand: row.wind_hand,
+    gearRatio: row.gear_ratio,
     dragKind: row.drag_kind,
     dragLimitN: row.drag_limit_n,
     archivedAt: row.archived_at,
@@ -119,6 +121,7 @@ export interface ReelInput {
   readonly windHand: 'left' | 'right';
   readonly dragKind: ReelRecord['dragKind'];
   readonly dragLimitN: number | null;
+  readonly gearRatio: number | null;
 }
 
 function reelValues(reel: ReelInput): unknown[] {
@@ -141,6 +144,7 @@ function reelValues(reel: ReelInput): unknown[] {
     reel.windHand,
     reel.dragKind,
     reel.dragLimitN,
+    reel.gearRatio,
   ];
 }
 
@@ -148,8 +152,8 @@ export async function insertReel(db: Queryable, boatId: string, reel: ReelInput)
   const result = await db.query<{ id: string }>(
     `INSERT INTO reels (name, kind, arbor_diameter_m, width_m, full_diameter_m, dimension_sd_m, dimension_source,
        counter_kind, counter_unit_m, counter_digits, counter_length_per_turn_m, counter_length_per_turn_sd_m,
-       counter_source, counter_display, wind_hand, drag_kind, drag_limit_n, boat_id)
-     VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, $14, $15, $16, $17, $18) RETURNING id`,
+       counter_source, counter_display, wind_hand, drag_kind, drag_limit_n, gear_ratio, boat_id)
+     VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, $14, $15, $16, $17, $18, $19) RETURNING id`,
     [...reelValues(reel), boatId],
   );
   return onlyRow(result).id;
@@ -167,8 +171,9 @@ export async function updateReel(
     `UPDATE reels SET name = $1, kind = $2, arbor_diameter_m = $3, width_m = $4, full_diameter_m = $5,
        dimension_sd_m = $6, dimension_source = $7, counter_kind = $8, counter_unit_m = $9, counter_digits = $10,
        counter_length_per_turn_m = $11, counter_length_per_turn_sd_m = $12, counter_source = $13,
-       counter_display = $14, wind_hand = $15, drag_kind = $16, drag_limit_n = $17, version = version + 1
-     WHERE boat_id = $18 AND id = $19 AND version = $20`,
+       counter_display = $14, wind_hand = $15, drag_kind = $16, drag_limit_n = $17, gear_ratio = $18,
+       version = version + 1
+     WHERE boat_id = $19 AND id = $20 AND version = $21`,
     [...reelValues(reel), boatId, reelId, version],
   );
   return result.rowCount === 1;

@@ -159,6 +159,8 @@ interface SegmentRow {
   length_known: boolean;
   wound: boolean;
   colours: string[];
+  colour_length_m: number | null;
+  purpose: SegmentRecord['purpose'];
 }
 
 /** The present stacks of several rigs, each from the arbor outwards. */
@@ -168,7 +170,8 @@ export async function listSegments(
   rigIds: readonly string[],
 ): Promise<readonly OfRig<SegmentRecord>[]> {
   const result = await db.query<SegmentRow>(
-    `SELECT rig_id, id, name, role, line_product_id, length_m, length_known, wound, colours FROM segments
+    `SELECT rig_id, id, name, role, line_product_id, length_m, length_known, wound, colours,
+       colour_length_m, purpose FROM segments
      WHERE boat_id = $1 AND rig_id = ANY($2) AND removed_at IS NULL ORDER BY position`,
     [boatId, rigIds],
   );
@@ -182,6 +185,8 @@ export async function listSegments(
     lengthKnown: row.length_known,
     wound: row.wound,
     colours: row.colours,
+    colourLengthM: row.colour_length_m,
+    purpose: row.purpose,
   }));
 }
 
@@ -206,10 +211,11 @@ export async function placeSegment(
   segment: SegmentRecord,
 ): Promise<boolean> {
   const result = await db.query(
-    `INSERT INTO segments (id, boat_id, rig_id, line_product_id, position, name, role, length_m, length_known, wound, colours)
-     VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11)
+    `INSERT INTO segments (id, boat_id, rig_id, line_product_id, position, name, role, length_m, length_known, wound, colours,
+       colour_length_m, purpose)
+     VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13)
      ON CONFLICT (boat_id, id) DO UPDATE SET line_product_id = $4, position = $5, name = $6, role = $7, length_m = $8,
-       length_known = $9, wound = $10, colours = $11, removed_at = NULL
+       length_known = $9, wound = $10, colours = $11, colour_length_m = $12, purpose = $13, removed_at = NULL
      WHERE segments.rig_id = $3`,
     [
       segment.id,
@@ -223,6 +229,8 @@ export async function placeSegment(
       segment.lengthKnown,
       segment.wound,
       segment.colours,
+      segment.colourLengthM,
+      segment.purpose,
     ],
   );
   return result.rowCount === 1;

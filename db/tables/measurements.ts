@@ -1,5 +1,7 @@
 import { CREEPS, CURRENTS, HEADINGS } from '../../core/drag/planerBracket';
+import { LAID_BY } from '../../core/load/tension';
 import type { Basis } from '../../core/provenance/basis';
+import { BACKING_PURPOSES } from '../../core/load/backing';
 import { LENGTH_IS, SEGMENT_ROLES } from '../../core/record/record';
 import { flag, json, maybe, named, notedAt, number, oneOf, ownId, table, text, texts } from './table';
 
@@ -180,6 +182,8 @@ export const REVERSE_FILLS = table('reverse_fills', {
   reelId: text,
   levelBelowRimM: number,
   evenTension: flag,
+  laidBy: maybe(oneOf(...LAID_BY)),
+  tensionN: maybe(number),
   note: text,
 });
 
@@ -203,4 +207,6 @@ export const LOAD_SEGMENTS = table('load_segments', {
   stopReading: maybe(number),
   naiveStopReading: maybe(number),
   colours: texts,
+  colourLengthM: maybe(number),
+  purpose: maybe(oneOf(...BACKING_PURPOSES)),
 });

@@ -19,6 +19,7 @@ export const REEL: ReelFormInput = {
   ratings: [],
   counter: { drive: 'spool', unitM: 1, digits: 3, lengthPerTurnM: 0.174, source: 'maker', display: 'rounds' },
   windHand: 'right',
+  gearRatio: null,
   dragKind: 'star',
   dragLimitN: 88,
 };
@@ -44,6 +45,8 @@ export async function bench(boatName: string): Promise<Bench> {
         diameterSource: 'measured',
         labelStrengthN: 100,
         family: '',
+        colourLengthM: null,
+        colours: [],
       }),
     ).id;
   const lineIds = [await line('Nylon 0.40', 'nylon', 0.0004), await line('Copper 0.72', 'copper wire', 0.00072)];
@@ -58,6 +61,8 @@ export async function bench(boatName: string): Promise<Bench> {
     lengthKnown: segment.name === 'Copper',
     wound: true,
     colours: [],
+    colourLengthM: null,
+    purpose: null,
   }));
   const joins = segments.map((segment, index) => ({
     innerSegmentId: segments[index - 1]?.id ?? null,

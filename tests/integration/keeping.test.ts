@@ -251,3 +251,51 @@ describe('a rig that is moved', () => {
     expect(moved.load?.id).toBe(loadId);
   });
 });
+
+describe('gear as it is sold', () => {
+  it('keeps a counter that nobody knows yet as a default from the size of its spool', async () => {
+    if (!REEL.counter) throw new Error('the fixture has no counter');
+    const counter = { ...REEL.counter, lengthPerTurnM: null };
+    const { id } = must(await ask('createReel', {}, { ...REEL, counter, gearRatio: 4.2 })) as { id: string };
+    const reel = (await gear()).reels.find((each) => each.id === id);
+    expect(reel?.counter?.lengthPerTurnM).toMatchObject({ source: 'default' });
+    // Nearly full, a spool of 61.8 mm takes 0.16 to 0.19 m a turn.
+    expect(reel?.counter?.lengthPerTurnM.value).toBeGreaterThan(0.16);
+    expect(reel?.counter?.lengthPerTurnM.value).toBeLessThan(0.19);
+    expect(reel?.gearRatio).toBe(4.2);
+  });
+
+  it('keeps colours of a line, and of a segment that was typed in them, through load and history', async () => {
+    const line = {
+      ...{ name: 'Lead core 18', material: 'lead core', diameterM: 0.0008, diameterSource: 'label' },
+      ...{ labelStrengthN: 80, family: '', colourLengthM: 9, colours: ['red', 'blue'] },
+    };
+    const { id: productId } = must(await ask('createLine', {}, line)) as { id: string };
+    expect((await gear()).lines.find(({ id }) => id === productId)).toMatchObject({
+      colourLengthM: 9,
+      colours: ['red', 'blue'],
+    });
+    const [backing, lead, top] = b.stack.segments;
+    const coloured = { ...lead, productId, lengthM: 22.5, colours: ['red', 'blue', 'red'], colourLengthM: 9 };
+    const segments = [{ ...backing, purpose: 'abrasion' }, coloured, top];
+    must(await ask('saveStack', rig(), { ...b.stack, version: 2, segments }));
+    await loadIt();
+    const read = await record();
+    expect(read.load?.segments[1]).toMatchObject({ colours: ['red', 'blue', 'red'], colourLengthM: 9 });
+    expect(read.load?.segments[0]?.purpose).toBe('abrasion');
+  });
+
+  it('keeps how a load was laid on', async () => {
+    const { loadId } = must(await ask('beginWinding', rig(), { version: 2, levelBelowRimM: 0.002 })) as {
+      loadId: string;
+    };
+    for (const segment of (await record()).load?.segments ?? []) {
+      must(
+        await ask('noteWinding', { ...rig(), loadId }, { segmentId: segment.segmentId, reading: segment.stopReading }),
+      );
+    }
+    const laid = { laidBy: 'cloth', tensionN: 8, shims: 1 };
+    must(await ask('finishWinding', { ...rig(), loadId }, { version: 1, levelBelowRimM: null, supplies: [], laid }));
+    expect((await record()).load).toMatchObject(laid);
+  });
+});

@@ -83,6 +83,8 @@ describe('learning', () => {
     const fill = {
       levelBelowRimM: 0.002,
       evenTension: true,
+      laidBy: null,
+      tensionN: null,
       note: '',
       segments: [
         { productId: b.lineIds[1] ?? '', lengthM: 45 },

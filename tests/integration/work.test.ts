@@ -409,6 +409,8 @@ describe('gear', () => {
       diameterSource: 'label' as const,
       labelStrengthN: null,
       family: '',
+      colourLengthM: null,
+      colours: [],
     };
     must(await changeLine(b.boatId, b.lineIds[0] ?? '', 1, input));
     expect(await changeLine(b.boatId, b.lineIds[0] ?? '', 1, input)).toMatchObject({ status: 409 });

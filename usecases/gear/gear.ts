@@ -1,5 +1,8 @@
 import 'server-only';
 import { because } from '../../core/reasons';
+import { guessedLengthPerTurnM } from '../../core/counter/guessedConstant';
+import { reelShape } from '../../core/gear/reelShape';
+import type { Known } from '../../core/provenance/source';
 import { CALIPER_SD_M, WRAPPED_DIAMETER_RELATIVE_SD } from '../../core/measurement/errors';
 import { MATERIAL } from '../../core/materials/materials';
 import type { KeptPlanRecord, LineProductRecord, ReelRecord, SupplySpoolRecord } from '../../core/record/record';
@@ -33,6 +36,7 @@ function toReel(input: ReelFormInput): ReelInput {
     windHand: input.windHand,
     dragKind: input.dragKind,
     dragLimitN: input.dragLimitN,
+    gearRatio: input.gearRatio,
     dimensionSdM: CALIPER_SD_M,
     dimensionSource: 'measured',
     counter: counter && {
@@ -40,13 +44,19 @@ function toReel(input: ReelFormInput): ReelInput {
       unitM: counter.unitM,
       digits: counter.digits,
       display: counter.display,
-      lengthPerTurnM: {
-        value: counter.lengthPerTurnM,
-        sd: counter.lengthPerTurnM * CONSTANT_RELATIVE_SD[counter.source],
-        source: counter.source,
-      },
+      lengthPerTurnM: constantOf(input, counter),
     },
   };
+}
+
+/** The length for a turn as it was stated; from the spool's size where it was not. */
+function constantOf(reel: ReelFormInput, counter: NonNullable<ReelFormInput['counter']>): Known {
+  const { arborDiameterM, widthM, fullDiameterM } = reel;
+  const measured = { arborDiameterM, widthM, fullDiameterM, sdM: CALIPER_SD_M };
+  const rimM = reelShape(reel.kind, measured, reel.ratings).fullDiameterM.value;
+  const value = counter.lengthPerTurnM ?? guessedLengthPerTurnM(counter.drive, rimM);
+  const source = counter.lengthPerTurnM === null ? 'default' : counter.source;
+  return { value, sd: value * CONSTANT_RELATIVE_SD[source], source };
 }
 
 function toLine(input: LineFormInput): LineInput {
@@ -62,6 +72,8 @@ function toLine(input: LineFormInput): LineInput {
     packing: MATERIAL[input.material].packing,
     labelStrengthN: input.labelStrengthN,
     family: input.family,
+    colourLengthM: input.colourLengthM,
+    colours: input.colours,
   };
 }
 

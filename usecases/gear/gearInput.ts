@@ -3,6 +3,7 @@ import { COUNTER_DRIVES } from '../../core/counter/counter';
 import { MATERIALS } from '../../core/materials/materials';
 import { DRAG_KINDS, REEL_KINDS } from '../../core/record/record';
 import { idSchema, nameSchema, noteSchema, text, versionSchema, within } from '../inputs';
+import { tensionFields } from '../load/loadInput';
 import { LIMITS } from '../limits';
 
 const counterInput = z.strictObject({
@@ -10,7 +11,8 @@ const counterInput = z.strictObject({
   unitM: within({ min: 0.01, max: 10 }, 'The length of one count'),
   digits: z.int('Digits are a whole number.').min(2, 'At least 2 digits.').max(6, 'At most 6 digits.'),
   /** Of the spool; of a roller, what it shows for each metre (m). */
-  lengthPerTurnM: within(LIMITS.lengthPerTurnM, 'The length per turn'),
+  /** Null while it is not known: it is then taken from the size of the spool, and said to be. */
+  lengthPerTurnM: within(LIMITS.lengthPerTurnM, 'The length per turn').nullable(),
   /** Where the length per turn comes from. */
   source: z.enum(['default', 'maker', 'measured']),
   display: z.enum(['rounds', 'truncates', 'unknown']),
@@ -35,6 +37,7 @@ export const reelInput = z
     ratings: z.array(ratingInput).max(12, 'At most 12 ratings.').default([]),
     counter: counterInput.nullable(),
     windHand: z.enum(['left', 'right']),
+    gearRatio: within(LIMITS.gearRatio, 'Spool turns for each turn of the handle').nullable().default(null),
     dragKind: z.enum(DRAG_KINDS),
     dragLimitN: within(LIMITS.forceN, "The maker's drag limit").nullable(),
   })
@@ -56,6 +59,9 @@ export const lineInput = z.strictObject({
   labelStrengthN: within(LIMITS.forceN, 'The strength on the label').nullable(),
   /** What the maker calls all sizes of it together. */
   family: text(80).default(''),
+  /** Null: the usual length of a colour, or it has none. */
+  colourLengthM: within(LIMITS.colourLengthM, 'The length of a colour').nullable().default(null),
+  colours: z.array(text(30, 'A colour needs a name.')).max(40, 'At most 40 colours.').default([]),
 });
 
 export const supplyInput = z
@@ -77,6 +83,7 @@ export const resetInput = z.strictObject({
 export const reverseFillInput = z.strictObject({
   levelBelowRimM: within(LIMITS.levelBelowRimM, 'The level below the rim'),
   evenTension: z.boolean(),
+  ...tensionFields,
   note: noteSchema,
   segments: z
     .array(z.strictObject({ productId: idSchema, lengthM: within(LIMITS.segmentLengthM, 'The length') }))

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { LAID_BY } from '../../core/load/tension';
 import { LENGTH_IS } from '../../core/record/load';
 import { idSchema, instrumentSchema, noteSchema, readingSchema, versionSchema, within } from '../inputs';
 import { LIMITS } from '../limits';
@@ -30,6 +31,12 @@ export const levelInput = z.strictObject({
   instrument: instrumentSchema,
 });
 
+/** How a load was laid on, as far as it was noted. */
+export const tensionFields = {
+  laidBy: z.enum(LAID_BY).nullable().default(null),
+  tensionN: within(LIMITS.windingTensionN, 'The tension').nullable().default(null),
+};
+
 export const finishInput = z.strictObject({
   version: versionSchema,
   levelBelowRimM: within(LIMITS.levelBelowRimM, 'The level below the rim').nullable(),
@@ -38,6 +45,12 @@ export const finishInput = z.strictObject({
     .array(z.strictObject({ segmentId: idSchema, supplySpoolId: idSchema }))
     .max(40)
     .default([]),
+  laid: z
+    .strictObject({
+      ...tensionFields,
+      shims: z.int('Shims are counted whole.').min(0).max(10).nullable().default(null),
+    })
+    .default({ laidBy: null, tensionN: null, shims: null }),
 });
 
 /** A change of a typed length that a person agrees to. */

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { JOIN_KIND_NAMES } from '../../core/joins/joinKinds';
+import { BACKING_PURPOSES } from '../../core/load/backing';
 import { SEGMENT_ROLES } from '../../core/record/record';
 import { idSchema, nameSchema, text, versionSchema, within } from '../inputs';
 import { LIMITS } from '../limits';
@@ -12,7 +13,9 @@ const segmentInput = z.strictObject({
   lengthM: within(LIMITS.segmentLengthM, 'The length of a segment').nullable(),
   lengthKnown: z.boolean(),
   wound: z.boolean(),
-  colours: z.array(text(30, 'A colour needs a name.')).max(20, 'At most 20 colours.'),
+  colours: z.array(text(30, 'A colour needs a name.')).max(40, 'At most 40 colours.'),
+  colourLengthM: within(LIMITS.colourLengthM, 'The length of a colour').nullable().default(null),
+  purpose: z.enum(BACKING_PURPOSES).nullable().default(null),
 });
 
 const joinInput = z.strictObject({
@@ -32,6 +35,10 @@ const fillInput = z.strictObject({
       share: within({ min: 0.05, max: 1.1 }, 'The share of the depth'),
     }),
     z.strictObject({ kind: z.literal('mark'), diameterM: within(LIMITS.fullDiameterM, 'The diameter at the mark') }),
+    z.strictObject({
+      kind: z.literal('own-mark'),
+      diameterM: within(LIMITS.fullDiameterM, 'The diameter at the mark'),
+    }),
     z
       .strictObject({
         kind: z.literal('counter-true'),
@@ -41,6 +48,7 @@ const fillInput = z.strictObject({
       .refine(({ fromM, toM }) => toM > fromM, { path: ['toM'], message: 'The range must end beyond its start.' }),
   ]),
   soonGoneM: within(LIMITS.soonGoneM, 'What will soon be gone'),
+  perKnotM: within(LIMITS.perKnotM, 'What a leader knot takes').nullable().default(null),
 });
 
 const planned = {

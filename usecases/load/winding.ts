@@ -45,6 +45,8 @@ function plannedSegments(record: RigRecord, levelBelowRimM: number): UseCaseOutc
         stopReading: planned.stopReading,
         naiveStopReading: planned.naiveStopReading,
         colours: segment.colours,
+        colourLengthM: segment.colourLengthM,
+        purpose: segment.purpose,
       };
     }),
   );
@@ -220,7 +222,7 @@ export async function finishWinding(
   if (levelBelowRimM !== null && last) {
     await insertLevel(db, boatId, { loadId, segmentId: last.segmentId, levelBelowRimM, instrument: 'read by eye' });
   }
-  if (!(await finishLoad(db, boatId, loadId, input.version))) return conflict(because('changed-elsewhere'));
+  if (!(await finishLoad(db, boatId, loadId, input.version, input.laid))) return conflict(because('changed-elsewhere'));
   for (const join of record.planJoins) await insertLoadJoin(db, boatId, loadId, join);
   for (const { segmentId, supplySpoolId } of input.supplies) {
     const lengthM = line.segments.find((segment) => segment.id === segmentId)?.lengthM;

@@ -9,6 +9,8 @@ import { Card } from '@/components/ui/Card';
 import { useUnits } from '@/components/units/UnitsProvider';
 import { ReelFacts } from '../reel/ReelFacts';
 import { ReelKnowledge } from '../reel/ReelKnowledge';
+import { LAID_BY_WORDS } from '../wind/tensionWords';
+import { stillOver } from '@/core/rig/load/stillOver';
 import { stoppedWords } from '../wind/windingWords';
 import { LineChanges } from './LineChanges';
 import { LineLost } from './LineLost';
@@ -76,6 +78,7 @@ export function LoadedPanel({ load, onPlan }: { load: LoadRecord; onPlan: () => 
               </tbody>
             </table>
           </div>
+          <LaidSo load={load} />
           {!levelMeasured && (
             <p className="mt-2 text-sm text-ink-soft">A measured level would narrow every ± on this rig.</p>
           )}
@@ -95,5 +98,30 @@ export function LoadedPanel({ load, onPlan }: { load: LoadRecord; onPlan: () => 
         <ReelKnowledge />
       </div>
     </div>
+  );
+}
+
+/** How it was laid on, and what is still to go of a fill that is over on purpose. */
+function LaidSo({ load }: { load: LoadRecord }) {
+  const { record } = useRig();
+  const { format } = useUnits();
+  const { laidBy, tensionN, shims } = load;
+  const how = [
+    ...(laidBy ? [`tension from ${LAID_BY_WORDS[laidBy]}`] : []),
+    ...(tensionN === null ? [] : [`${format.force(tensionN)} by the scale`]),
+    ...(shims === null ? [] : [`${shims} shim washer${shims === 1 ? '' : 's'} under the spool`]),
+  ];
+  const over = stillOver(record, load);
+  return (
+    <>
+      {how.length > 0 && <p className="mt-2 text-sm text-ink-soft">Laid on with {how.join(', ')}.</p>}
+      {over && (
+        <p className="mt-2 text-sm">
+          Filled over on purpose: {format.length(over.leftM)} still to go
+          {over.knots !== null && `, about ${over.knots} leader knot${over.knots === 1 ? '' : 's'}`}, then the level is
+          right.
+        </p>
+      )}
+    </>
   );
 }

@@ -31,6 +31,7 @@ function figuresOf({ kind, figures }: LoadAdvice, format: Formatter): string {
   const at = (name: string): number => figures[name] ?? NaN;
   switch (kind) {
     case 'thin-backing':
+    case 'thin-abrasion':
     case 'thick-backing':
       return `${format.thickness(at('backingM'))} under ${format.thickness(at('aboveM'))}.`;
     case 'bare-arbor':

@@ -1,11 +1,20 @@
 'use client';
 
 import type { FillTarget } from '@/core/load/fillTarget';
+import { knownCounter } from '@/core/rig/line/counterOf';
 import { plannedCounterError } from '@/core/rig/line/fillOfRig';
 import type { RigRecord } from '@/core/record/record';
 import type { LoadedLine } from '@/core/spool/loadedLine';
 import { useUnits } from '@/components/units/UnitsProvider';
 import { DEFAULT_RANGE_M } from './fillDraft';
+
+/** By what the counter is judged. */
+function constantWords(record: RigRecord): string {
+  if (record.calibration) return 'the constant that a test of this reel gave';
+  return knownCounter(record)?.lengthPerTurnM.source === 'default'
+    ? 'a guess from the size of the spool, since nobody has tested this counter'
+    : "the maker's statement of the counter";
+}
 
 /** Full and true are two wishes: what the chosen fill does to the other one. */
 export function FillConflict({
@@ -36,9 +45,8 @@ export function FillConflict({
   if (target.kind === 'counter-true') {
     return (
       <p className="text-sm">
-        True on average over {words}, by{' '}
-        {record.calibration ? 'the constant that a test of this reel gave' : "the maker's statement of the counter"}:
-        that leaves {format.small(levelBelowRimM)} of the spool empty.
+        True on average over {words}, by {constantWords(record)}: that leaves {format.small(levelBelowRimM)} of the
+        spool empty.
       </p>
     );
   }

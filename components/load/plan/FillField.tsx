@@ -4,12 +4,13 @@ import type { FillTarget } from '@/core/load/fillTarget';
 import { QuantityField } from '@/components/fields/QuantityField';
 import { ChoiceField, TextField } from '@/components/fields/TextField';
 import { LIMITS } from '@/usecases/limits';
-import { initialFill, targetOf, type FillDraft } from './fillDraft';
+import { initialFill, plannedFillOf, targetOf, type FillDraft } from './fillDraft';
 
 const KINDS: readonly { value: FillTarget['kind']; text: string }[] = [
   { value: 'below-rim', text: 'so far under the rim' },
   { value: 'depth-share', text: 'a share of the depth' },
   { value: 'mark', text: "a mark: maker's line, groove" },
+  { value: 'own-mark', text: 'backing to its own mark, the rest above it' },
   { value: 'counter-true', text: 'so that the counter is true' },
 ];
 
@@ -40,7 +41,7 @@ export function FillField({
           initialSi={initial.levelBelowRimM}
           limits={LIMITS.levelBelowRimM}
           onTyped={(level) => change({ level })}
-          hint="2 mm is this product's default: just under full, with room for careless rewinding."
+          hint={fill.stored || fill.level ? undefined : "this product's default for this kind of reel"}
         />
       )}
       {fill.kind === 'depth-share' && (
@@ -54,7 +55,7 @@ export function FillField({
           hint="of the way from arbor to rim"
         />
       )}
-      {fill.kind === 'mark' && (
+      {(fill.kind === 'mark' || fill.kind === 'own-mark') && (
         <QuantityField
           label="Diameter at the mark"
           quantity="smallLength"
@@ -62,7 +63,11 @@ export function FillField({
           initialSi={initial.diameterM}
           limits={LIMITS.fullDiameterM}
           onTyped={(mark) => change({ mark })}
-          hint="measured across the spool at the mark"
+          hint={
+            fill.kind === 'mark'
+              ? 'measured across the spool at the mark, where all the line ends'
+              : 'measured across the spool at its groove or counterweight: the segment that is worked out ends there'
+          }
         />
       )}
       {fill.kind === 'counter-true' && (
@@ -86,15 +91,46 @@ export function FillField({
           />
         </div>
       )}
+      {fill.kind !== 'own-mark' && <FilledOver fill={fill} soonGoneM={initial.soonGoneM} onChange={change} />}
+    </div>
+  );
+}
+
+/** Filled over on purpose: how much will go, and by how many leader knots. */
+function FilledOver({
+  fill,
+  soonGoneM,
+  onChange,
+}: {
+  fill: FillDraft;
+  soonGoneM: number;
+  onChange: (part: Partial<FillDraft>) => void;
+}) {
+  const planned = plannedFillOf(fill, 1);
+  const over = planned.ok ? planned.value : null;
+  const knots = over?.perKnotM ? Math.round(over.soonGoneM / over.perKnotM) : null;
+  return (
+    <div className={(over?.soonGoneM ?? 0) > 0 ? 'grid grid-cols-2 items-start gap-2' : ''}>
       <QuantityField
         label="Line that will soon be gone"
         quantity="length"
         typed={fill.soonGone ?? null}
-        initialSi={initial.soonGoneM}
+        initialSi={soonGoneM}
         limits={LIMITS.soonGoneM}
-        onTyped={(soonGone) => change({ soonGone })}
+        onTyped={(soonGone) => onChange({ soonGone })}
         hint="leader knots and snags: filled over on purpose, so that the level is right once it is gone"
       />
+      {(over?.soonGoneM ?? 0) > 0 && (
+        <QuantityField
+          label="Each leader knot takes"
+          quantity="length"
+          typed={fill.perKnot ?? null}
+          initialSi={fill.stored?.perKnotM ?? null}
+          limits={LIMITS.perKnotM}
+          onTyped={(perKnot) => onChange({ perKnot })}
+          hint={knots === null ? 'may stay empty' : `the level is right after ${knots} knot${knots === 1 ? '' : 's'}`}
+        />
+      )}
     </div>
   );
 }

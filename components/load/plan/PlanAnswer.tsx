@@ -25,6 +25,8 @@ export function PlanAnswer({
   if (!plan.ok) return <DoesNotFit record={record} failure={plan} />;
   const solved = plan.value.segments.find((segment) => segment.id === plan.value.solvedSegmentId);
   const segment = record.segments.find((candidate) => candidate.id === solved?.id);
+  const target = record.fill?.target;
+  const mark = target?.kind === 'own-mark' ? target : null;
   const belowRimM = (record.reel.fullDiameterM.value - plan.value.finalDiameterM.value) / 2;
   if (!solved || !segment) {
     return (
@@ -43,11 +45,14 @@ export function PlanAnswer({
       </p>
       <p className="figures text-4xl font-bold">{format.length(solved.lengthM.value, solved.lengthM.plusMinus)}</p>
       <p className="mt-1">
-        of true length, so that the level ends{' '}
+        of true length, so that{' '}
+        {mark
+          ? `it ends at its own mark, ${format.small(mark.diameterM)} across. With everything else above it the level ends `
+          : 'the level ends '}
         {format.small(Math.abs(levelBelowRimM), plan.value.levelBelowRimM.plusMinus)}{' '}
         {levelBelowRimM >= 0 ? 'under' : 'above'} the rim when exactly that and everything else is on.
         {solved.lengthM.mainlyFrom && ` The ± (95 %) comes mostly from ${say(solved.lengthM.mainlyFrom)}.`} Do not cut
-        the supply line until the counter is accepted.
+        the supply line until {record.reel.counter ? 'the counter is accepted' : 'the level is right'}.
       </p>
     </div>
   );
@@ -69,7 +74,7 @@ function DoesNotFit({ record, failure }: { record: RigRecord; failure: Failure<'
 /** One line per segment: what goes on, where to stop, what people's own figure would be. */
 export function RunSheet({ record, plan }: { record: RigRecord; plan: LoadPlan }) {
   const { format } = useUnits();
-  const { counter } = record.reel;
+  const { counter, gearRatio } = record.reel;
   const rimM = record.reel.fullDiameterM.value;
   const cell = 'py-1.5 pr-3 align-top';
   return (
@@ -131,6 +136,12 @@ export function RunSheet({ record, plan }: { record: RigRecord; plan: LoadPlan }
                     ) : (
                       <td className={`${cell} figures whitespace-nowrap`}>
                         {format.counts(segment.turns.value, segment.turns.plusMinus)}
+                        {gearRatio !== null && (
+                          <span className="block text-ink-soft">
+                            {format.counts(segment.turns.value / gearRatio, segment.turns.plusMinus / gearRatio)} of the
+                            handle
+                          </span>
+                        )}
                       </td>
                     )}
                     <td className={`${cell} figures whitespace-nowrap`}>

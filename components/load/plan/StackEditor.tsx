@@ -19,7 +19,11 @@ import { CSS } from '@dnd-kit/utilities';
 import { ArrowDown, ArrowUp, Copy, GripVertical, Plus, Scissors, Trash2 } from 'lucide-react';
 import { useId } from 'react';
 import { JOIN_KIND_NAMES, JOIN_KINDS } from '@/core/joins/joinKinds';
+import type { BackingPurpose } from '@/core/load/backing';
+import { colourNames } from '@/core/load/colours';
 import { SEGMENT_ROLES, type LineProductRecord } from '@/core/record/record';
+import { COLOUR_LENGTH_M, saysColours } from '@/core/units/parseQuantity';
+import type { Typed } from '@/components/fields/typedQuantity';
 import { QuantityField } from '@/components/fields/QuantityField';
 import { ChoiceField, TextField } from '@/components/fields/TextField';
 import { Button } from '@/components/ui/Button';
@@ -54,6 +58,21 @@ const HOW_LONG: readonly { value: HowLong; text: string }[] = [
   { value: 'solved', text: 'worked out, to fill the reel' },
 ];
 
+/** What backing is for. */
+const PURPOSES: readonly { value: BackingPurpose | ''; text: string }[] = [
+  { value: '', text: 'not said' },
+  { value: 'fill', text: 'to fill the spool' },
+  { value: 'reserve', text: 'a reserve for a long run' },
+  { value: 'abrasion', text: 'to stand coral and rock' },
+];
+
+/** Where a length is typed in colours and none has a name yet: the names that the line's own spool has. */
+function namedColours(row: StackRow, line: LineProductRecord | undefined, typed: Typed): Partial<StackRow> {
+  const read = saysColours(typed.text) ? rowLengthM({ ...row, typed }) : null;
+  if (!line || line.colours.length === 0 || row.colours !== '' || read == null) return {};
+  return { colours: colourNames(read / (line.colourLengthM ?? COLOUR_LENGTH_M), line.colours).join(', ') };
+}
+
 function Check({
   label,
   checked,
@@ -82,7 +101,8 @@ function Check({
 function SegmentRow({ row, index, props }: { row: StackRow; index: number; props: Props }) {
   const { draft, products, onChange, fieldError } = props;
   const change = (part: Partial<StackRow>): void => onChange(withRow(draft, row.id, part));
-  const material = products.find((product) => product.id === row.productId)?.material;
+  const product = products.find((each) => each.id === row.productId);
+  const material = product?.material;
   const error = (field: string): string | undefined => fieldError(`segments.${index}.${field}`);
   const { attributes, listeners, setNodeRef, setActivatorNodeRef, transform, transition, isDragging } = useSortable({
     id: row.id,
@@ -166,7 +186,9 @@ function SegmentRow({ row, index, props }: { row: StackRow; index: number; props
             typed={row.typed}
             initialSi={row.lengthM}
             limits={LIMITS.segmentLengthM}
-            onTyped={(typed) => change({ typed })}
+            onTyped={(typed) => change({ typed, ...namedColours(row, product, typed) })}
+            colourM={material === 'lead core' ? (product?.colourLengthM ?? COLOUR_LENGTH_M) : undefined}
+            hint={material === 'lead core' ? 'or in colours: 10 colours, 2 1/2 colours' : undefined}
             error={error('lengthM')}
           />
         )}
@@ -176,12 +198,20 @@ function SegmentRow({ row, index, props }: { row: StackRow; index: number; props
           options={JOIN_KIND_NAMES.map((kind) => ({ value: kind, text: JOIN_KINDS[kind].name }))}
           onChange={(joinKind) => change({ joinKind })}
         />
+        {row.role === 'backing' && (
+          <ChoiceField
+            label="What it is for"
+            value={row.purpose ?? ''}
+            options={PURPOSES}
+            onChange={(purpose) => change({ purpose: purpose === '' ? null : purpose })}
+          />
+        )}
         {material === 'lead core' && (
           <TextField
             label="Colours, from the arbor"
             value={row.colours}
             onChange={(colours) => change({ colours })}
-            hint="in the order of this very spool"
+            hint="in the order of this very spool; may stay empty"
           />
         )}
         <div className="col-span-2 flex flex-wrap items-end gap-x-5">

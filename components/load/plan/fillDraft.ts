@@ -7,6 +7,8 @@ import { LIMITS } from '@/usecases/limits';
 export interface FillDraft {
   /** As stored with the plan; null or missing while nobody has said. */
   readonly stored?: PlannedFill | null;
+  /** The level of a reel of this kind while nobody has said (m); missing: the one of a counter reel. */
+  readonly usualM?: number;
   readonly kind: FillTarget['kind'];
   readonly level: Typed | null;
   readonly sharePercent: string;
@@ -15,6 +17,8 @@ export interface FillDraft {
   readonly to: Typed | null;
   /** Metres of the outermost line that leader knots and snags will soon take. */
   readonly soonGone: Typed | null;
+  /** Metres of it that each leader knot takes. */
+  readonly perKnot?: Typed | null;
 }
 
 /** A usual working range of a troller: from 20 to 60 m out. A starting value, said to be one. */
@@ -31,29 +35,46 @@ export const NEW_FILL: FillDraft = {
 };
 
 /** The draft of a stored fill, nothing typed over it yet. */
-export function fillDraftOf(stored: PlannedFill | null): FillDraft {
-  if (!stored) return NEW_FILL;
+export function fillDraftOf(stored: PlannedFill | null, usualM = DEFAULT_LEVEL_BELOW_RIM_M): FillDraft {
+  if (!stored) return { ...NEW_FILL, usualM };
   const { target } = stored;
   const share = target.kind === 'depth-share' ? String(Number((100 * target.share).toFixed(1))) : NEW_FILL.sharePercent;
-  return { ...NEW_FILL, stored, kind: target.kind, sharePercent: share };
+  return { ...NEW_FILL, stored, usualM, kind: target.kind, sharePercent: share };
 }
 
 /** What stands in each field of a fill before anything is typed: what is stored, else the defaults (m). */
 export function initialFill(draft: FillDraft, fullDiameterM: number) {
   const target = draft.stored?.target;
   return {
-    levelBelowRimM: target?.kind === 'below-rim' ? target.levelBelowRimM : DEFAULT_LEVEL_BELOW_RIM_M,
-    diameterM: target?.kind === 'mark' ? target.diameterM : fullDiameterM,
+    levelBelowRimM: target?.kind === 'below-rim' ? target.levelBelowRimM : (draft.usualM ?? DEFAULT_LEVEL_BELOW_RIM_M),
+    diameterM: target?.kind === 'mark' || target?.kind === 'own-mark' ? target.diameterM : fullDiameterM,
     fromM: target?.kind === 'counter-true' ? target.fromM : DEFAULT_RANGE_M.from,
     toM: target?.kind === 'counter-true' ? target.toM : DEFAULT_RANGE_M.to,
     soonGoneM: draft.stored?.soonGoneM ?? 0,
   };
 }
 
-/** The fill of a draft as it is stored with the plan, or null while a figure of it is missing or unreadable. */
-export function plannedFillOf(draft: FillDraft, fullDiameterM: number): PlannedFill | null {
+/** The fill of a draft; null while a figure of it is missing or unreadable. */
+function fillOf(draft: FillDraft, fullDiameterM: number): PlannedFill | null {
   const [target, soonGoneM] = [targetOf(draft, fullDiameterM), soonGoneOf(draft)];
-  return target && soonGoneM !== null ? { target, soonGoneM } : null;
+  const perKnot = readTyped(draft.perKnot ?? null, draft.stored?.perKnotM ?? null, 'length', LIMITS.perKnotM);
+  if (!target || soonGoneM === null || !perKnot.ok) return null;
+  return { target, soonGoneM, perKnotM: perKnot.value };
+}
+
+/** True where somebody has said where the fill is to end; else it is a default, and stays one. */
+function isChosen({ stored, kind, level, soonGone, perKnot }: FillDraft): boolean {
+  return stored != null || kind !== NEW_FILL.kind || level !== null || soonGone != null || perKnot != null;
+}
+
+/** The fill of a draft as it is stored with the plan, null where nobody has chosen one; not ok while it cannot be read. */
+export function plannedFillOf(
+  draft: FillDraft,
+  fullDiameterM: number,
+): { readonly ok: true; readonly value: PlannedFill | null } | { readonly ok: false } {
+  const fill = fillOf(draft, fullDiameterM);
+  if (!fill) return { ok: false };
+  return { ok: true, value: isChosen(draft) ? fill : null };
 }
 
 /** The working range as it was typed, else the usual one (m off the spool). */
@@ -98,9 +119,10 @@ export function targetOf(draft: FillDraft, fullDiameterM: number): FillTarget | 
       const share = Number(draft.sharePercent.replace(',', '.')) / 100;
       return share > 0.05 && share <= 1.1 ? { kind: 'depth-share', share } : null;
     }
-    case 'mark': {
+    case 'mark':
+    case 'own-mark': {
       const diameterM = value(draft.mark, initial.diameterM, 'smallLength', LIMITS.fullDiameterM);
-      return diameterM === null ? null : { kind: 'mark', diameterM };
+      return diameterM === null ? null : { kind: draft.kind, diameterM };
     }
     case 'counter-true': {
       const fromM = value(draft.from, initial.fromM, 'length', LIMITS.walkLengthM);

@@ -1,4 +1,5 @@
 import type { RigRecord } from '@/core/record/record';
+import { plannedFillOf } from './fillDraft';
 import { draftJoins, draftSegments, type StackDraft } from './stackDraft';
 
 /** The rig as it would be with a draft stored, or null while the draft has no readable line. */
@@ -15,5 +16,10 @@ export function plannedRecord(record: RigRecord, draft: StackDraft): RigRecord |
       (old) => old.outerSegmentId === join.outerSegmentId && old.kind === join.kind && old.pullTested,
     ),
   }));
-  return { ...record, segments, joins, planJoins: joins, load: null, making: null };
+  const fill = plannedFillOf(draft.fill, record.reel.fullDiameterM.value);
+  return {
+    ...record,
+    ...{ segments, joins, planJoins: joins, load: null, making: null },
+    fill: fill.ok ? fill.value : record.fill,
+  };
 }

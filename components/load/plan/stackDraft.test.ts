@@ -94,6 +94,8 @@ describe('the stack that the server takes', () => {
     lengthKnown: false,
     wound: true,
     colours: [],
+    colourLengthM: null,
+    purpose: null,
     ...change,
   });
   const parse = (segments: unknown[], joins: unknown[] = []) => {
@@ -131,5 +133,30 @@ describe('the stack that the server takes', () => {
     const three = [segment(1), segment(2), segment(3)];
     expect(parse(three, [{ innerSegmentId: id(1), outerSegmentId: id(3), kind: 'loop-to-loop' }])).toEqual(['joins.0']);
     expect(parse(three, [{ innerSegmentId: null, outerSegmentId: id(2), kind: 'loop-to-loop' }])).toEqual(['joins.0']);
+  });
+});
+
+describe('a length typed in colours', () => {
+  const draft = draftOf(plannedRig());
+  const lead = (typed: string, colourM?: number) => {
+    const typedIn = { text: typed, unit: 'm', ...(colourM === undefined ? {} : { colourM }) };
+    return draftSegments(withRow(draft, 's1', { typed: typedIn, colours: '' }))?.[1];
+  };
+
+  it('has as many colours, the last one in part, each as long as that line has them', () => {
+    expect(lead('2 1/2 colours', 9.144)).toMatchObject({
+      lengthM: 22.86,
+      colourLengthM: 9.144,
+      colours: ['colour 1', 'colour 2', 'colour 3'],
+    });
+    expect(lead('2 colours', 10)).toMatchObject({ lengthM: 20, colourLengthM: 10, colours: ['colour 1', 'colour 2'] });
+  });
+
+  it('is only a length of a line that has none', () => {
+    expect(lead('2 colours')).toMatchObject({ lengthM: 18.288, colourLengthM: null, colours: [] });
+  });
+
+  it('leaves a length in metres as it was: equal parts', () => {
+    expect(lead('30')).toMatchObject({ lengthM: 30, colourLengthM: null, colours: [] });
   });
 });

@@ -1,4 +1,8 @@
+import type { BackingPurpose } from '@/core/load/backing';
+import { usualLevelM } from '@/core/load/defaults';
 import type { JoinKind } from '@/core/joins/joinKinds';
+import { colourNames } from '@/core/load/colours';
+import { saysColours } from '@/core/units/parseQuantity';
 import type { PlannedStack, RigRecord, SegmentRecord, SegmentRole } from '@/core/record/record';
 import { readTyped, type Typed } from '@/components/fields/typedQuantity';
 import { LIMITS } from '@/usecases/limits';
@@ -17,6 +21,9 @@ export interface StackRow {
   readonly lengthKnown: boolean;
   readonly wound: boolean;
   readonly colours: string;
+  /** Length of a colour as it is stored (m); null: equal parts. */
+  readonly colourLengthM?: number | null;
+  readonly purpose?: BackingPurpose | null;
   readonly joinKind: JoinKind;
 }
 
@@ -28,14 +35,14 @@ export interface StackDraft {
 }
 
 export function draftOf(record: RigRecord): StackDraft {
-  return draftOfStack({ segments: record.segments, joins: record.planJoins, fill: record.fill }, record.version);
+  return draftOfStack({ segments: record.segments, joins: record.planJoins, fill: record.fill }, record);
 }
 
 /** A stack as it is stored, as a draft over the version that was read. */
-function draftOfStack({ segments, joins, fill }: PlannedStack, version: number): StackDraft {
+function draftOfStack({ segments, joins, fill }: PlannedStack, record: RigRecord): StackDraft {
   return {
-    version,
-    fill: fillDraftOf(fill),
+    version: record.version,
+    fill: fillDraftOf(fill, usualLevelM(record.reel.kind)),
     rows: segments.map((segment) => ({
       id: segment.id,
       name: segment.name,
@@ -47,6 +54,8 @@ function draftOfStack({ segments, joins, fill }: PlannedStack, version: number):
       lengthKnown: segment.lengthKnown,
       wound: segment.wound,
       colours: segment.colours.join(', '),
+      colourLengthM: segment.colourLengthM,
+      purpose: segment.purpose,
       joinKind: joins.find((join) => join.outerSegmentId === segment.id)?.kind ?? 'double-sliding-knot',
     })),
   };
@@ -54,7 +63,7 @@ function draftOfStack({ segments, joins, fill }: PlannedStack, version: number):
 
 /** A kept plan as a draft for a rig: segments that the rig does not have get rows of their own. */
 export function draftOfKept(stack: PlannedStack, record: RigRecord, newId: () => string): StackDraft {
-  const draft = draftOfStack(stack, record.version);
+  const draft = draftOfStack(stack, record);
   const isOwn = (id: string): boolean => record.segments.some((segment) => segment.id === id);
   return { ...draft, rows: draft.rows.map((row) => (isOwn(row.id) ? row : { ...row, id: newId() })) };
 }
@@ -62,7 +71,7 @@ export function draftOfKept(stack: PlannedStack, record: RigRecord, newId: () =>
 /** A draft as it is stored, or null while a length or the fill is missing or unreadable. */
 export function stackOf(draft: StackDraft, fullDiameterM: number): PlannedStack | null {
   const [segments, fill] = [draftSegments(draft), plannedFillOf(draft.fill, fullDiameterM)];
-  return segments && fill && { segments, joins: draftJoins(draft), fill };
+  return segments && fill.ok ? { segments, joins: draftJoins(draft), fill: fill.value } : null;
 }
 
 export function isStackDraft(kept: unknown): kept is StackDraft {
@@ -90,9 +99,12 @@ export function draftSegments(draft: StackDraft): readonly SegmentRecord[] | nul
   const segments = draft.rows.map((row): SegmentRecord | null => {
     const lengthM = rowLengthM(row);
     if (lengthM === undefined) return null;
-    const colours = coloursIn(row);
     const { id, name, role, productId, lengthKnown, wound } = row;
-    return { id, name, role, productId, lengthM, lengthKnown: lengthKnown && !row.solved, wound, colours };
+    const purpose = role === 'backing' ? (row.purpose ?? null) : null;
+    return {
+      ...{ id, name, role, productId, lengthM, lengthKnown: lengthKnown && !row.solved, wound, purpose },
+      ...coloursOfRow(row, lengthM),
+    };
   });
   return segments.every((segment) => segment !== null) ? segments : null;
 }
@@ -186,6 +198,20 @@ export function withSplit(draft: StackDraft, id: string, newId: string): StackDr
     joinKind: 'double-sliding-knot',
   });
   return { ...draft, rows: draft.rows.toSpliced(at, 1, inner, outer) };
+}
+
+/** The colours of a row: where its length was typed in colours they have names, given or by number, and their own length. */
+function coloursOfRow(
+  row: StackRow,
+  lengthM: number | null,
+): { readonly colours: readonly string[]; readonly colourLengthM: number | null } {
+  const named = coloursIn(row);
+  // Only a line that is dyed says how long a colour of it is.
+  const typedM = row.typed && saysColours(row.typed.text) ? (row.typed.colourM ?? null) : null;
+  if (typedM !== null && lengthM !== null)
+    return { colours: colourNames(lengthM / typedM, named), colourLengthM: typedM };
+  // Another length was typed over one in colours: the names stand, in equal parts.
+  return { colours: named, colourLengthM: row.typed || named.length === 0 ? null : (row.colourLengthM ?? null) };
 }
 
 function coloursIn(row: StackRow): readonly string[] {

@@ -2,8 +2,18 @@
 
 import { knownCounter } from '@/core/rig/line/counterOf';
 import { PLUS_MINUS_SDS } from '@/core/numerics/propagate';
+import type { Source } from '@/core/provenance/source';
 import { useRig } from '@/components/rig/RigProvider';
 import { useUnits } from '@/components/units/UnitsProvider';
+
+/** Where the length that a counter takes for a turn comes from. */
+const CONSTANT_FROM: Readonly<Record<Source, string>> = {
+  maker: "the maker's statement",
+  default: 'not known yet: from the size of the spool, until a walk or a hundred turns find it',
+  measured: 'measured',
+  label: 'from the label',
+  learned: 'learned from its loads',
+};
 
 /** What is known of the reel, each figure with its source. */
 export function ReelFacts() {
@@ -28,8 +38,14 @@ export function ReelFacts() {
             {known?.drive === 'roller'
               ? format.percent(counter.value, PLUS_MINUS_SDS * counter.sd)
               : format.small(counter.value, PLUS_MINUS_SDS * counter.sd)}{' '}
-            ({counter.source === 'maker' ? "maker's statement" : counter.source})
+            ({CONSTANT_FROM[counter.source]})
           </dd>
+        </>
+      )}
+      {reel.gearRatio !== null && (
+        <>
+          <dt className="text-ink-soft">gear ratio</dt>
+          <dd className="figures">{reel.gearRatio}</dd>
         </>
       )}
       <dt className="text-ink-soft">winds with the</dt>

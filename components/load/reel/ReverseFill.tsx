@@ -1,8 +1,9 @@
 'use client';
 
 import { useState } from 'react';
-import { FormCheck, FormQuantity } from '@/components/fields/FormParts';
-import { check, neededQuantity } from '@/components/fields/specs';
+import { LAID_BY, type LaidBy } from '@/core/load/tension';
+import { FormCheck, FormChoice, FormQuantity } from '@/components/fields/FormParts';
+import { check, choice, neededQuantity, quantity, type Spec } from '@/components/fields/specs';
 import { ChoiceField } from '@/components/fields/TextField';
 import { isText, useDraft } from '@/components/fields/useDraft';
 import { useDraftForm } from '@/components/fields/useDraftForm';
@@ -11,6 +12,7 @@ import { useRig } from '@/components/rig/RigProvider';
 import { UndoButton } from '@/components/bench/UndoButton';
 import { Button } from '@/components/ui/Button';
 import { useUnits } from '@/components/units/UnitsProvider';
+import { LAID_BY_OPTIONS } from '../wind/tensionWords';
 import { LIMITS } from '@/usecases/limits';
 
 const WHOLE = 'whole';
@@ -21,6 +23,8 @@ type NeededQuantity = ReturnType<typeof neededQuantity>;
 type FillSpecs = Readonly<Record<`on-${string}`, NeededQuantity>> & {
   readonly levelBelowRimM: NeededQuantity;
   readonly evenTension: ReturnType<typeof check>;
+  readonly laidBy: Spec<LaidBy | '', LaidBy | ''>;
+  readonly tensionN: ReturnType<typeof quantity>;
 };
 
 /**
@@ -42,16 +46,20 @@ export function ReverseFill() {
     ),
     levelBelowRimM: neededQuantity('smallLength', LIMITS.levelBelowRimM),
     evenTension: check(true),
+    laidBy: choice(['', ...LAID_BY], ''),
+    tensionN: quantity('force', LIMITS.windingTensionN),
   });
   const store = (): Promise<void> =>
     form.submit(
-      async ({ levelBelowRimM, evenTension, ...on }) => {
+      async ({ levelBelowRimM, evenTension, laidBy, tensionN, ...on }) => {
         const result = await sendNow(
           'reverseFill',
           { boatId: record.boat.id, reelId: record.reel.id },
           {
             levelBelowRimM,
             evenTension,
+            laidBy: laidBy === '' ? null : laidBy,
+            tensionN,
             note: '',
             segments: wrongWayRound.map(({ id, productId }) => ({ productId, lengthM: on[`on-${id}`] ?? null })),
           },
@@ -115,6 +123,8 @@ export function ReverseFill() {
               <FormQuantity key={id} form={form} name={`on-${id}`} label={`${name} that went on`} />
             ))}
             <FormQuantity form={form} name="levelBelowRimM" label="Level under the rim" />
+            <FormChoice form={form} name="laidBy" label="Tension came from" options={LAID_BY_OPTIONS} />
+            <FormQuantity form={form} name="tensionN" label="Tension by the scale" hint="may stay empty" />
           </div>
           <FormCheck
             form={form}

@@ -10,6 +10,7 @@ import { useRig } from '@/components/rig/RigProvider';
 import { Button } from '@/components/ui/Button';
 import { Card } from '@/components/ui/Card';
 import { LIMITS } from '@/usecases/limits';
+import { LaidOn, useLaid } from './LaidOn';
 import { FromTheShelf, useShelf } from './FromTheShelf';
 
 /** The last step of winding: the level, and the load is closed. */
@@ -19,19 +20,22 @@ export function FinishLoad({ load }: { load: LoadRecord }) {
   const bench = useVirtualReel();
   const level = useQuantity(`level:${load.id}`, 'smallLength', null, LIMITS.levelBelowRimM);
   const shelf = useShelf(load);
+  const laid = useLaid(load);
   const measure = async (): Promise<void> => {
     const shown = await bench.work({ act: 'measure-level' });
     if (shown?.levelBelowRimM != null) level.set({ text: (shown.levelBelowRimM * 1000).toFixed(1), unit: 'mm' });
   };
   const finish = async (levelBelowRimM: number | null): Promise<void> => {
-    if (blocked(level)) return;
+    if (blocked(level, laid.tension)) return;
     const result = await sendNow(
       'finishWinding',
       { boatId: record.boat.id, rigId: record.id, loadId: load.id },
-      { version: load.version, levelBelowRimM, supplies: shelf.supplies },
-      'Loaded. Leave the supply line uncut until the counter is accepted.',
+      { version: load.version, levelBelowRimM, supplies: shelf.supplies, laid: laid.value },
+      record.reel.counter ? 'Loaded. Leave the supply line uncut until the counter is accepted.' : 'Loaded.',
     );
-    if (result.ok) level.forget();
+    if (!result.ok) return;
+    level.forget();
+    laid.forget();
   };
   return (
     <Card title="All on: measure the level">
@@ -40,6 +44,7 @@ export function FinishLoad({ load }: { load: LoadRecord }) {
         level tells how this line really packs on this reel.
       </p>
       <FromTheShelf shelf={shelf} error={fieldError('supplies')} />
+      <LaidOn laid={laid} />
       <div className="flex flex-wrap items-end gap-2">
         <div className="w-52">
           <QuantityField

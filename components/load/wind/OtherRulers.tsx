@@ -5,7 +5,15 @@ import { TextField } from '@/components/fields/TextField';
 import type { Winding } from './useWinding';
 
 /** Other ways to know how much went on: a machine's meter, the best ruler there is, or counted turns. */
-export function OtherRulers({ winding, hasCounter }: { winding: Winding; hasCounter: boolean }) {
+export function OtherRulers({
+  winding,
+  hasCounter,
+  gearRatio,
+}: {
+  winding: Winding;
+  hasCounter: boolean;
+  gearRatio: number | null;
+}) {
   const { metered, turns } = winding;
   return (
     <details className="mt-3" open={!hasCounter}>
@@ -24,7 +32,7 @@ export function OtherRulers({ winding, hasCounter }: { winding: Winding; hasCoun
             value={turns.text}
             onChange={turns.type}
             error={turns.text.trim() !== '' && turns.value === null ? 'A number of turns above zero.' : undefined}
-            hint="of the spool: handle turns × gear ratio"
+            hint={`of the spool: handle turns × ${gearRatio ?? 'gear ratio'}`}
           />
         </div>
       </div>

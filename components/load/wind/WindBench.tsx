@@ -14,7 +14,7 @@ import { Clash } from './Clash';
 import { LengthQuestion } from './LengthQuestion';
 import { LevelOutlook } from './LevelOutlook';
 import type { Winding } from './useWinding';
-import { asShown, lapWords, tieWords, whyReadingsDiffer } from './windingWords';
+import { asShown, handleTurns, lapWords, tieWords, whyReadingsDiffer } from './windingWords';
 
 /**
  * Bench mode for wet hands: the one number that matters now, huge. Digits type the reading, arrows nudge it, space
@@ -97,6 +97,12 @@ function Now({ load, winding }: { load: LoadRecord; winding: Winding }) {
           <p className="figures text-7xl leading-none font-bold sm:text-[11rem]">
             {counter && now.stopReading !== null ? asShown(now.stopReading, counter.digits) : format.counts(now.turns)}
           </p>
+          {!counter && (
+            <p className="mt-1 text-ink-soft">
+              ± {format.counts(now.stopPlusMinus)}
+              {handleTurns(record.reel, now.turns, format)}
+            </p>
+          )}
           {counter && (
             <p className="mt-1 text-ink-soft">
               ± {format.counts(now.stopPlusMinus)}: {whyReadingsDiffer(now, counter)}

@@ -12,7 +12,7 @@ import { LayItOn } from './LayItOn';
 import { LengthQuestion } from './LengthQuestion';
 import { OtherRulers } from './OtherRulers';
 import type { Winding } from './useWinding';
-import { asShown, lapWords, tieWords, whyReadingsDiffer } from './windingWords';
+import { asShown, handleTurns, lapWords, tieWords, whyReadingsDiffer } from './windingWords';
 
 /** Level under the rim when a segment is all on (m), as the rest is now solved. */
 function levelAfterM(record: RigRecord, winding: Winding, segmentId: string): number {
@@ -72,7 +72,8 @@ export function WindNext({ load, winding, onBench }: { load: LoadRecord; winding
         </div>
       ) : (
         <p className="mb-4">
-          <span className="figures text-4xl font-bold">{format.counts(now.turns)}</span> spool turns, or{' '}
+          <span className="figures text-4xl font-bold">{format.counts(now.turns)}</span> spool turns
+          {handleTurns(record.reel, now.turns, format)}, or{' '}
           <span className="figures font-bold">{format.length(now.lengthM)}</span> by a meter, or until the level lies{' '}
           <span className="figures font-bold">{format.small(levelAfterM(record, winding, segment.segmentId))}</span>{' '}
           under the rim.
@@ -111,7 +112,7 @@ export function WindNext({ load, winding, onBench }: { load: LoadRecord; winding
         )}
       </div>
       {winding.canNote && <LengthQuestion winding={winding} />}
-      <OtherRulers winding={winding} hasCounter={counter !== null} />
+      <OtherRulers winding={winding} hasCounter={counter !== null} gearRatio={record.reel.gearRatio} />
       {record.hasVirtualReel && (
         <div className="mt-4">
           <VirtualBench instrument="counter reel">

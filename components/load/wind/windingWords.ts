@@ -1,7 +1,8 @@
 import { countsForLine } from '@/core/counter/counter';
-import type { CounterRecord, LoadSegmentRecord, RigRecord, WindingEntryRecord } from '@/core/record/record';
+import type { CounterRecord, LoadSegmentRecord, ReelRecord, RigRecord, WindingEntryRecord } from '@/core/record/record';
 import { JOIN_KINDS } from '@/core/joins/joinKinds';
 import { lapsNoted } from '@/core/rig/line/woundSegments';
+import type { Formatter } from '@/words/format';
 import type { RemainingSegment } from '@/core/rig/line/windingOutlook';
 
 /** A reading as the display shows it: 007, not 7. */
@@ -54,4 +55,9 @@ export function stoppedWords(
     entry.turnsCounted === null ? null : `${entry.turnsCounted} turns`,
   ];
   return parts.filter((part) => part !== null).join(', ') || 'on';
+}
+
+/** Turns of the handle behind turns of the spool, in brackets; nothing where the gear ratio is not known. */
+export function handleTurns(reel: Pick<ReelRecord, 'gearRatio'>, spoolTurns: number, format: Formatter): string {
+  return reel.gearRatio === null ? '' : ` (${format.counts(spoolTurns / reel.gearRatio)} of the handle)`;
 }

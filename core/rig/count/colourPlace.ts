@@ -1,3 +1,4 @@
+import { colouredLengthsM } from '../../load/colours';
 import { failure, success, type Outcome } from '../../result';
 import type { LoadedLine } from '../../spool/loadedLine';
 import type { RigRecord } from '../../record/record';
@@ -13,7 +14,8 @@ export function colourPlace(
   segmentId: string,
   coloursOut: number,
 ): Outcome<number, 'no-colours' | 'not-so-many-colours'> {
-  const colours = record.load?.segments.find((segment) => segment.segmentId === segmentId)?.colours.length ?? 0;
+  const wound = record.load?.segments.find((segment) => segment.segmentId === segmentId);
+  const colours = wound?.colours.length ?? 0;
   const at = line.segments.findIndex((segment) => segment.id === segmentId);
   const segment = line.segments[at];
   if (!segment?.wound || colours === 0) return failure('no-colours');
@@ -22,5 +24,9 @@ export function colourPlace(
     .slice(at + 1)
     .filter((each) => each.wound)
     .reduce((sum, each) => sum + each.lengthM, 0);
-  return success(outsideM + (segment.lengthM * coloursOut) / colours);
+  const lengths = colouredLengthsM(wound?.colours ?? [], segment.lengthM, wound?.colourLengthM ?? null);
+  // The outermost colours may be gone with line that was lost.
+  const leaving = lengths[lengths.length - coloursOut];
+  if (!leaving) return failure('not-so-many-colours', { colours: lengths.length });
+  return success(outsideM + segment.lengthM - leaving.fromM);
 }

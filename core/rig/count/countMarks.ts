@@ -61,9 +61,9 @@ function joinPlaces(view: RigView): readonly Place[] {
   const inwards = view.current.line.segments.toReversed();
   inwards.forEach((segment, index) => {
     const toHookM = fromHookM + segment.lengthM;
-    const colours = coloursOf(view.record, segment.id).toReversed();
-    colours.slice(0, -1).forEach((colour, at) => {
-      const lengthOutM = fromHookM + (segment.lengthM * (at + 1)) / colours.length;
+    const colours = coloursOf(view.record, segment).toReversed();
+    colours.slice(0, -1).forEach(({ colour, fromM }) => {
+      const lengthOutM = toHookM - fromM;
       places.push({ kind: 'colour', name: `${segment.name}: ${colour} is out`, lengthOutM, loggedReading: null });
     });
     const inner = inwards[index + 1];

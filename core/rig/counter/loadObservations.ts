@@ -5,6 +5,7 @@ import {
   type WoundObservation,
 } from '../../calibration/observations';
 import { LEVEL_SD_M, MEASURED_LENGTH_RELATIVE_SD } from '../../measurement/errors';
+import { colouredLengthsM } from '../../load/colours';
 import { knownCounter } from '../line/counterOf';
 import type { CurrentLine } from '../line/currentLine';
 import type {
@@ -138,16 +139,28 @@ function stopsOf(
     .filter((each) => each.segmentId === segment.segmentId && each.coloursOn < colours)
     .toSorted((a, b) => a.coloursOn - b.coloursOn)
     .map((each) => ({
-      share: each.coloursOn / colours,
-      counts: notedCounts(partOf(segment, each.coloursOn / colours), each.reading, plain),
+      on: each.coloursOn,
+      share: shareOn(segment, each.coloursOn),
+      counts: notedCounts(partOf(segment, shareOn(segment, each.coloursOn)), each.reading, plain),
     }));
-  const stops = [{ share: 0, counts: 0 }, ...onTheWay, { share: 1, counts: notedCounts(segment, reading, plain) }];
+  const stops = [
+    { on: 0, share: 0, counts: 0 },
+    ...onTheWay,
+    { on: colours, share: 1, counts: notedCounts(segment, reading, plain) },
+  ];
   return stops.slice(1).flatMap((stop, index): Stop[] => {
     const before = stops[index];
     if (!before || stop.counts <= before.counts) return [];
-    const name = `${segment.name} going on${stops.length > 2 ? `, colour ${Math.round(stop.share * colours)}` : ''}`;
+    const name = `${segment.name} going on${stops.length > 2 ? `, colour ${stop.on}` : ''}`;
     return [{ name, fromShare: before.share, toShare: stop.share, reading: stop.counts - before.counts }];
   });
+}
+
+/** Share of a segment that is on when so many of its colours are. */
+function shareOn({ colours, colourLengthM, plannedLengthM }: LoadSegmentRecord, coloursOn: number): number {
+  return colouredLengthsM(colours, plannedLengthM, colourLengthM)
+    .slice(0, coloursOn)
+    .reduce((share, { fromM, toM }) => share + (toM - fromM) / plannedLengthM, 0);
 }
 
 /** True where the winding log alone says how the counter runs: every wound segment noted, and nothing lost since. */

@@ -37,7 +37,7 @@ export function colourChecks(record: RigRecord, segment: LoadSegmentRecord, line
   const constant = knownCounter(record)?.lengthPerTurnM;
   const wound = line.segments.find((candidate) => candidate.id === segment.segmentId);
   if (!counter || !constant || !wound) return [];
-  const colours = colouredLengthsM(segment.colours, wound.lengthM);
+  const colours = colouredLengthsM(segment.colours, wound.lengthM, segment.colourLengthM);
   return colours.slice(0, -1).map((each, index): ColourCheck => {
     const { areaM2 } = wound;
     const turns = turnsWindingOn(each.toM, wound.innerDiameterM, areaM2, line.spool.widthM);

@@ -1,4 +1,4 @@
-import { DEFAULT_LEVEL_BELOW_RIM_M } from '../../load/defaults';
+import { usualLevelM } from '../../load/defaults';
 import {
   levelBeforeLoss,
   levelOfTarget,
@@ -21,7 +21,8 @@ import type { RigRecord } from '../../record/record';
 export function fillOfRig(record: RigRecord, target: FillTarget, soonGoneM = 0): Outcome<number, FillProblem> {
   const level = levelOfStack(record, target);
   const top = record.segments.findLast((segment) => segment.wound);
-  if (!level.ok || soonGoneM === 0 || !top) return level;
+  // A mark of one segment says nothing of what lies above it.
+  if (!level.ok || soonGoneM === 0 || !top || target.kind === 'own-mark') return level;
   const { diameterM, packing } = productOf(record, top.productId);
   const reel = {
     arborDiameterM: record.reel.arborDiameterM.value,
@@ -33,9 +34,10 @@ export function fillOfRig(record: RigRecord, target: FillTarget, soonGoneM = 0):
 
 /** How deep under the rim the fill of a rig's stored plan ends (m): just under full while nobody has said, or where it cannot. */
 export function plannedLevelM(record: RigRecord): number {
-  if (!record.fill) return DEFAULT_LEVEL_BELOW_RIM_M;
+  const usualM = usualLevelM(record.reel.kind);
+  if (!record.fill) return usualM;
   const level = fillOfRig(record, record.fill.target, record.fill.soonGoneM);
-  return level.ok ? level.value : DEFAULT_LEVEL_BELOW_RIM_M;
+  return level.ok ? level.value : usualM;
 }
 
 function levelOfStack(record: RigRecord, target: FillTarget): Outcome<number, FillProblem> {
@@ -58,7 +60,7 @@ function levelOfStack(record: RigRecord, target: FillTarget): Outcome<number, Fi
   });
   // With every length given there is nothing to fill up: the level follows, whatever is wished.
   if (segments.every((segment) => segment.lengthM !== null)) {
-    return levelOfTarget(spool, segments, null, { kind: 'below-rim', levelBelowRimM: DEFAULT_LEVEL_BELOW_RIM_M });
+    return levelOfTarget(spool, segments, null, { kind: 'below-rim', levelBelowRimM: usualLevelM(reel.kind) });
   }
   return levelOfTarget(spool, segments, counterOf(record), target);
 }

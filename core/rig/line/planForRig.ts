@@ -1,5 +1,6 @@
 import { planLoad, type LoadPlan } from '../../load/planLoad';
-import { MEASURED_LENGTH_RELATIVE_SD } from '../../measurement/errors';
+import { CALIPER_SD_M, MEASURED_LENGTH_RELATIVE_SD } from '../../measurement/errors';
+import type { Known } from '../../provenance/source';
 import type { Outcome } from '../../result';
 import { knownCounter } from './counterOf';
 import type { LineProductRecord, RigRecord } from '../../record/record';
@@ -9,6 +10,13 @@ export function productOf(record: Pick<RigRecord, 'products'>, productId: string
   const product = record.products.find((candidate) => candidate.id === productId);
   if (!product) throw new RangeError(`productOf: the record has no line ${productId}`);
   return product;
+}
+
+/** The mark at which the segment that is worked out is to end itself, or null. */
+function ownMarkOf({ fill }: RigRecord): Known | null {
+  return fill?.target.kind === 'own-mark'
+    ? { value: fill.target.diameterM, sd: CALIPER_SD_M, source: 'measured' }
+    : null;
 }
 
 /**
@@ -38,5 +46,6 @@ export function planForRig(record: RigRecord, levelBelowRimM: number): Outcome<L
     knownCounter(record),
     levelBelowRimM,
     record.knowledge.joint,
+    ownMarkOf(record),
   );
 }

@@ -55,6 +55,8 @@ describe('what loads teach', () => {
       reelId: rig.reel.id,
       levelBelowRimM: 0.002,
       evenTension: true,
+      laidBy: null,
+      tensionN: null,
       note: '',
       at: '2026-03-01T10:00:00.000Z',
       segments: [

@@ -1,6 +1,7 @@
 import type { EvidenceSource, LineToFit, LoadToFit, ReelToFit } from '../../gear/gearEvidence';
 import { gearFit, learnGear, type FittedEvidence, type FittedReel, type GearFit } from '../../gear/gearFit';
 import { learnedReel, type LearnedReel } from '../../gear/learned';
+import { isUnlikeTension } from '../../load/tension';
 import { LEVEL_SD_M } from '../../measurement/errors';
 import { bulkRelativeSd } from '../../load/planLoad';
 import type { Known } from '../../provenance/source';
@@ -58,7 +59,9 @@ export function learnFromLoads(evidence: BoatEvidence): BoatLearning {
     ...evidence.loads
       .filter(({ reelId, load }) => counts(evidence, reelId, load.finishedAt ?? ''))
       .map((finished) => loadToFit(finished, evidence)),
-    ...evidence.reverseFills.filter((fill) => counts(evidence, fill.reelId, fill.at)).map(reverseFillToFit),
+    ...evidence.reverseFills
+      .filter((fill) => counts(evidence, fill.reelId, fill.at))
+      .map((fill) => reverseFillToFit(fill, evidence.loads)),
   ];
   const worked = new Set([...evidence.loads, ...evidence.reverseFills].map(({ reelId }) => reelId));
   const seenLines = new Set(loads.flatMap((load) => load.segments.map((segment) => segment.lineId)));
@@ -176,11 +179,13 @@ function loadToFit({ reelId, rigName, load }: FinishedLoadRecord, evidence: Boat
   };
 }
 
-function reverseFillToFit(fill: ReverseFillRecord): LoadToFit {
+/** A fill found the wrong way round says less of a reel whose real winding after it is known to have had unlike tension. */
+function reverseFillToFit(fill: ReverseFillRecord, loads: readonly FinishedLoadRecord[]): LoadToFit {
+  const after = loads.find(({ reelId, load }) => reelId === fill.reelId && load.startedAt > fill.at);
   return {
     reelId: fill.reelId,
     name: 'the reverse fill',
-    evenTension: fill.evenTension,
+    evenTension: fill.evenTension && !(after && isUnlikeTension(fill, after.load)),
     levelSdM: LEVEL_SD_M,
     segments: fill.segments.map((segment, index) => ({
       name: `line ${index + 1}`,

@@ -43,7 +43,8 @@ export function adviceOnPlan(record: RigRecord, plan: LoadPlan): readonly LoadAd
         lineDiameterM: segment.lineDiameterM,
         lengthM: segment.lengthM,
         wound: segment.wound,
-        colours: planned.colours.length,
+        colours: planned.colourLengthM === null ? planned.colours.length : segment.lengthM / planned.colourLengthM,
+        purpose: planned.purpose,
         joinKind: record.planJoins.find((join) => join.outerSegmentId === segment.id)?.kind ?? null,
         volumeM3: segment.areaM2 * segment.lengthM,
       };

@@ -15,8 +15,8 @@ export interface LineBand {
   readonly toM: number;
   readonly lineDiameterM: number;
   readonly wound: boolean;
-  /** Lead-core colours from the hook inwards. */
-  readonly colours: readonly string[];
+  /** Lead-core colours from the hook inwards, each with its length (m). */
+  readonly colours: readonly { readonly colour: string; readonly lengthM: number }[];
 }
 
 /** The line as bands from the hook to the arbor. */
@@ -33,7 +33,9 @@ export function bandsOfLine(record: RigRecord, line: LoadedLine): readonly LineB
       toM: fromM + segment.lengthM,
       lineDiameterM: segment.lineDiameterM,
       wound: segment.wound,
-      colours: coloursOf(record, segment.id).toReversed(),
+      colours: coloursOf(record, segment)
+        .toReversed()
+        .map(({ colour, fromM: innerM, toM: outerM }) => ({ colour, lengthM: outerM - innerM })),
     };
     fromM = band.toM;
     return band;

@@ -1,3 +1,4 @@
+import { colouredLengthsM, type ColourLengths } from '../../load/colours';
 import { correctionTable } from '../../calibration/correctionTable';
 import type { CounterEstimate } from '../../calibration/estimateCounter';
 import { countsAt, lengthAtCounts } from '../../calibration/observations';
@@ -101,10 +102,10 @@ function atTip(view: RigView, lengthOutM: number): Pick<CursorReadout, 'segmentA
   for (const [index, segment] of inwards.entries()) {
     const toHookM = fromHookM + segment.lengthM;
     if (lengthOutM <= toHookM || index === inwards.length - 1) {
-      const colours = coloursOf(view.record, segment.id);
-      const share = Math.min((toHookM - lengthOutM) / segment.lengthM, 1 - 1e-9);
-      // Colours are listed from the arbor outwards; the tip is that share of the segment away from its inner end.
-      const colour = colours.length > 0 ? (colours[Math.max(0, Math.floor(share * colours.length))] ?? null) : null;
+      const fromInnerM = toHookM - lengthOutM;
+      // At the very outer end the last colour is at the tip.
+      const colours = coloursOf(view.record, segment);
+      const colour = (colours.find(({ toM }) => fromInnerM < toM) ?? colours.at(-1))?.colour ?? null;
       return { segmentAtTip: segment.name, colourAtTip: colour };
     }
     fromHookM = toHookM;
@@ -112,13 +113,16 @@ function atTip(view: RigView, lengthOutM: number): Pick<CursorReadout, 'segmentA
   return { segmentAtTip: '', colourAtTip: null };
 }
 
-/** Lead-core colours of a segment from the arbor outwards, as it was wound or is planned. */
-export function coloursOf(record: RigRecord, segmentId: string): readonly string[] {
-  return (
-    record.load?.segments.find((segment) => segment.segmentId === segmentId)?.colours ??
-    record.segments.find((segment) => segment.id === segmentId)?.colours ??
-    []
-  );
+/** Where the colours of a segment lie, from its inner end outwards, as it was wound or is planned. */
+export function coloursOf(
+  record: RigRecord,
+  segment: { readonly id: string; readonly lengthM: number },
+): readonly ColourLengths[] {
+  const { colours = [], colourLengthM = null } =
+    record.load?.segments.find((each) => each.segmentId === segment.id) ??
+    record.segments.find((each) => each.id === segment.id) ??
+    {};
+  return colouredLengthsM(colours, segment.lengthM, colourLengthM);
 }
 
 /**
