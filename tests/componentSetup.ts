@@ -12,6 +12,7 @@ globalThis.ResizeObserver = class {
 jest.mock('next/navigation', () => ({
   useRouter: () => ({ refresh: jest.fn(), push: jest.fn() }),
   usePathname: () => '/boats/boat/rigs/rig',
+  useSearchParams: () => new URLSearchParams(),
 }));
 
 /** What a page loads when it is first asked for is there at once in tests: its module is loaded with the page's. */

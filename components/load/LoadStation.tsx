@@ -1,6 +1,7 @@
 'use client';
 
 import dynamic from 'next/dynamic';
+import { useSearchParams } from 'next/navigation';
 import { useState } from 'react';
 import { atBench } from '@/core/rig/line/atBench';
 import { AtBench, useRig } from '@/components/rig/RigProvider';
@@ -19,14 +20,23 @@ export function LoadStation() {
   const [planningOver, setPlanningOver] = useState<string | null>(null);
   const planning = load !== null && planningOver === load.id;
   const bench = atBench(record).load;
+  const meant = useSearchParams().get('winding');
   if (bench?.status === 'winding') {
     return (
       <AtBench>
-        <WindingPanel load={bench} onReel={record.making ? load : null} />
+        {meant !== null && meant !== bench.id && <OtherWinding />}
+        <WindingPanel load={bench} onReel={record.making ? load : null} atOnce={meant === bench.id} />
       </AtBench>
     );
   }
-  if (load && !planning) return <LoadedPanel load={load} onPlan={() => setPlanningOver(load.id)} />;
+  if (load && !planning) {
+    return (
+      <>
+        {meant !== null && meant !== load.id && <OtherWinding />}
+        <LoadedPanel load={load} onPlan={() => setPlanningOver(load.id)} />
+      </>
+    );
+  }
   return (
     <div className="flex flex-col gap-3">
       {load && (
@@ -38,5 +48,15 @@ export function LoadStation() {
       )}
       <PlanPanel />
     </div>
+  );
+}
+
+/** The code of a run sheet whose winding is not the one that is shown. */
+function OtherWinding() {
+  return (
+    <p role="status" className="mb-3 border-l-4 border-warn bg-warn/10 px-3 py-2">
+      The sheet with that code is of another winding: it was called off, or another load came after it. This is what is
+      true now.
+    </p>
   );
 }

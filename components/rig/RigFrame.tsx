@@ -9,7 +9,7 @@ import { lineScale } from '@/components/line/lineScale';
 import { Ribbon } from '@/components/line/Ribbon';
 import { exaggeration } from '@/components/line/RibbonBands';
 import { bandsOfLine } from '@/core/rig/view/bandsOfLine';
-import { boatPath, cardPath, historyPath, rigPath, stationPath } from '@/components/shell/paths';
+import { boatPath, cardPath, historyPath, rigPath, sheetPath, stationPath } from '@/components/shell/paths';
 import { Pending } from '@/components/ui/Pending';
 import { StateMark } from '@/components/ui/StateMark';
 import { HeldOut } from './HeldOut';
@@ -64,7 +64,7 @@ function IsPutAway() {
 export function RigFrame({ children }: { children: ReactNode }) {
   const { record, view, cutM } = useRig();
   const pathname = usePathname();
-  const isPaper = [cardPath(record.boat.id, record.id), historyPath(record.boat.id, record.id)].includes(pathname);
+  const isPaper = [cardPath, historyPath, sheetPath].some((path) => path(record.boat.id, record.id) === pathname);
   const factor = view
     ? exaggeration(bandsOfLine(view.record, view.current.line), lineScale(view.current.line, 960))
     : 0;

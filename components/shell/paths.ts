@@ -12,6 +12,14 @@ export const stationPath = (boatId: string, rigId: string, station: Station): st
 export const fleetPath = (boatId: string): string => `/boats/${boatId}/fleet`;
 export const cardPath = (boatId: string, rigId: string): string => `${rigPath(boatId, rigId)}/card`;
 
+/** Run sheets on paper: of one load, and of all loads of a boat. */
+export const sheetPath = (boatId: string, rigId: string): string => `${rigPath(boatId, rigId)}/sheet`;
+export const sheetsPath = (boatId: string): string => `/boats/${boatId}/sheets`;
+
+/** A very winding at its bench; of a plan, the station where it is taken there. */
+export const windingPath = (boatId: string, rigId: string, loadId: string | null): string =>
+  `${stationPath(boatId, rigId, 'load')}${loadId === null ? '' : `?winding=${loadId}`}`;
+
 /** What was done on a rig, and the way back. */
 export const historyPath = (boatId: string, rigId: string): string => `${rigPath(boatId, rigId)}/history`;
 
@@ -26,6 +34,7 @@ export function rigPlaces(boatId: string, rigId: string): readonly Place[] {
     { label: 'The whole line', path: rigPath(boatId, rigId) },
     ...STATIONS.map(({ id, title }) => ({ label: title, path: stationPath(boatId, rigId, id) })),
     { label: 'History, and undo', path: historyPath(boatId, rigId) },
+    { label: 'Run sheet to print', path: sheetPath(boatId, rigId) },
     { label: 'Card of this rod', path: cardPath(boatId, rigId) },
   ];
 }

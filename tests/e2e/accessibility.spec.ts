@@ -50,6 +50,10 @@ for (const [name, options] of [
       await page.getByRole('link', { name: 'Reels, lines, a new rig' }).click();
       await page.getByRole('heading', { name: /Reels and lines of/ }).waitFor();
       await check('reels and lines');
+      await page.goBack();
+      await page.getByRole('link', { name: 'Run sheets to print' }).click();
+      await page.getByRole('heading', { name: /^Run sheets of/ }).waitFor();
+      await check('run sheets');
       // The second rig has a lever drag and spliced loops; what it adds looks alike on every screen.
       for (const [boat, rig] of name === 'a bench screen' ? [FIVE_COLOURS, THIRTY_SEVEN] : [FIVE_COLOURS]) {
         await openRig(page, boat, rig);

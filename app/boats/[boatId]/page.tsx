@@ -5,7 +5,7 @@ import { Locker } from '@/components/locker/Locker';
 import { PutAway } from '@/components/keeping/PutAway';
 import { WordsProvider } from '@/components/units/WordsProvider';
 import { Header } from '@/components/shell/Header';
-import { boatPath, fleetPath, gearPath, rigPath } from '@/components/shell/paths';
+import { boatPath, fleetPath, gearPath, rigPath, sheetsPath } from '@/components/shell/paths';
 import { readSearch, type Search } from '@/app/read/search';
 import { pageCrew, readPage } from '@/app/read/snapshot';
 import { readLocker } from '@/usecases/rigs/locker';
@@ -31,6 +31,7 @@ export default async function LockerPage({ params, searchParams }: Props) {
           ...locker.rigs.map((rig) => ({ label: rig.name, path: rigPath(boat.id, rig.id) })),
           { label: 'Reels and lines', path: gearPath(boat.id) },
           { label: 'Fleet', path: fleetPath(boat.id) },
+          { label: 'Run sheets to print', path: sheetsPath(boat.id) },
           { label: 'All boats', path: '/' },
         ]}
         crew={crew}
@@ -45,6 +46,9 @@ export default async function LockerPage({ params, searchParams }: Props) {
           </div>
           <Link href={fleetPath(boat.id)} className={`ml-auto ${button}`}>
             Make the rods agree
+          </Link>
+          <Link href={sheetsPath(boat.id)} className={button}>
+            Run sheets to print
           </Link>
           <Link href={gearPath(boat.id)} className={button}>
             Reels, lines, a new rig

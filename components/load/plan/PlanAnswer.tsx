@@ -1,11 +1,13 @@
 'use client';
 
+import Link from 'next/link';
 import { lapsOf } from '@/core/counter/counter';
 import { JOIN_KINDS } from '@/core/joins/joinKinds';
 import type { LoadPlan } from '@/core/load/planLoad';
 import type { Failure, Outcome } from '@/core/result';
 import type { RigRecord } from '@/core/record/record';
 import { productOf } from '@/core/rig/line/planForRig';
+import { sheetPath } from '@/components/shell/paths';
 import { lapWords } from '../wind/windingWords';
 import { useUnits } from '@/components/units/UnitsProvider';
 import { useSay } from '@/components/units/useSay';
@@ -154,6 +156,12 @@ export function RunSheet({ record, plan }: { record: RigRecord; plan: LoadPlan }
           })}
         </tbody>
       </table>
+      <p className="mt-2 text-sm">
+        <Link className="text-chalk underline" href={sheetPath(record.boat.id, record.id)}>
+          This sheet on paper
+        </Link>
+        , of the plan as it is stored.
+      </p>
       <p className="mt-2 text-sm text-ink-soft">
         Winds with the {record.reel.windHand} hand: seen from its own side the handle goes round{' '}
         {record.reel.windHand === 'right' ? 'clockwise' : 'anticlockwise'}. Set the supply spool so that line leaves it

@@ -1,8 +1,11 @@
 'use client';
 
 import dynamic from 'next/dynamic';
+import Link from 'next/link';
 import { useState } from 'react';
 import type { LoadRecord } from '@/core/record/record';
+import { useRig } from '@/components/rig/RigProvider';
+import { sheetPath } from '@/components/shell/paths';
 import { dayWords } from '@/words/dates';
 import { Clash } from './Clash';
 import { FinishLoad } from './FinishLoad';
@@ -17,10 +20,20 @@ const WindBench = dynamic(() => import('./WindBench').then(({ WindBench: loaded 
  * Winding, segment by segment.
  *
  * @param onReel what is still on the reel, while nothing of this load is
+ * @param atOnce true where somebody comes straight to the bench, by the code of a run sheet
  */
-export function WindingPanel({ load, onReel }: { load: LoadRecord; onReel: LoadRecord | null }) {
+export function WindingPanel({
+  load,
+  onReel,
+  atOnce,
+}: {
+  load: LoadRecord;
+  onReel: LoadRecord | null;
+  atOnce: boolean;
+}) {
+  const { record } = useRig();
   const winding = useWinding(load);
-  const [onBench, setOnBench] = useState(false);
+  const [onBench, setOnBench] = useState(atOnce);
   return (
     <div className="grid gap-4 lg:grid-cols-[3fr_2fr]">
       <div className="flex min-w-0 flex-col gap-4">
@@ -36,6 +49,12 @@ export function WindingPanel({ load, onReel }: { load: LoadRecord; onReel: LoadR
         ) : (
           <FinishLoad load={load} />
         )}
+        <p className="text-sm">
+          <Link className="text-chalk underline" href={sheetPath(record.boat.id, record.id)}>
+            This winding on paper
+          </Link>
+          , with a code that brings another device here.
+        </p>
       </div>
       <WindingLog load={load} winding={winding} onReel={onReel} />
       {onBench && <WindBench load={load} winding={winding} onLeave={() => setOnBench(false)} />}

@@ -29,10 +29,14 @@ const COLOUR_LENGTH_RELATIVE_SD = 0.008;
  * The colour changes of a segment that is being wound, as a ruler for the counter: the true length at each is known.
  *
  * @param record the rig
- * @param segment the lead core as it was planned
+ * @param segment the lead core as it was or is planned
  * @param line the spool with that segment on it
  */
-export function colourChecks(record: RigRecord, segment: LoadSegmentRecord, line: LoadedLine): readonly ColourCheck[] {
+export function colourChecks(
+  record: RigRecord,
+  segment: Pick<LoadSegmentRecord, 'segmentId' | 'colours' | 'colourLengthM'>,
+  line: LoadedLine,
+): readonly ColourCheck[] {
   const counter = counterOf(record);
   const constant = knownCounter(record)?.lengthPerTurnM;
   const wound = line.segments.find((candidate) => candidate.id === segment.segmentId);

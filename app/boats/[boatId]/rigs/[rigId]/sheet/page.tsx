@@ -1,0 +1,5 @@
+import { SheetOfRig } from '@/components/sheets/SheetOfRig';
+
+export default function SheetPage() {
+  return <SheetOfRig />;
+}
