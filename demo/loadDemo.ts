@@ -18,6 +18,7 @@ import { enterNewBoat, NO_BOAT, NOBODY, withBoat, type BoatDb } from '../db/with
 import { EMPTY_REEL } from '../instruments/virtual/virtualReel';
 import { breakOnVirtualGauge, workVirtualReel } from '../usecases/bench/virtualBench';
 import { markLine } from '../usecases/count/counterFacts';
+import { answer } from '../usecases/corrections/answer';
 import { acceptCalibration, recordTrial } from '../usecases/count/calibrate';
 import { recordLeverPoint, recordPlanerLook, workPreset } from '../usecases/drag/leverAndPlaner';
 import { acceptSetting, recordDragPull, startDragSetting } from '../usecases/drag/setDrag';
@@ -283,7 +284,7 @@ async function calibrate(
 ): Promise<void> {
   const walk = async (): Promise<void> => {
     const shown = must(await workVirtualReel(db, rigId, { act: 'walk', lengthM: walkM }));
-    must(
+    const walked = must(
       await recordTrial(db, rigId, {
         kind: 'tape',
         loadId,
@@ -292,6 +293,8 @@ async function calibrate(
         instrument: shown.instrument,
       }),
     );
+    // One of the faults to find: the crew has said that the walk is right.
+    if (walked.heldOut) must(await answer(db, { kind: 'trial', id: walked.id, rigId }));
   };
   await walk();
   if (method === 'true') {

@@ -144,6 +144,7 @@ export function plannedRig(): RigRecord {
     making: null,
     load: null,
     trials: [],
+    openTrials: [],
     lineMarks: [],
     calibration: null,
     strengthTests: [],
@@ -256,6 +257,7 @@ export function trial(reading: number, trueLengthM = 30, at = '2026-03-01T11:00:
     trueLengthM,
     reading,
     strippedBeforeM: 0,
+    heldOut: false,
     instrument: 'read by eye',
     at,
   };
@@ -271,12 +273,14 @@ export function pulls(productId: string, peaksN: readonly number[]): StrengthTes
     expectedN: 100,
     sampleLabel: '',
     at: LOADED_AT,
+    openPulls: [],
     pulls: peaksN.map((peakN, index) => ({
       id: `p${index}`,
       peakN,
       breakPlace: 'middle',
       instrument: 'read by eye',
       note: '',
+      heldOut: false,
       at: LOADED_AT,
     })),
   };

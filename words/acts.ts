@@ -39,6 +39,7 @@ export const ACT_WORDS: WordsFor<typeof ACT_REASONS> = {
   'turns-need-spool-drive': 'Only a counter that the spool drives can be tested by turns of the spool.',
   'longer-than-wound': ({ lengthM }, say) => `There are only about ${say.length(lengthM)} on the spool.`,
   'no-counter-to-accept': 'This reel has no counter to accept.',
+  'answer-first': 'A test of this counter contradicts everything else. Say first whether it is right.',
   'neither-walk-nor-log':
     'There is no walk of the line as it is now, and its winding was not logged: walk the tape once, then accept.',
   'practice-too-little-left': 'There would be less line left than the walk is long.',

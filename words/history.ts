@@ -33,6 +33,7 @@ const force = (say: Say, key: string): string => {
 };
 
 const CHANGES: Readonly<Record<string, string>> = { stripped: 'stripped from', lost: 'lost from', added: 'added to' };
+const GONE: Readonly<Record<string, string>> = { stripped: 'cut back', lost: 'lost', kept: 'pulled off and kept,' };
 const TRIALS: Readonly<Record<string, string>> = {
   tape: 'A walk along the tape',
   colour: 'A colour at the tip',
@@ -46,6 +47,7 @@ const ACTS: Readonly<Record<string, ((asked: Asked, say: Say) => string) | null>
   putAway: (asked) => (asked.yes('isAway') ? 'The rig was put away' : 'The rig was brought back'),
   moveRig: (asked) =>
     asked.text('to') === 'rod' ? `Its reel went on another rod: ${asked.text('name')}` : 'It was moved to another reel',
+  answer: () => 'A figure that was asked about is right: it counts',
   withdraw: (asked) => `Taken back: ${asked.text('reason')}`,
   saveStack: () => 'The plan of the line was stored',
   beginWinding: () => 'A new load was taken to the bench',
@@ -61,8 +63,8 @@ const ACTS: Readonly<Record<string, ((asked: Asked, say: Say) => string) | null>
     `${asked.place('segmentId')}: ${length(say, 'fromM')} becomes ${length(say, 'lengthM')}, as agreed`,
   cancelWinding: () => 'The winding was called off: what was on before is on',
   abandonWinding: () => 'The winding was given up: the spool is empty',
-  loseLine: (asked, say) =>
-    `${length(say, 'lengthM')} ${asked.text('reason') === 'stripped' ? 'cut back' : 'lost'} from the hook`,
+  loseLine: (asked, say) => `${length(say, 'lengthM')} ${GONE[asked.text('reason')] ?? 'lost'} from the hook`,
+  turnSegment: (asked) => `${asked.place('segmentId')} turned end for end`,
   changeLength: (asked, say) =>
     `${length(say, 'changeM')} ${CHANGES[asked.text('reason')] ?? 'changed on'} ${asked.place('segmentId')}`,
   replaceSegment: (asked, say) => `${asked.place('segmentId')} replaced by ${length(say, 'lengthM')} of new line`,

@@ -36,6 +36,9 @@ export const LOG_WORDS: WordsFor<typeof LOG_REASONS> = {
   'line-stripped': ({ segment, lengthM, note }, say) => withNote(`${segment}: ${say.length(lengthM)} stripped.`, note),
   'line-lost': ({ segment, lengthM, note }, say) => withNote(`${segment}: ${say.length(lengthM)} lost.`, note),
   'line-added': ({ segment, lengthM, note }, say) => withNote(`${segment}: ${say.length(lengthM)} added.`, note),
+  'line-kept': ({ segment, lengthM, note }, say) =>
+    withNote(`${segment}: ${say.length(lengthM)} pulled off and kept on a spool.`, note),
+  'line-turned': ({ segment, lengthM }, say) => `${segment} turned end for end: ${say.length(lengthM)}.`,
   'line-replaced': ({ segment, lengthM, product, note }, say) =>
     withNote(`${segment} replaced: ${say.length(lengthM)} of ${product}.`, note),
   'ready-leader-on': ({ segment, lengthM, product, leader }, say) =>
@@ -43,6 +46,7 @@ export const LOG_WORDS: WordsFor<typeof LOG_REASONS> = {
   'rod-changed': ({ from, to }) => `Reel and line went from rod ${from} to rod ${to}.`,
   'reel-changed': ({ from, to }) => `Moved from reel ${from} to reel ${to}: the plan came along.`,
   'acts-undone': ({ acts }) => `${many(acts, 'act')} undone.`,
+  answered: ({ what }) => `${WITHDRAWN[what] ?? what} that was asked about is right: it counts.`,
   withdrawn: ({ what, why }) => `${WITHDRAWN[what] ?? what} was withdrawn: ${why}.`,
   'lever-to-free': 'Lever back to free spool.',
   'lever-into-gear': 'Lever into gear.',

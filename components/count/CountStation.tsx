@@ -20,6 +20,7 @@ import { LineMarks } from './LineMarks';
 import { MarksTable } from './MarksTable';
 import { Practice } from './Practice';
 import { TrialChart } from './TrialChart';
+import { OpenTrials } from './OpenTrials';
 import { WalkForm } from './WalkForm';
 
 /** The Count station: make the counter true, or know how it lies. */
@@ -57,6 +58,7 @@ export function CountStation() {
         </div>
         <div className="flex min-w-0 flex-col gap-4">
           <Card title="Test it">
+            <OpenTrials view={view} />
             <WalkForm load={load} />
           </Card>
           <DisplayQuiz />
@@ -89,6 +91,7 @@ function WithoutCounter({ view, load }: { view: RigView; load: LoadRecord }) {
           <LineMarks view={view} load={load} />
         </Card>
         <Card title="Test it">
+          <OpenTrials view={view} />
           <WalkForm load={load} />
         </Card>
         {record.trials.length > 0 && (

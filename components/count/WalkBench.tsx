@@ -9,7 +9,8 @@ import { BenchSheet } from '@/components/bench/BenchSheet';
 import { NumberPad } from '@/components/bench/NumberPad';
 import { Button } from '@/components/ui/Button';
 import { useUnits } from '@/components/units/UnitsProvider';
-import type { Trial } from './useTrial';
+import { OpenTrials } from './OpenTrials';
+import { lastTrial, type Trial } from './useTrial';
 
 /**
  * The walk with one hand and a phone in the other: what to do in a sentence, the reading huge. Digits type it, arrows
@@ -39,7 +40,7 @@ export function WalkBench({ trial, onLeave }: { trial: Trial; onLeave: () => voi
     } else if (/^\d$/.test(event.key)) trial.type((trial.text + event.key).slice(-digits - 1));
     else if (event.key === 'Backspace') trial.type(trial.text.slice(0, -1));
   };
-  const last = record.trials.at(-1);
+  const last = lastTrial(record);
   return (
     <BenchSheet onKey={onKey} onLeave={onLeave}>
       <Dialog.Title className="lettered text-2xl sm:text-3xl">
@@ -61,6 +62,7 @@ export function WalkBench({ trial, onLeave }: { trial: Trial; onLeave: () => voi
         <p className="mt-3 min-h-7 text-lg">
           {trial.problem ?? (expected && `Expected: ${format.counts(expected.value, expected.plusMinus)}.`)}
         </p>
+        {view && <OpenTrials view={view} />}
         {last && (
           <p className="text-ink-soft">
             Last: {format.counts(last.reading)}

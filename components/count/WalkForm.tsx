@@ -11,7 +11,7 @@ import { ChoiceField, TextField } from '@/components/fields/TextField';
 import { useRig } from '@/components/rig/RigProvider';
 import { Button } from '@/components/ui/Button';
 import { OtherTests } from './OtherTests';
-import { useTrial, type TrialWay } from './useTrial';
+import { lastTrial, useTrial, type TrialWay } from './useTrial';
 
 /** Loaded when it is first asked for. */
 const WalkBench = dynamic(() => import('./WalkBench').then(({ WalkBench: loaded }) => loaded), { ssr: false });
@@ -29,7 +29,7 @@ export function WalkForm({ load }: { load: LoadRecord }) {
   const [way, setWay] = useKeptChoice(`trial-way:${load.id}`, ['tape', 'colour', 'turns'], 'tape');
   const [onBench, setOnBench] = useState(false);
   const hasColours = load.segments.some((segment) => segment.wound && segment.colours.length > 1);
-  const last = record.trials.at(-1);
+  const last = lastTrial(record);
   const { counter } = record.reel;
   const turnsTest = counter?.drive === 'spool';
   return (

@@ -1,6 +1,6 @@
 'use client';
 
-import type { LoadRecord } from '@/core/record/record';
+import type { LoadRecord, RigRecord } from '@/core/record/record';
 import { USUAL_WALK_M } from '@/core/rig/count/adviceForRig';
 import { useVirtualReel } from '@/components/bench/useVirtualReel';
 import { useQuantity } from '@/components/fields/QuantityField';
@@ -21,6 +21,11 @@ export type WhatWasTried =
 
 /** What a test of the counter is made by. */
 export type TrialWay = 'tape' | 'colour' | 'turns';
+
+/** The test that was noted last, counting or asked about. */
+export function lastTrial({ trials, openTrials }: Pick<RigRecord, 'trials' | 'openTrials'>) {
+  return [...trials, ...openTrials].toSorted((a, b) => (a.at < b.at ? -1 : 1)).at(-1);
+}
 
 /** Everything that a walk along the tape needs, for the form and for bench mode alike. */
 export function useTrial(load: LoadRecord) {
@@ -52,7 +57,7 @@ export function useTrial(load: LoadRecord) {
     store: storeTrial,
     storeWalk: async (): Promise<boolean> => (await storeTrial({ kind: 'tape', trueLengthM: length.value })).ok,
     async undo(): Promise<void> {
-      const last = record.trials.at(-1);
+      const last = lastTrial(record);
       if (!last) return;
       const body = { kind: 'trial' as const, id: last.id, rigId: record.id, reason: 'undone at the tape' };
       await sendNow('withdraw', { boatId: record.boat.id }, body, 'Taken back.');

@@ -73,7 +73,7 @@ describe('the words of an act', () => {
   it('are there for every act on a rig', () => {
     const onRig = Object.entries(ROUTES).flatMap(([name, { path }]) => (path.includes(':rigId') ? [name] : []));
     // These name their rig in what they carry.
-    expect([...onRig, 'withdraw', 'rename', 'putAway'].toSorted()).toEqual(ACTS_WITH_WORDS.toSorted());
+    expect([...onRig, 'withdraw', 'answer', 'rename', 'putAway'].toSorted()).toEqual(ACTS_WITH_WORDS.toSorted());
   });
 
   it('stand in the reader’s units, and without what an older version did not keep', () => {

@@ -23,7 +23,8 @@ import { useUnits } from '@/components/units/UnitsProvider';
 import { useSay } from '@/components/units/useSay';
 import { LIMITS } from '@/usecases/limits';
 import { Misfit, OffExpected } from './Misfit';
-import { MovePull } from './MovePull';
+import { lastPull, OpenPulls } from './OpenPulls';
+import { CorrectPull, MovePull } from './MovePull';
 import { BREAK_PLACES } from './breakPlaces';
 import { TraceCard } from './TraceCard';
 
@@ -114,7 +115,7 @@ function Pulls({ test, onNew }: { test: StrengthTestRecord; onNew: () => void })
   const peakN = form.value('peakN');
   const [samples, setSamples] = useState<readonly ForceSample[]>([]);
   const [unread, setUnread] = useState<string | null>(null);
-  const last = test.pulls.at(-1);
+  const last = lastPull(test);
   const recordPull = (): Promise<void> =>
     form.submit(async (made) => {
       const body = { ...made, instrument };
@@ -172,9 +173,11 @@ function Pulls({ test, onNew }: { test: StrengthTestRecord; onNew: () => void })
           {units.force}
         </p>
       )}
+      <OpenPulls test={test} />
       <Misfit pullsN={test.pulls.map((made) => made.peakN)} />
       <Moved test={test} />
       <MovePull test={test} />
+      <CorrectPull test={test} />
       <TraceCard test={test} />
       <div className="flex flex-wrap gap-2">
         {last && <UndoButton kind="strengthPull" id={last.id} what="pull" reason="undone by the tester" />}
@@ -186,7 +189,7 @@ function Pulls({ test, onNew }: { test: StrengthTestRecord; onNew: () => void })
   );
 }
 
-/** Pulls that were moved here from another test, and why. */
+/** Pulls that were moved here or corrected, and why. */
 function Moved({ test }: { test: StrengthTestRecord }) {
   const { format } = useUnits();
   const moved = test.pulls.filter((pull) => pull.note !== '');
@@ -195,7 +198,7 @@ function Moved({ test }: { test: StrengthTestRecord }) {
     <ul className="text-sm">
       {moved.map((pull) => (
         <li key={pull.id}>
-          {format.force(pull.peakN)} was moved here: {pull.note}.
+          {format.force(pull.peakN)} was moved here or corrected: {pull.note}.
         </li>
       ))}
     </ul>

@@ -16,6 +16,7 @@ import { Caution } from '@/components/ui/Card';
 import { useUnits } from '@/components/units/UnitsProvider';
 import { LIMITS } from '@/usecases/limits';
 import { Misfit, OffExpected } from './Misfit';
+import { lastPull, OpenPulls } from './OpenPulls';
 import { useGauge } from './useGauge';
 import { BREAK_PLACES } from './breakPlaces';
 
@@ -85,7 +86,7 @@ function OnePull({ test, pullsEach, onLeave }: { test: StrengthTestRecord; pulls
     typed.forget();
     setPlace(null);
   };
-  const last = test.pulls.at(-1);
+  const last = lastPull(test);
   const undo = async (): Promise<void> => {
     if (!last) return;
     const body = { kind: 'strengthPull' as const, id: last.id, rigId: record.id, reason: 'undone by the tester' };
@@ -136,6 +137,7 @@ function OnePull({ test, pullsEach, onLeave }: { test: StrengthTestRecord; pulls
           </p>
         )}
         <TracePlot samples={gauge.samples} label="The pull" />
+        <OpenPulls test={test} />
         <Misfit pullsN={test.pulls.map((made) => made.peakN)} />
         <div className="mt-3 grid grid-cols-3 gap-2" role="group" aria-label="It broke">
           {BREAK_PLACES.map((each) => (

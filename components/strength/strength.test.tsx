@@ -1,5 +1,5 @@
 import { act, fireEvent, screen, waitFor, within } from '@testing-library/react';
-import type { BoatJoinBreakRecord, RigRecord } from '../../core/record/record';
+import type { BoatJoinBreakRecord, PullRecord, RigRecord } from '../../core/record/record';
 import { pulls, woundRig } from '../../tests/rigFixture';
 import { renderRig } from '../../tests/renderRig';
 import { StrengthStation } from './StrengthStation';
@@ -184,14 +184,34 @@ describe('a pull that belongs to another spool', () => {
     fireEvent.change(screen.getByLabelText('Line in the grips'), { target: { value: 'nylon' } });
     fireEvent.click(screen.getByText('The wrong spool was in the grips? Move a pull'));
     fireEvent.click(screen.getByRole('button', { name: 'Move this pull' }));
-    await waitFor(() => expect(screen.getByLabelText('Why')).toHaveFocus());
-    fireEvent.change(screen.getByLabelText('Belongs to'), { target: { value: 'test-lead' } });
-    fireEvent.change(screen.getByLabelText('Why'), { target: { value: 'mixed up' } });
+    await waitFor(() => expect(screen.getByLabelText('Why it is moved')).toHaveFocus());
+    fireEvent.change(screen.getByLabelText('Belongs to, the likeliest first'), { target: { value: 'lead' } });
+    fireEvent.change(screen.getByLabelText('Why it is moved'), { target: { value: 'mixed up' } });
     fireEvent.click(screen.getByRole('button', { name: 'Move this pull' }));
     await settled();
     expect(sent[0]).toMatchObject({
-      url: '/api/boats/boat/strength-tests/test-lead/moved-pulls',
-      body: { reason: 'mixed up' },
+      url: expect.stringMatching(/strength-pulls\/p\d\/moves$/) as string,
+      body: { reason: 'mixed up', productId: 'lead' },
+    });
+  });
+
+  it('far from the others is asked about before it counts', async () => {
+    const rig = tested();
+    const strengthTests = rig.strengthTests.map((test) =>
+      test.productId === 'nylon'
+        ? { ...test, openPulls: [{ ...(test.pulls[0] as PullRecord), id: 'odd', peakN: 300, heldOut: true }] }
+        : test,
+    );
+    renderRig({ ...rig, strengthTests }, <StrengthStation />);
+    fireEvent.change(screen.getByLabelText('Line in the grips'), { target: { value: 'nylon' } });
+    expect(screen.getByRole('alert')).toHaveTextContent(/30\.6 kg is far from the other pulls.*counts for nothing/);
+    // Moving begins at the one that is asked about.
+    expect(screen.getAllByLabelText('The pull')[0]).toHaveDisplayValue(/the one that is asked about/);
+    fireEvent.click(screen.getByRole('button', { name: 'It is right: let it count' }));
+    await settled();
+    expect(sent[0]).toMatchObject({
+      url: '/api/boats/boat/answers',
+      body: { kind: 'strengthPull', id: 'odd', rigId: 'rig' },
     });
   });
 });

@@ -32,6 +32,7 @@ export const ACT_REASONS = {
   'turns-need-spool-drive': {},
   'longer-than-wound': { lengthM: 'length' },
   'no-counter-to-accept': {},
+  'answer-first': {},
   'neither-walk-nor-log': {},
   'practice-too-little-left': {},
   'no-lever': {},

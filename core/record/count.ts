@@ -14,6 +14,8 @@ export interface TrialRecord {
   /** Unwrapped counts. */
   readonly reading: number;
   readonly strippedBeforeM: number;
+  /** True while it is asked about, and counts for nothing. */
+  readonly heldOut: boolean;
   readonly instrument: string;
   readonly at: string;
 }

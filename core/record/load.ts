@@ -115,7 +115,7 @@ export interface LineChangeRecord {
   readonly segmentId: string;
   /** Change of length (m): negative when line went. */
   readonly changeM: number;
-  readonly reason: 'stripped' | 'lost' | 'added';
+  readonly reason: 'stripped' | 'lost' | 'added' | 'kept';
   readonly note: string;
   readonly at: string;
 }

@@ -56,7 +56,10 @@ export interface RigRecord {
   readonly load: LoadRecord | null;
   /** A winding that has begun and of which nothing is on yet, while `load` is still on; null where there is none. */
   readonly making: LoadRecord | null;
+  /** Tests of the counter that count, oldest first. */
   readonly trials: readonly TrialRecord[];
+  /** Those that are asked about, and count for nothing until somebody has answered. */
+  readonly openTrials: readonly TrialRecord[];
   /** Marks tied or inked on the line that is on. */
   readonly lineMarks: readonly LineMarkRecord[];
   readonly calibration: CalibrationRecord | null;

@@ -16,7 +16,10 @@ export interface StrengthTestRecord {
   readonly expectedN: number;
   readonly sampleLabel: string;
   readonly at: string;
+  /** Those that count. */
   readonly pulls: readonly PullRecord[];
+  /** Those that are asked about, and count for nothing until somebody has answered. */
+  readonly openPulls: readonly PullRecord[];
 }
 
 export interface PullRecord {
@@ -24,7 +27,9 @@ export interface PullRecord {
   readonly peakN: number;
   readonly breakPlace: 'middle' | 'grip' | 'knot';
   readonly instrument: string;
-  /** Why it was moved here from another test; empty where it was not. */
+  /** Why it was moved here from another test, or corrected; empty where it was neither. */
   readonly note: string;
+  /** True while it is asked about, and counts for nothing. */
+  readonly heldOut: boolean;
   readonly at: string;
 }

@@ -54,6 +54,30 @@ function withdrawal({ table: { name, written }, of }: (typeof WITHDRAWABLE)[Meas
     WHERE boat_id = $1 AND id = $2 AND ${standing(name)} ${BELONGS[of]} AND $3::text IS NOT NULL AND $4::uuid IS NOT NULL`;
 }
 
+/** Measurements that may be held out until somebody has answered. */
+export type AskedKind = 'trial' | 'strengthPull';
+
+/** The statement that lets a held-out row count: a copy that says so. $1 boat, $2 row, $3 rig. */
+function answer({ table: { name, written }, of }: (typeof WITHDRAWABLE)[AskedKind]): string {
+  const repeated = written.map((column) => (column === 'held_out' ? 'false' : column));
+  return `INSERT INTO ${name} (boat_id, ${written.join(', ')}, corrects_id)
+    SELECT boat_id, ${repeated.join(', ')}, id FROM ${name}
+    WHERE boat_id = $1 AND id = $2 AND held_out AND ${standing(name)} ${BELONGS[of].replace('$4', '$3')} AND $3::uuid IS NOT NULL`;
+}
+
+/** Lets a held-out measurement count as it was noted; false when there is no such one of that rig. */
+export async function countHeldOut(
+  db: Queryable,
+  boatId: string,
+  kind: AskedKind,
+  id: string,
+  rigId: string,
+): Promise<boolean> {
+  await db.query('SELECT pg_advisory_xact_lock(hashtextextended($1, 0))', [id]);
+  const result = await db.query(answer(WITHDRAWABLE[kind]), [boatId, id, rigId]);
+  return result.rowCount === 1;
+}
+
 /** Withdraws one measurement by a new row; false when there is no such standing row of that rig on this boat. */
 export async function withdrawMeasurement(
   db: Queryable,

@@ -18,7 +18,8 @@ export async function listStrengthTests(db: Queryable, boatId: string): Promise<
   const read = pulls.rows.map(STRENGTH_PULLS.read);
   return tests.rows.map((row) => {
     const test = STRENGTH_TESTS.read(row);
-    return { ...test, pulls: read.filter((pull) => pull.testId === test.id) };
+    const ofTest = read.filter((pull) => pull.testId === test.id);
+    return { ...test, pulls: ofTest.filter((pull) => !pull.heldOut), openPulls: ofTest.filter((pull) => pull.heldOut) };
   });
 }
 
@@ -30,7 +31,7 @@ export function insertStrengthTest(
   return insertRow(db, boatId, STRENGTH_TESTS, test);
 }
 
-/** Keeps a pull; `correctsId` names the row that it stands for, where it was given to the wrong test. */
+/** Keeps a pull; `correctsId` names the row that it stands for, where it was given to the wrong test or read wrongly. */
 export function insertStrengthPull(
   db: Queryable,
   boatId: string,

@@ -16,7 +16,7 @@ export async function listSupplySpools(db: Queryable, boatId: string): Promise<r
     archived_at: string | null;
   }>(
     `SELECT id, line_product_id, label, bought_length_m, greatest(0, ${REMAINING}) AS remaining_length_m, archived_at
-     FROM supply_spools WHERE boat_id = $1 ORDER BY label`,
+     FROM supply_spools WHERE boat_id = $1 AND ${ofStandingAct('supply_spools')} ORDER BY label`,
     [boatId],
   );
   return result.rows.map((row) => ({
@@ -70,10 +70,10 @@ export async function debitSupplySpool(
   return taken.rowCount === 1;
 }
 
-/** A spool from which more has been taken than was on it; null when there is none. */
+/** A spool from which more has been taken than was on it, or that came of an act which is undone; null when there is none. */
 export async function findOverdrawnSpool(db: Queryable, boatId: string): Promise<string | null> {
   const found = await db.query<{ label: string }>(
-    `SELECT label FROM supply_spools WHERE boat_id = $1 AND ${REMAINING} < -1e-6 LIMIT 1`,
+    `SELECT label FROM supply_spools WHERE boat_id = $1 AND (${REMAINING} < -1e-6 OR (NOT ${ofStandingAct('supply_spools')} AND ${REMAINING} < length_before_debits_m)) LIMIT 1`,
     [boatId],
   );
   return found.rows[0]?.label ?? null;

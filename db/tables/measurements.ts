@@ -35,7 +35,7 @@ export const COLOUR_READINGS = table('colour_readings', {
 export const LINE_CHANGES = table('line_changes', {
   ...ofSegment,
   changeM: number,
-  reason: oneOf('stripped', 'lost', 'added'),
+  reason: oneOf('stripped', 'lost', 'added', 'kept'),
   note: text,
 });
 
@@ -64,6 +64,7 @@ export const COUNTER_TRIALS = table('counter_trials', {
   reading: number,
   strippedBeforeM: number,
   instrument: text,
+  heldOut: flag,
 });
 
 export const CALIBRATIONS = table('calibrations', {
@@ -102,6 +103,7 @@ export const STRENGTH_PULLS = table('strength_pulls', {
   breakPlace: oneOf('middle', 'grip', 'knot'),
   instrument: text,
   note: text,
+  heldOut: flag,
 });
 
 export const DRAG_PULLS = table('drag_pulls', {

@@ -29,7 +29,7 @@ test('a session is planned, pulled live in bench mode, and a pull moved to the s
   await page.getByText('The wrong spool was in the grips? Move a pull').click();
   const target = page.getByLabel('Belongs to').locator('option', { hasText: 'Class nylon 37, spool A' }).first();
   await page.getByLabel('Belongs to').selectOption((await target.getAttribute('value')) ?? '');
-  await page.getByLabel('Why').fill('the spools stood in the wrong order');
+  await page.getByLabel('Why it is moved').fill('the spools stood in the wrong order');
   await page.getByRole('button', { name: 'Move this pull' }).click();
   await expect(page.getByText('Moved. Both rows stay on record.').first()).toBeVisible();
 });

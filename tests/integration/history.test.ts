@@ -80,7 +80,7 @@ async function walkThrough(): Promise<readonly { readonly id: string; readonly b
       supplies: [{ segmentId: top, supplySpoolId: spoolId }],
     },
   );
-  await step('recordTrial', rig(), { kind: 'tape', loadId, trueLengthM: 30, reading: 32, instrument: 'read by eye' });
+  await step('recordTrial', rig(), { kind: 'tape', loadId, trueLengthM: 30, reading: 29, instrument: 'read by eye' });
   await step('acceptCalibration', rig(), { loadId, method: 'card' });
   const joins = (await readRigRecord(b.boatId, b.rigId))?.joins ?? [];
   await step('changeJoinKind', { ...rig(), joinId: joins.at(-1)?.id ?? '' }, { kind: 'double-sliding-knot' });

@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { NOBODY, withBoat } from '../../db/withBoat';
 import { readBoats } from '../../usecases/boats/readBoats';
+import { countsAtLength, rigView, type RigView } from '../../core/rig/view/rigView';
 import { readActs } from '../../usecases/history/undoActs';
 import { readLocker } from '../../usecases/rigs/locker';
 import type { RequestName, RequestParams } from '../../usecases/requests/routes';
@@ -249,6 +250,95 @@ describe('a rig that is moved', () => {
       calibration: before.calibration,
     });
     expect(moved.load?.id).toBe(loadId);
+  });
+});
+
+describe('line that is pulled off', () => {
+  it('and kept lies on a spool of its own, goes on another reel from there, and undoing asks what was taken', async () => {
+    const loadId = await loadIt();
+    const { id: actId, outcome } = await askOf(
+      b.boatId,
+      'loseLine',
+      { ...rig(), loadId },
+      { lengthM: 40, reason: 'kept', note: '' },
+    );
+    must(outcome);
+    const kept = (await gear()).supplySpools;
+    expect(kept).toMatchObject([{ label: 'Top shot, Test rod', boughtLengthM: 40, remainingLengthM: 40 }]);
+    const other = await loadedTwin();
+    const top = (await readRigRecord(b.boatId, other))?.load;
+    const body = {
+      ...{ segmentId: top?.segments[2]?.segmentId, productId: b.lineIds[0], lengthM: 38, note: '' },
+      supplySpoolId: kept[0]?.id,
+    };
+    must(await ask('replaceSegment', { rigId: other, loadId: top?.id ?? '' }, body));
+    expect((await gear()).supplySpools[0]?.remainingLengthM).toBeCloseTo(2, 9);
+    // What was pulled off is on another reel: it does not come back by an undo here.
+    const undo = { fromId: actId, newestId: actId };
+    expect(await ask('undoActs', rig(), undo)).toMatchObject({ why: { reason: 'spool-used-since' } });
+    const [newest] = await withBoat(NOBODY, b.boatId, 'read', (db) => readActs(db, other));
+    must(await ask('undoActs', { rigId: other }, { fromId: newest?.id, newestId: newest?.id }));
+    must(await ask('undoActs', rig(), undo));
+    expect((await gear()).supplySpools).toEqual([]);
+  });
+
+  it('and turned end for end keeps its length, and its joins are to be tied anew', async () => {
+    const loadId = await loadIt();
+    const before = await record();
+    const top = before.load?.segments[2]?.segmentId ?? '';
+    must(await ask('turnSegment', { ...rig(), loadId }, { segmentId: top }));
+    const after = await record();
+    const length = (of: typeof after) => rigView(of)?.current.line.segments.find(({ id }) => id === top)?.lengthM;
+    expect(length(after)).toBeCloseTo(length(before) ?? NaN, 9);
+    expect(after.load?.replacements).toMatchObject([
+      { segmentId: top, productId: before.load?.segments[2]?.productId },
+    ]);
+    const backing = before.load?.segments[0]?.segmentId ?? '';
+    expect(await ask('turnSegment', { ...rig(), loadId }, { segmentId: backing })).toMatchObject({ status: 409 });
+  });
+});
+
+/** Another rig like the bench's, loaded. */
+async function loadedTwin(): Promise<string> {
+  const reelId = must(await createReel(b.boatId, REEL)).id;
+  const like = { from: 'rig', id: b.rigId };
+  const { id } = must(await ask('createRig', {}, { name: 'Twin', note: '', reelId, like })) as { id: string };
+  const twin = await readRigRecord(b.boatId, id);
+  const { loadId } = must(
+    await ask('beginWinding', { rigId: id }, { version: twin?.version, levelBelowRimM: 0.002 }),
+  ) as {
+    loadId: string;
+  };
+  for (const segment of (await readRigRecord(b.boatId, id))?.load?.segments ?? []) {
+    const noted = { segmentId: segment.segmentId, reading: segment.stopReading };
+    must(await ask('noteWinding', { rigId: id, loadId }, noted));
+  }
+  must(await ask('finishWinding', { rigId: id, loadId }, { version: 1, levelBelowRimM: null, supplies: [] }));
+  return id;
+}
+
+describe('a walk that contradicts everything else', () => {
+  it('is asked about, counts for nothing, and holds acceptance up until it is answered', async () => {
+    const loadId = await loadIt();
+    const walk = { kind: 'tape', loadId, trueLengthM: 30 };
+    const ruler = async () => rigView(await record())?.ruler.constantM.value ?? NaN;
+    const honest = Math.round(countsAtLength(rigView(await record()) as RigView, 30));
+    const good = must(await ask('recordTrial', rig(), { ...walk, reading: honest })) as { heldOut: boolean };
+    expect(good.heldOut).toBe(false);
+    const before = await ruler();
+    const bad = must(await ask('recordTrial', rig(), { ...walk, reading: honest - 8 })) as {
+      id: string;
+      heldOut: boolean;
+    };
+    expect(bad.heldOut).toBe(true);
+    expect(await ruler()).toBeCloseTo(before, 12);
+    expect(await ask('acceptCalibration', rig(), { loadId, method: 'card' })).toMatchObject({
+      why: { reason: 'answer-first' },
+    });
+    must(await ask('answer', {}, { kind: 'trial', id: bad.id, rigId: b.rigId }));
+    expect(await ruler()).not.toBeCloseTo(before, 6);
+    expect((await record()).openTrials).toEqual([]);
+    must(await ask('acceptCalibration', rig(), { loadId, method: 'card' }));
   });
 });
 

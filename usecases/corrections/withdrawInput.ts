@@ -22,3 +22,8 @@ export const withdrawInput = z.strictObject({
 });
 
 export type WithdrawInput = z.output<typeof withdrawInput>;
+
+/** Somebody says that a figure which was asked about is right. */
+export const answerInput = z.strictObject({ kind: z.enum(['trial', 'strengthPull']), id: idSchema, rigId: idSchema });
+
+export type AnswerInput = z.output<typeof answerInput>;

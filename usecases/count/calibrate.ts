@@ -6,8 +6,9 @@ import { countBasis } from '../../core/rig/bases';
 import { colourPlace } from '../../core/rig/count/colourPlace';
 import { rulerOf } from '../../core/rig/line/counterOf';
 import { counterEstimate } from '../../core/rig/counter/counterEvidence';
-import { currentLine, validTrial } from '../../core/rig/line/currentLine';
-import { wasLogged } from '../../core/rig/counter/loadObservations';
+import { currentLine, validTrial, type CurrentLine } from '../../core/rig/line/currentLine';
+import { FAR_SDS, trialAgainstKnown } from '../../core/calibration/farTrial';
+import { trialObservation, wasLogged } from '../../core/rig/counter/loadObservations';
 import type { RigRecord } from '../../core/record/record';
 import { spoolStateAt, type LoadedLine } from '../../core/spool/loadedLine';
 import { insertCalibration, insertTrial } from '../../db/queries/count';
@@ -22,7 +23,7 @@ export async function recordTrial(
   db: BoatDb,
   rigId: string,
   input: TrialInput,
-): Promise<UseCaseOutcome<{ done: true }>> {
+): Promise<UseCaseOutcome<{ readonly id: string; readonly heldOut: boolean }>> {
   const { boatId } = db;
   const record = await rigToWrite(db, rigId);
   if (!record) return notFound('rig');
@@ -42,7 +43,7 @@ export async function recordTrial(
   const strippedBeforeM = -load.changes
     .filter((change) => change.at > lastTrialAt)
     .reduce((sum, c) => sum + c.changeM, 0);
-  await insertTrial(db, boatId, {
+  const trial = {
     loadId: input.loadId,
     kind: input.kind,
     trueLengthM: measured.trueLengthM,
@@ -51,8 +52,16 @@ export async function recordTrial(
     reading: reading.value,
     strippedBeforeM,
     instrument: input.instrument,
-  });
-  return done({ done: true });
+  };
+  const heldOut = isFar(record, line.value, trial);
+  return done({ id: await insertTrial(db, boatId, { ...trial, heldOut }), heldOut });
+}
+
+/** True where a test contradicts everything that is known: it is asked about before it counts. */
+function isFar(record: RigRecord, current: CurrentLine, trial: Parameters<typeof trialObservation>[0]): boolean {
+  const observation = trialObservation(trial, current);
+  const against = observation && trialAgainstKnown(counterEstimate(record, current), observation);
+  return against !== null && Math.abs(against.offSds) > FAR_SDS;
 }
 
 /** The true length of a test, and about what the counter should show; or why it cannot be. */
@@ -99,6 +108,7 @@ export async function acceptCalibration(
   const line = currentLine(record);
   if (!line.ok) return conflict(line);
   if (!record.reel.counter) return conflict(because('no-counter-to-accept'));
+  if (record.openTrials.length > 0) return conflict(because('answer-first'));
   const estimate = counterEstimate(record, line.value);
   if (!validTrial(record) && !wasLogged(record)) {
     return conflict(because('neither-walk-nor-log'));

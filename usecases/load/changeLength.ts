@@ -1,16 +1,20 @@
 import 'server-only';
 import { because } from '../../core/reasons';
 import { currentLine, woundLine } from '../../core/rig/line/currentLine';
-import { cutFromHook } from '../../core/rig/line/cutFromHook';
+import { productIdNow } from '../../core/rig/line/woundSegments';
+import type { RigRecord } from '../../core/record/record';
+import { cutFromHook, type CutFromHook } from '../../core/rig/line/cutFromHook';
 import { isMoreThanFits } from '../../core/rig/load/fitsOnReel';
-import { insertLineChange } from '../../db/queries/lineChanges';
+import { insertLineChange, insertReplacement } from '../../db/queries/lineChanges';
+import { insertSupplySpool } from '../../db/queries/supplies';
 import { insertLogEntry } from '../../db/queries/log';
 import { findVirtualReel, updateVirtualReel } from '../../db/queries/virtualBench';
 import type { BoatDb, Queryable } from '../../db/withBoat';
 import { VirtualReel } from '../../instruments/virtual/virtualReel';
-import { done, invalid, notFound, type UseCaseOutcome } from '../outcome';
+import { LIMITS } from '../limits';
+import { conflict, done, invalid, notFound, type UseCaseOutcome } from '../outcome';
 import { finishedLoadToWrite } from './finishedLoad';
-import type { LineChangeInput, LossInput } from './loadInput';
+import type { LineChangeInput, LossInput, TurnInput } from './loadInput';
 
 /** Records line that was stripped, lost or added after winding; everything downstream follows. */
 export async function changeLength(
@@ -67,8 +71,46 @@ export async function loseLine(
     await insertLineChange(db, boatId, { loadId, segmentId, changeM: -lengthM, reason, note });
     await insertLogEntry(db, boatId, rigId, 'load', because(`line-${reason}`, { segment: name, lengthM, note }));
   }
+  if (reason === 'kept') await keepOnSpools(db, record, cut.value);
   const offSpoolM = cut.value.pieces.reduce((sum, piece) => sum + (piece.wound ? piece.lengthM : 0), 0);
   if (offSpoolM > 0) await followOnVirtualReel(db, boatId, rigId, offSpoolM);
+  return done({ done: true });
+}
+
+/** What was pulled off and kept lies on spools of its own, each piece of line for itself; scraps are none. */
+async function keepOnSpools(db: BoatDb, record: RigRecord, cut: CutFromHook): Promise<void> {
+  for (const { segmentId, name, lengthM } of cut.pieces) {
+    if (lengthM < LIMITS.supplyLengthM.min) continue;
+    await insertSupplySpool(db, db.boatId, {
+      lineProductId: productIdNow(record, segmentId),
+      label: `${name}, ${record.name}`.slice(0, 80),
+      boughtLengthM: lengthM,
+      remainingLengthM: lengthM,
+    });
+  }
+}
+
+/** Notes that the outermost wound segment was pulled off and wound on the other way round: its worn end lies inside now. */
+export async function turnSegment(
+  db: BoatDb,
+  rigId: string,
+  loadId: string,
+  { segmentId }: TurnInput,
+): Promise<UseCaseOutcome<{ done: true }>> {
+  const { boatId } = db;
+  const found = await finishedLoadToWrite(db, rigId, loadId);
+  if (!found.ok) return found;
+  const { record, load } = found.value;
+  const top = load.segments.findLast((segment) => segment.wound);
+  if (top?.segmentId !== segmentId) return conflict(because('only-outermost-replaced'));
+  const line = currentLine(record);
+  if (!line.ok) return conflict(line);
+  const segment = line.value.line.segments.find((each) => each.id === segmentId);
+  if (!segment) return notFound('segment on this spool');
+  const { lengthM, name } = segment;
+  const productId = productIdNow(record, segmentId);
+  await insertReplacement(db, boatId, { loadId, segmentId, productId, lengthM, windOnId: null, note: '' });
+  await insertLogEntry(db, boatId, rigId, 'load', because('line-turned', { segment: name, lengthM }));
   return done({ done: true });
 }
 

@@ -83,13 +83,17 @@ export const replacementInput = z.strictObject({
   note: noteSchema,
 });
 
+/** The outermost wound segment, pulled off and wound on the other way round. */
+export const turnInput = z.strictObject({ segmentId: idSchema });
+
 /** Line that went at the hook's end, through whatever segments it takes. */
 export const lossInput = z.strictObject({
   lengthM: within(LIMITS.segmentLengthM, 'The length'),
-  reason: z.enum(['lost', 'stripped']),
+  reason: z.enum(['lost', 'stripped', 'kept']),
   note: noteSchema,
 });
 
+export type TurnInput = z.output<typeof turnInput>;
 export type LossInput = z.output<typeof lossInput>;
 
 export const lineChangeInput = z.strictObject({

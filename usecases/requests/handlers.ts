@@ -2,6 +2,7 @@ import 'server-only';
 import type { BoatDb } from '../../db/withBoat';
 import { breakOnVirtualGauge, streamVirtualGauge, streamVirtualPull, workVirtualReel } from '../bench/virtualBench';
 import { createBoat } from '../boats/createBoat';
+import { answer } from '../corrections/answer';
 import { withdraw } from '../corrections/withdraw';
 import { acceptCalibration, recordTrial } from '../count/calibrate';
 import { markLine, noteDisplay, noteHang } from '../count/counterFacts';
@@ -14,7 +15,7 @@ import { undoActs } from '../history/undoActs';
 import { checkSlip, keepTiePhoto, recordJoinBreak } from '../joins/joinChecks';
 import { addPerson, changeJoinKind, recordDrill, tieJoin } from '../joins/joins';
 import { makeWindOn, retireWindOnOf, swapWindOn } from '../joins/windOns';
-import { changeLength, loseLine } from '../load/changeLength';
+import { changeLength, loseLine, turnSegment } from '../load/changeLength';
 import { noteColour } from '../load/noteColour';
 import { replaceSegment } from '../load/replaceSegment';
 import { saveStack } from '../load/saveStack';
@@ -26,6 +27,7 @@ import { moveRig } from '../rigs/moveRig';
 import type { UseCaseOutcome } from '../outcome';
 import {
   chooseMeantPlace,
+  correctPull,
   movePull,
   planSession,
   recordStrengthPull,
@@ -73,6 +75,7 @@ export const HANDLERS = {
   cancelWinding: (db, { rigId, loadId }, input) => cancelWinding(db, rigId, loadId, input),
   abandonWinding: (db, { rigId, loadId }) => abandonWinding(db, rigId, loadId),
   loseLine: (db, { rigId, loadId }, input) => loseLine(db, rigId, loadId, input),
+  turnSegment: (db, { rigId, loadId }, input) => turnSegment(db, rigId, loadId, input),
   changeLength: (db, { rigId, loadId }, input) => changeLength(db, rigId, loadId, input),
   replaceSegment: (db, { rigId, loadId }, input) => replaceSegment(db, rigId, loadId, input),
 
@@ -94,7 +97,9 @@ export const HANDLERS = {
   planSession: (db, _, input) => planSession(db, input),
   startStrengthTest: (db, _, input) => startStrengthTest(db, input),
   recordStrengthPull: (db, { testId }, input) => recordStrengthPull(db, testId, input),
-  movePull: (db, { testId }, input) => movePull(db, testId, input),
+  movePull: (db, { pullId }, input) => movePull(db, pullId, input),
+  correctPull: (db, { pullId }, input) => correctPull(db, pullId, input),
+  answer: (db, _, input) => answer(db, input),
   chooseMeantPlace: (db, { rigId }, input) => chooseMeantPlace(db, rigId, input.placeId),
 
   startDragSetting: (db, { rigId }, input) => startDragSetting(db, rigId, input),

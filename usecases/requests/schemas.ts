@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { benchInput, breakInput, dragPullBenchInput, streamInput } from '../bench/benchInput';
 import { boatInput } from '../boats/boatInput';
-import { withdrawInput } from '../corrections/withdrawInput';
+import { answerInput, withdrawInput } from '../corrections/withdrawInput';
 import { acceptInput, displayInput, hangInput, lineMarkInput, trialInput } from '../count/countInput';
 import { practiceInput } from '../count/practiceInput';
 import { dragPullInput, leverPointInput, planerLookInput, presetActInput, settingInput } from '../drag/dragInput';
@@ -27,12 +27,20 @@ import {
   lineChangeInput,
   lossInput,
   replacementInput,
+  turnInput,
   windingInput,
 } from '../load/loadInput';
 import { archiveInput, keepPlanInput, removeInput, renameInput } from '../keeping/keepingInput';
 import { moveRigInput, rigInput } from '../rigs/rigInput';
 import { stackInput } from '../load/stackInput';
-import { meantPlaceInput, moveInput, pullInput, sessionInput, testInput } from '../strength/strengthInput';
+import {
+  correctPullInput,
+  meantPlaceInput,
+  moveInput,
+  pullInput,
+  sessionInput,
+  testInput,
+} from '../strength/strengthInput';
 
 import type { RequestName } from './routes';
 
@@ -69,6 +77,7 @@ export const SCHEMAS = {
   cancelWinding: cancelInput,
   abandonWinding: nothing,
   loseLine: lossInput,
+  turnSegment: turnInput,
   changeLength: lineChangeInput,
   replaceSegment: replacementInput,
   tieJoin: tieInput,
@@ -88,6 +97,8 @@ export const SCHEMAS = {
   startStrengthTest: testInput,
   recordStrengthPull: pullInput,
   movePull: moveInput,
+  correctPull: correctPullInput,
+  answer: answerInput,
   chooseMeantPlace: meantPlaceInput,
   startDragSetting: settingInput,
   recordDragPull: dragPullInput,

@@ -16,11 +16,22 @@ export const pullInput = z.strictObject({
   instrument: instrumentSchema,
 });
 
-/** A pull that belongs to another test of the boat. */
+/** A pull that belongs to another line of the boat. */
 export const moveInput = z.strictObject({
-  pullId: idSchema,
+  productId: idSchema,
+  /** What that line was expected to break at, where it has no test yet. */
+  expectedN: within(LIMITS.forceN, 'The expected force'),
   reason: text(200, 'Say why it is moved.'),
 });
+
+/** A pull as it should have been noted. */
+export const correctPullInput = z.strictObject({
+  peakN: within(LIMITS.forceN, 'The peak force'),
+  breakPlace: z.enum(['middle', 'grip', 'knot']),
+  reason: text(200, 'Say why it is corrected.'),
+});
+
+export type CorrectPullInput = z.output<typeof correctPullInput>;
 
 export const sessionInput = z.strictObject({
   name: nameSchema,

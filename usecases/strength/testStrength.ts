@@ -1,5 +1,7 @@
 import 'server-only';
 import { because } from '../../core/reasons';
+import { isFarPull } from '../../core/strength/farPull';
+import type { StrengthTestRecord } from '../../core/record/record';
 import { listLines } from '../../db/queries/lines';
 import { setMeantPlace } from '../../db/queries/rigs';
 import {
@@ -11,7 +13,7 @@ import {
 import type { BoatDb } from '../../db/withBoat';
 import { rigToWrite } from '../rigs/readRigs';
 import { conflict, done, notFound, type UseCaseOutcome } from '../outcome';
-import type { MoveInput, PullInput, SessionInput, TestInput } from './strengthInput';
+import type { CorrectPullInput, MoveInput, PullInput, SessionInput, TestInput } from './strengthInput';
 
 /** Starts a test of a line, with the expected force written down before the first pull. */
 export async function startStrengthTest(db: BoatDb, input: TestInput): Promise<UseCaseOutcome<{ id: string }>> {
@@ -21,16 +23,38 @@ export async function startStrengthTest(db: BoatDb, input: TestInput): Promise<U
   return done({ id: await insertStrengthTest(db, boatId, { ...input, sessionId: null }) });
 }
 
+/** Keeps a pull. One far from what is expected is asked about, and counts for nothing until somebody has answered. */
 export async function recordStrengthPull(
   db: BoatDb,
   testId: string,
   input: PullInput,
+): Promise<UseCaseOutcome<{ readonly id: string; readonly heldOut: boolean }>> {
+  const { boatId } = db;
+  const test = (await listStrengthTests(db, boatId)).find((each) => each.id === testId);
+  if (!test) return notFound('strength test');
+  const others = test.pulls.map((pull) => pull.peakN);
+  const heldOut = isFarPull(input.peakN, others, test.expectedN);
+  return done({ id: await insertStrengthPull(db, boatId, { ...input, testId, note: '', heldOut }), heldOut });
+}
+
+/** Corrects a pull that was read or typed wrongly. The row stays; a new one stands for it and says why. */
+export async function correctPull(
+  db: BoatDb,
+  pullId: string,
+  { reason, ...read }: CorrectPullInput,
 ): Promise<UseCaseOutcome<{ done: true }>> {
   const { boatId } = db;
-  const tests = await listStrengthTests(db, boatId);
-  if (!tests.some((test) => test.id === testId)) return notFound('strength test');
-  await insertStrengthPull(db, boatId, { ...input, testId, note: '' });
+  const { pull, test } = pullOf(await listStrengthTests(db, boatId), pullId);
+  if (!pull || !test) return notFound('pull');
+  await insertStrengthPull(db, boatId, { ...pull, ...read, testId: test.id, note: reason, heldOut: false }, pull.id);
   return done({ done: true });
+}
+
+/** A pull, counting or asked about, and its test. */
+function pullOf(tests: readonly StrengthTestRecord[], pullId: string) {
+  const of = (test: StrengthTestRecord) => [...test.pulls, ...test.openPulls].find((pull) => pull.id === pullId);
+  const test = tests.find((each) => of(each) !== undefined);
+  return { test, pull: test && of(test) };
 }
 
 /** Plans a session: one test for each line, every expected force on record before the first pull. */
@@ -46,15 +70,32 @@ export async function planSession(db: BoatDb, input: SessionInput): Promise<UseC
   return done({ id: sessionId });
 }
 
-/** Moves a pull to the test that it belongs to. The row stays where it was; a new one corrects it and says why. */
-export async function movePull(db: BoatDb, testId: string, input: MoveInput): Promise<UseCaseOutcome<{ done: true }>> {
+/**
+ * Moves a pull to the line that it belongs to: to its newest test in the same condition, or to a new one where it has none. The
+ * row stays where it was; a new one corrects it and says why.
+ */
+export async function movePull(
+  db: BoatDb,
+  pullId: string,
+  { productId, expectedN, reason }: MoveInput,
+): Promise<UseCaseOutcome<{ done: true }>> {
   const { boatId } = db;
   const tests = await listStrengthTests(db, boatId);
-  const from = tests.find((test) => test.pulls.some((pull) => pull.id === input.pullId));
-  const pull = from?.pulls.find((each) => each.id === input.pullId);
-  if (!pull || !from || !tests.some((test) => test.id === testId)) return notFound('pull or test');
-  if (from.id === testId) return conflict(because('pull-there-already'));
-  await insertStrengthPull(db, boatId, { ...pull, testId, note: input.reason }, pull.id);
+  const { pull, test: from } = pullOf(tests, pullId);
+  const lines = await listLines(db, boatId);
+  if (!pull || !from) return notFound('pull');
+  if (!lines.some((line) => line.id === productId)) return notFound('line');
+  if (from.productId === productId) return conflict(because('pull-there-already'));
+  const { condition, gaugeLengthM } = from;
+  const there = tests.findLast((test) => test.productId === productId && test.condition === condition);
+  const testId =
+    there?.id ??
+    (await insertStrengthTest(db, boatId, {
+      ...{ productId, condition, gaugeLengthM, expectedN },
+      sampleLabel: '',
+      sessionId: null,
+    }));
+  await insertStrengthPull(db, boatId, { ...pull, testId, note: reason, heldOut: false }, pull.id);
   return done({ done: true });
 }
 

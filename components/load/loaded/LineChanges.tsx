@@ -11,7 +11,7 @@ import { Card } from '@/components/ui/Card';
 import { useUnits } from '@/components/units/UnitsProvider';
 import { LIMITS } from '@/usecases/limits';
 
-const REASONS: readonly { value: LineChangeRecord['reason']; text: string }[] = [
+const REASONS: readonly { value: Exclude<LineChangeRecord['reason'], 'kept'>; text: string }[] = [
   { value: 'lost', text: 'lost: snag, wear, cut off' },
   { value: 'stripped', text: 'stripped to correct the counter' },
   { value: 'added', text: 'added' },

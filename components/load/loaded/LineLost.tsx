@@ -27,7 +27,7 @@ export function LineLost({ load }: { load: LoadRecord }) {
   const { sendNow, state } = useSend();
   const form = useDraftForm(`lost:${load.id}`, {
     lengthM: neededQuantity('length', LIMITS.segmentLengthM),
-    reason: choice(['lost', 'stripped'], 'lost'),
+    reason: choice(['lost', 'stripped', 'kept'], 'lost'),
   });
   const lengthM = form.value('lengthM');
   const line = currentLine(record);
@@ -56,6 +56,7 @@ export function LineLost({ load }: { load: LoadRecord }) {
           options={[
             { value: 'lost', text: 'torn off: snag, fish' },
             { value: 'stripped', text: 'cut back by hand' },
+            { value: 'kept', text: 'pulled off, and kept on a spool' },
           ]}
         />
         <Button className="mt-6" disabled={state.kind === 'sending'} onClick={() => void note()}>
@@ -67,7 +68,7 @@ export function LineLost({ load }: { load: LoadRecord }) {
           {say(cut)}
         </p>
       )}
-      {cut?.ok && <WhatGoes record={record} load={load} cut={cut.value} isTorn={form.value('reason') === 'lost'} />}
+      {cut?.ok && <WhatGoes record={record} load={load} cut={cut.value} how={form.value('reason') ?? 'lost'} />}
     </Card>
   );
 }
@@ -89,12 +90,12 @@ function WhatGoes({
   record,
   load,
   cut,
-  isTorn,
+  how,
 }: {
   record: RigRecord;
   load: LoadRecord;
   cut: CutFromHook;
-  isTorn: boolean;
+  how: 'lost' | 'stripped' | 'kept';
 }) {
   const { format } = useUnits();
   const after = afterwards(record, load, cut);
@@ -116,7 +117,7 @@ function WhatGoes({
         <b>Left:</b> {format.length(cut.leftM)} of line, {cut.outermost.name} outermost with{' '}
         {format.length(cut.outermost.leftM)}.
       </p>
-      {isTorn && cut.outermostJoin && (
+      {how === 'lost' && cut.outermostJoin && (
         <p className="font-semibold text-warn">
           {placeWords(record, cut.outermostJoin)} bore what tore it off: due to be tied anew.
         </p>
@@ -130,17 +131,24 @@ function WhatGoes({
           .
         </p>
       )}
-      <ul>
-        {toMend.map(({ segmentId, name, lengthM, spool }) => (
-          <li key={segmentId}>
-            <b>To mend {name}:</b>{' '}
-            {spool
-              ? `${spool.label} has ${format.length(spool.remainingLengthM)} of it`
-              : `no spool on the shelf has ${format.length(lengthM)} of it`}
-            .
-          </li>
-        ))}
-      </ul>
+      {how === 'kept' ? (
+        <p>
+          <b>Kept:</b> on a spool on the shelf, for another reel: put it on there from the shelf, or plan it into
+          another load.
+        </p>
+      ) : (
+        <ul>
+          {toMend.map(({ segmentId, name, lengthM, spool }) => (
+            <li key={segmentId}>
+              <b>To mend {name}:</b>{' '}
+              {spool
+                ? `${spool.label} has ${format.length(spool.remainingLengthM)} of it`
+                : `no spool on the shelf has ${format.length(lengthM)} of it`}
+              .
+            </li>
+          ))}
+        </ul>
+      )}
     </div>
   );
 }

@@ -9,6 +9,7 @@ import { ChoiceField } from '@/components/fields/TextField';
 import { useSend } from '@/components/http/useSend';
 import { useRig } from '@/components/rig/RigProvider';
 import { offeredLines } from '@/components/keeping/offeredLines';
+import { AskFirst } from '@/components/ui/AskFirst';
 import { Button } from '@/components/ui/Button';
 import { Card } from '@/components/ui/Card';
 import { useUnits } from '@/components/units/UnitsProvider';
@@ -45,7 +46,40 @@ export function TopShotCard({ load }: { load: LoadRecord }) {
         </p>
       )}
       <Replace key={care.segment.segmentId} care={care} load={load} />
+      <TurnRound care={care} load={load} />
     </Card>
+  );
+}
+
+/** The worn end goes under: pulled off, and wound on the other way round. */
+function TurnRound({ care, load }: { care: TopShotCare; load: LoadRecord }) {
+  const { record } = useRig();
+  const { format } = useUnits();
+  const { sendNow, state } = useSend();
+  const name = care.segment.name.toLowerCase();
+  return (
+    <div className="mt-2">
+      <AskFirst
+        label="Turn it end for end"
+        title={`Turn the ${name} end for end?`}
+        yes="It is turned"
+        disabled={state.kind === 'sending'}
+        onYes={() =>
+          void sendNow(
+            'turnSegment',
+            { boatId: record.boat.id, rigId: record.id, loadId: load.id },
+            { segmentId: care.segment.segmentId },
+            'Turned. Tie and pull its joins anew.',
+          )
+        }
+      >
+        <p>
+          Pull all {format.length(care.leftM)} off, untie both ends, and wind it on the other way round with the same
+          tension: the worn end lies inside now.
+        </p>
+        <p>Its joins are to be tied anew, its marks count no more, and the counter is to be tested again.</p>
+      </AskFirst>
+    </div>
   );
 }
 

@@ -172,3 +172,12 @@ export function wasLogged({ load }: RigRecord): boolean {
     wound.every((segment) => load.winding.findLast((each) => each.segmentId === segment.segmentId)?.reading != null)
   );
 }
+
+/** A test of the counter that is being noted now, as an observation; null where it says nothing. */
+export function trialObservation(
+  trial: Omit<TrialRecord, 'id' | 'at' | 'heldOut'>,
+  current: CurrentLine,
+): CounterObservation | null {
+  const gone = current.line.segments.map(() => 0);
+  return trialOf({ ...trial, id: '', at: '', heldOut: false }, gone, true)[0] ?? null;
+}

@@ -23,7 +23,8 @@ export interface StandingOnRig {
 }
 
 /**
- * How a join of a rig stands: as its tie's age has it; gone where the line that it joined is gone; due where line tore off beyond it
+ * How a join of a rig stands: as its tie's age has it; gone where the line that it joined is gone; not tied where one of its lines
+ * was replaced or turned round since; due where line tore off beyond it
  * since it was tied, and it was the outermost one left: it bore what tore the line off.
  *
  * @param nowMs today (ms since 1970)
@@ -31,11 +32,20 @@ export interface StandingOnRig {
 export function standingOnRig(record: RigRecord, join: JoinRecord, nowMs: number): StandingOnRig {
   const left = segmentsLeft(record);
   if (left && !left.includes(join.outerSegmentId)) return { standing: 'gone', ageDays: null, boreLoss: false };
+  if (wasUntied(record, join)) return { standing: 'not tied', ageDays: null, boreLoss: false };
   const aged = joinStanding(join.lastTie, isAtLeader(record, join), nowMs);
   const tiedAt = join.lastTie?.at;
   const boreLoss = tiedAt !== undefined && (lossesBorne(record).get(join.outerSegmentId) ?? '') > tiedAt;
   if (boreLoss) return { ...aged, standing: 'due', boreLoss };
   return isUnderSeated(record, join) ? { ...aged, standing: 'under-seated', boreLoss } : { ...aged, boreLoss };
+}
+
+/** True where one of its lines was replaced or turned round since it was tied: it was cut, and nobody has noted another one. */
+function wasUntied(record: RigRecord, join: JoinRecord): boolean {
+  const tiedAt = join.lastTie?.at;
+  if (tiedAt === undefined || record.load?.status !== 'wound') return false;
+  const sides = [join.innerSegmentId, join.outerSegmentId];
+  return record.load.replacements.some((each) => sides.includes(each.segmentId) && each.at > tiedAt);
 }
 
 /** True where the seating pull was measured and closes no such join: it is to be pulled again, whatever it held since. */

@@ -13,6 +13,7 @@ export const atBench = oncePer((record: RigRecord): RigRecord =>
         making: null,
         joins: record.planJoins,
         trials: [],
+        openTrials: [],
         lineMarks: [],
         leverPoints: [],
       }
