@@ -1,9 +1,15 @@
 import 'server-only';
 import { Client } from 'pg';
 
-type Heard = (actId: string) => void;
+/** What was done: its key, and the rig on which it was done; null: what belongs to the whole boat. */
+export interface HeardAct {
+  readonly key: string;
+  readonly rigId: string | null;
+}
 
-/** Who waits for acts on which rig. */
+type Heard = (act: HeardAct) => void;
+
+/** Who waits for acts of which boat. */
 const listeners = new Map<string, Set<Heard>>();
 let client: Client | null = null;
 
@@ -23,8 +29,8 @@ async function listen(): Promise<void> {
   opened.on('error', lost);
   opened.on('end', lost);
   opened.on('notification', ({ payload }) => {
-    const [rigId = '', actId = ''] = (payload ?? '').split(' ');
-    for (const heard of listeners.get(rigId) ?? []) heard(actId);
+    const [boatId = '', key = '', rigId = '-'] = (payload ?? '').split(' ');
+    for (const heard of listeners.get(boatId) ?? []) heard({ key, rigId: rigId === '-' ? null : rigId });
   });
   try {
     await opened.connect();
@@ -35,17 +41,17 @@ async function listen(): Promise<void> {
 }
 
 /**
- * Calls back with the id of every act on a rig, as soon as it is kept.
+ * Calls back with everything that is done on a boat, as soon as it is kept.
  *
  * @returns ends it
  */
-export function hearActs(rigId: string, heard: Heard): () => void {
-  const of = listeners.get(rigId) ?? new Set();
-  listeners.set(rigId, of.add(heard));
+export function hearActs(boatId: string, heard: Heard): () => void {
+  const of = listeners.get(boatId) ?? new Set();
+  listeners.set(boatId, of.add(heard));
   void listen();
   return () => {
     of.delete(heard);
-    if (of.size === 0) listeners.delete(rigId);
+    if (of.size === 0) listeners.delete(boatId);
     if (listeners.size > 0 || !client) return;
     const idle = client;
     client = null;

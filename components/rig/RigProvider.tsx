@@ -7,7 +7,7 @@ import { rigView, type RigView } from '@/core/rig/view/rigView';
 import type { Station } from '@/core/record/stations';
 import { stationStates } from '@/core/rig/stationStates';
 import type { StationState } from '@/core/record/stationState';
-import { useFollow } from './useFollow';
+import { useFollow } from '@/components/shell/useFollow';
 import { CursorProvider } from '@/components/line/cursor';
 import { WordsProvider } from '@/components/units/WordsProvider';
 

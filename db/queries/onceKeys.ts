@@ -42,11 +42,24 @@ export async function claimOnce(
   return kept.rows[0] ?? null;
 }
 
-/** Keeps the answer with its key, in the transaction of what it answers. */
-export async function keepAnswer(db: BoatDb, key: string, answer: unknown): Promise<void> {
-  await db.query('UPDATE once_keys SET answer = $3 WHERE boat_id = $1 AND key = $2', [
-    db.boatId,
-    key,
-    JSON.stringify(answer),
-  ]);
+/**
+ * Keeps the answer with its key, in the transaction of what it answers, and tells whoever follows the boat once that is kept.
+ *
+ * @param rigId the rig on which it was done; null: what belongs to the whole boat
+ */
+export async function keepAnswer(db: BoatDb, key: string, answer: unknown, rigId: string | null): Promise<void> {
+  await db.query(
+    `WITH kept AS (UPDATE once_keys SET answer = $3 WHERE boat_id = $1 AND key = $2 RETURNING key)
+     SELECT pg_notify('tidy_marlin_acts', $1::text || ' ' || key || ' ' || $4::text) FROM kept`,
+    [db.boatId, key, JSON.stringify(answer), rigId ?? '-'],
+  );
+}
+
+/** The newest key of a boat; null where nothing was written for long. */
+export async function newestKey(db: BoatDb): Promise<string | null> {
+  const result = await db.query<{ key: string }>(
+    'SELECT key FROM once_keys WHERE boat_id = $1 ORDER BY noted_at DESC LIMIT 1',
+    [db.boatId],
+  );
+  return result.rows[0]?.key ?? null;
 }

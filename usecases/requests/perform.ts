@@ -41,10 +41,11 @@ export async function perform<N extends RequestName>(
     'write',
     async (db): Promise<UseCaseOutcome<unknown>> => {
       if (boatId !== null && db.boat === null) return notFound('boat');
-      const kept = await claimOnce(db, key, request, actOf(name, params, input));
+      const act = actOf(name, params, input);
+      const kept = await claimOnce(db, key, request, act);
       if (kept) return kept.request === request ? done(kept.answer) : conflict(because('key-used'));
       const outcome = await handler(db, params, prepared.value);
-      if (outcome.ok) await keepAnswer(db, key, outcome.value);
+      if (outcome.ok) await keepAnswer(db, key, outcome.value, act?.rigId ?? null);
       return outcome;
     },
     signal,

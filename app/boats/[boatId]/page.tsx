@@ -4,6 +4,7 @@ import { FindAndPage } from '@/components/locker/FindAndPage';
 import { Locker } from '@/components/locker/Locker';
 import { PutAway } from '@/components/keeping/PutAway';
 import { WordsProvider } from '@/components/units/WordsProvider';
+import { FollowBoat } from '@/components/shell/FollowBoat';
 import { Header } from '@/components/shell/Header';
 import { boatPath, fleetPath, gearPath, rigPath, sheetsPath } from '@/components/shell/paths';
 import { readSearch, type Search } from '@/app/read/search';
@@ -25,6 +26,7 @@ export default async function LockerPage({ params, searchParams }: Props) {
   const button = 'inline-flex min-h-11 items-center rounded-sm border-2 border-edge-strong bg-card px-4 font-semibold';
   return (
     <WordsProvider>
+      <FollowBoat boatId={boat.id} />
       <Header
         crumbs={[{ label: boat.name, path: boatPath(boat.id) }]}
         places={[

@@ -2,6 +2,7 @@ import type { Metadata } from 'next';
 import { FleetPage } from '@/components/fleet/FleetPage';
 import { FindAndPage } from '@/components/locker/FindAndPage';
 import { WordsProvider } from '@/components/units/WordsProvider';
+import { FollowBoat } from '@/components/shell/FollowBoat';
 import { Header } from '@/components/shell/Header';
 import { boatPath, fleetPath, rigPath } from '@/components/shell/paths';
 import { readSearch, type Search } from '@/app/read/search';
@@ -22,6 +23,7 @@ export default async function Fleet({ params, searchParams }: Props) {
   });
   return (
     <WordsProvider>
+      <FollowBoat boatId={boat.id} />
       <Header
         crumbs={[
           { label: boat.name, path: boatPath(boat.id) },

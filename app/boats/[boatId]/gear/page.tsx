@@ -1,6 +1,7 @@
 import type { Metadata } from 'next';
 import { GearPage } from '@/components/gear/GearPage';
 import { WordsProvider } from '@/components/units/WordsProvider';
+import { FollowBoat } from '@/components/shell/FollowBoat';
 import { Header } from '@/components/shell/Header';
 import { boatPath, gearPath } from '@/components/shell/paths';
 import { readSearch, type Search } from '@/app/read/search';
@@ -23,6 +24,7 @@ export default async function Gear({ params, searchParams }: Props) {
   const { boat } = gear;
   return (
     <WordsProvider>
+      <FollowBoat boatId={boat.id} />
       <Header
         crumbs={[
           { label: boat.name, path: boatPath(boat.id) },

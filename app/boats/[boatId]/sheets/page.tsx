@@ -2,6 +2,7 @@ import type { Metadata } from 'next';
 import { FindAndPage } from '@/components/locker/FindAndPage';
 import { PrintSheets } from '@/components/sheets/PrintSheets';
 import { WordsProvider } from '@/components/units/WordsProvider';
+import { FollowBoat } from '@/components/shell/FollowBoat';
 import { Header } from '@/components/shell/Header';
 import { boatPath, sheetsPath } from '@/components/shell/paths';
 import { readSearch, type Search } from '@/app/read/search';
@@ -23,6 +24,7 @@ export default async function Sheets({ params, searchParams }: Props) {
   });
   return (
     <WordsProvider>
+      <FollowBoat boatId={boat.id} />
       <Header
         crumbs={[
           { label: boat.name, path: boatPath(boat.id) },

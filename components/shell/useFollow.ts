@@ -4,24 +4,35 @@ import { useRouter } from 'next/navigation';
 import { useEffect } from 'react';
 import { isOwnAct } from '@/components/http/onceKey';
 
+/** Pages of a whole boat gather what happens for so long (ms) before they ask anew: one of them shows many rigs. */
+const GATHER_MS = 1_000;
+
 /**
- * Keeps a rig's page true: what another device does shows here at once, and a page that comes back to the front, or whose line to
- * the server was lost, asks anew. What was typed and not sent stays.
+ * Keeps a page true: what another device does shows here at once, and a page that comes back to the front, or whose line to the
+ * server was lost, asks anew. What was typed and not sent stays.
+ *
+ * @param rigId the rig that the page is about; null: it shows the whole boat
  */
-export function useFollow(boatId: string, rigId: string): void {
+export function useFollow(boatId: string, rigId: string | null): void {
   const router = useRouter();
   useEffect(() => {
     if (typeof EventSource === 'undefined') return;
     let events: EventSource | null = null;
     let newest: string | null = null;
     let wasAway = false;
+    let later: ReturnType<typeof setTimeout> | undefined;
     const heard = ({ data }: MessageEvent<string>): void => {
       const isNews = newest !== null && data !== newest && !isOwnAct(data);
       newest = data;
-      if (isNews) router.refresh();
+      if (!isNews || later !== undefined) return;
+      if (rigId !== null) return router.refresh();
+      later = setTimeout(() => {
+        later = undefined;
+        router.refresh();
+      }, GATHER_MS);
     };
     const open = (): void => {
-      events = new EventSource(`/api/boats/${boatId}/rigs/${rigId}/follow`);
+      events = new EventSource(`/api/boats/${boatId}/follow${rigId === null ? '' : `?rig=${rigId}`}`);
       events.onmessage = heard;
     };
     const onShown = (): void => {
@@ -38,6 +49,7 @@ export function useFollow(boatId: string, rigId: string): void {
     document.addEventListener('visibilitychange', onShown);
     return () => {
       document.removeEventListener('visibilitychange', onShown);
+      clearTimeout(later);
       events?.close();
     };
   }, [boatId, rigId, router]);
