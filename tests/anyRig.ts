@@ -340,6 +340,7 @@ function anyLoad(draw: Draw, record: RigRecord, index: number, status: LoadRecor
       id: `${id}.w${place}`,
       segmentId: segment.segmentId,
       reading: record.reel.counter ? (draw.chance(0.5) ? (segment.stopReading ?? 0) : draw.whole(0, most)) : null,
+      laps: null,
       meteredLengthM: draw.chance(0.15) ? draw.between(LIMITS.segmentLengthM) : null,
       turnsCounted: draw.chance(0.15) ? draw.between({ min: 0.5, max: 100_000 }) : null,
       lengthIs: draw.of(LENGTH_IS),

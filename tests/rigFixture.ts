@@ -228,6 +228,7 @@ export function woundRig(change: Partial<LoadRecord> = {}): RigRecord {
         reading: segment.stopReading,
         instrument: 'read by eye',
         lengthIs: 'plan' as const,
+        laps: null,
         meteredLengthM: null,
         turnsCounted: null,
         note: '',

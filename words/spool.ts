@@ -2,12 +2,14 @@ import type { SPOOL_REASONS } from '../core/reasons/spool';
 import type { WordsFor } from './dictionary';
 
 export const SPOOL_WORDS: WordsFor<typeof SPOOL_REASONS> = {
-  'does-not-fit': ({ takenVolumeM3, availableVolumeM3, solved, last, excessLastLengthM }, say) =>
+  'does-not-fit': ({ takenVolumeM3, availableVolumeM3, solved, last, excessLastLengthM, lastLengthM }, say) =>
     `The other segments alone take ${say.volume(takenVolumeM3)} and the spool holds ${say.volume(Math.max(availableVolumeM3, 0))} ` +
     `up to the fill asked for, so nothing is left for ${solved}. ` +
-    (last
-      ? `It would fit with ${say.length(excessLastLengthM)} less of ${last}, and no ${solved}.`
-      : 'The full diameter must be above the arbor.'),
+    (last === ''
+      ? 'The full diameter must be above the arbor.'
+      : excessLastLengthM < lastLengthM
+        ? `It would fit with ${say.length(excessLastLengthM)} less of ${last}, and no ${solved}.`
+        : `Even without ${last} it would not fit: shorten what lies under it, take thinner line, or a larger reel.`),
   'no-sign-change': 'The value sought is not reached between the two ends.',
   'below-the-arbor': 'That fill would end below the arbor: nothing would be on the spool.',
   'no-counter': 'This reel has no counter that could be made true.',

@@ -7,6 +7,7 @@ export const SPOOL_REASONS = {
     solved: 'name',
     last: 'name',
     excessLastLengthM: 'length',
+    lastLengthM: 'length',
   },
   'no-sign-change': { atLow: 'number', atHigh: 'number' },
   'below-the-arbor': { depthM: 'small' },

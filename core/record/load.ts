@@ -88,6 +88,8 @@ export interface WindingEntryRecord {
   readonly segmentId: string;
   /** What the display showed at the end of the segment, from zero at its start; null without a counter. */
   readonly reading: number | null;
+  /** How often it passed zero on the way, where somebody said; null: as often as was planned. */
+  readonly laps: number | null;
   /** True length by a winding machine's meter (m), or null. */
   readonly meteredLengthM: number | null;
   /** Spool turns that were counted, or null. */

@@ -48,6 +48,7 @@ export function solveSegment(
       availableVolumeM3,
       takenVolumeM3,
       excessLastLengthM,
+      lastLengthM: last?.lengthM ?? 0,
       solved: solved.name,
       last: last?.name ?? '',
     });

@@ -16,6 +16,7 @@ const ofSegment = { ...note, loadId: text, segmentId: text } as const;
 export const WINDING_ENTRIES = table('winding_entries', {
   ...ofSegment,
   reading: maybe(number),
+  laps: maybe(number),
   lengthIs: oneOf(...LENGTH_IS),
   meteredLengthM: maybe(number),
   turnsCounted: maybe(number),

@@ -44,7 +44,14 @@ async function loaded(): Promise<string> {
   const { loadId } = must(await beginWinding(b.boatId, b.rigId, { version: 2, levelBelowRimM: 0.002 }));
   for (const segment of (await readRigRecord(b.boatId, b.rigId))?.load?.segments ?? []) {
     const note = { segmentId: segment.segmentId, reading: segment.stopReading, lengthIs: 'plan' as const };
-    const none = { meteredLengthM: null, turnsCounted: null, instrument: 'read by eye', note: '', corrects: null };
+    const none = {
+      laps: null,
+      meteredLengthM: null,
+      turnsCounted: null,
+      instrument: 'read by eye',
+      note: '',
+      corrects: null,
+    };
     must(await noteWinding(b.boatId, b.rigId, loadId, { ...note, ...none }));
   }
   must(await finishWinding(b.boatId, b.rigId, loadId, finishInput.parse({ version: 1, levelBelowRimM: 0.002 })));

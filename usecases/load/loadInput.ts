@@ -13,6 +13,8 @@ export const beginInput = z.strictObject({
 export const windingInput = z.strictObject({
   segmentId: idSchema,
   reading: readingSchema.nullable(),
+  /** How often the counter passed zero on the way; null: as often as was planned. */
+  laps: z.int('Laps are counted whole.').min(0).max(50, 'That is more than any spool holds.').nullable().default(null),
   /** Whose word the length is, where the counter stands elsewhere than it should. */
   lengthIs: z.enum(LENGTH_IS).default('plan'),
   /** True length by a winding machine's meter, where one was used. */

@@ -3,6 +3,7 @@
 import Link from 'next/link';
 import { lapsOf } from '@/core/counter/counter';
 import { JOIN_KINDS } from '@/core/joins/joinKinds';
+import { whatCanGive } from '@/core/load/whatCanGive';
 import type { LoadPlan } from '@/core/load/planLoad';
 import type { Failure, Outcome } from '@/core/result';
 import type { RigRecord } from '@/core/record/record';
@@ -60,16 +61,36 @@ export function PlanAnswer({
   );
 }
 
+/** A stack that does not fit, and what could give way: never more of a segment than there is. */
 function DoesNotFit({ record, failure }: { record: RigRecord; failure: Failure<'does-not-fit'> }) {
   const { format } = useUnits();
-  const last = record.segments.findLast((segment) => segment.wound && segment.lengthM !== null);
-  const excessM = failure.figures.excessLastLengthM;
+  const segments = record.segments.map((segment) => {
+    const { diameterM, packing } = productOf(record, segment.productId);
+    return { ...segment, lineDiameterM: diameterM.value, packing: packing.value };
+  });
+  const ways = whatCanGive(segments, failure.figures.excessVolumeM3);
   return (
-    <p role="alert" className="border-l-4 border-stop bg-stop/10 px-3 py-2">
-      <b>This stack does not fit.</b> The segments with a length overfill the reel on their own.
-      {last &&
-        ` With ${format.length(excessM)} less of ${last.name} it would just fit, and leave no room for the segment that is worked out.`}
-    </p>
+    <div role="alert" className="border-l-4 border-stop bg-stop/10 px-3 py-2">
+      <p>
+        <b>This stack does not fit.</b> The segments with a length take {format.volume(failure.figures.takenVolumeM3)},
+        and there is room for {format.volume(failure.figures.availableVolumeM3)}.
+      </p>
+      {ways.length > 0 ? (
+        <>
+          <p>It would just fit, with no room for the segment that is worked out, with</p>
+          <ul className="list-disc pl-5">
+            {ways.map(({ id, name, lengthM, lessM }) => (
+              <li key={id}>
+                {format.length(lessM)} less of {name}, of {format.length(lengthM)};
+              </li>
+            ))}
+          </ul>
+          <p>or with thinner line, or on a larger reel.</p>
+        </>
+      ) : (
+        <p>No single segment is long enough to give that: shorten several, take thinner line, or a larger reel.</p>
+      )}
+    </div>
   );
 }
 

@@ -11,6 +11,7 @@ import { Button } from '@/components/ui/Button';
 import { useUnits } from '@/components/units/UnitsProvider';
 import { Checkpoint } from './Checkpoint';
 import { Clash } from './Clash';
+import { LapsPassed } from './LapsPassed';
 import { LengthQuestion } from './LengthQuestion';
 import { LevelOutlook } from './LevelOutlook';
 import type { Winding } from './useWinding';
@@ -134,6 +135,7 @@ function Now({ load, winding }: { load: LoadRecord; winding: Winding }) {
         )}
       </div>
       <div className="grid gap-3">
+        {counter && <LapsPassed winding={winding} counter={counter} />}
         {winding.asked && winding.canNote ? (
           <LengthQuestion winding={winding} large />
         ) : (

@@ -10,6 +10,7 @@ import { useUnits } from '@/components/units/UnitsProvider';
 import { ColourChecks } from './ColourChecks';
 import { LayItOn } from './LayItOn';
 import { LengthQuestion } from './LengthQuestion';
+import { LapsPassed } from './LapsPassed';
 import { OtherRulers } from './OtherRulers';
 import type { Winding } from './useWinding';
 import { asShown, handleTurns, lapWords, tieWords, whyReadingsDiffer } from './windingWords';
@@ -92,6 +93,7 @@ export function WindNext({ load, winding, onBench }: { load: LoadRecord; winding
           {winding.soFar.layers}.
         </p>
       )}
+      {counter && <LapsPassed winding={winding} counter={counter} />}
       <div className="mt-4 flex flex-wrap items-end gap-2">
         {counter && (
           <div className="w-40">

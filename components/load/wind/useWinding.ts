@@ -32,6 +32,8 @@ export interface Winding {
   /** How much of the segment is on by the reading that stands in the field. */
   readonly soFar: WoundSoFar | null;
   readonly metered: Measured;
+  /** How often the counter has passed zero, where somebody says so; null: as planned. */
+  readonly laps: { readonly said: number | null; say(laps: number | null): void };
   readonly turns: { readonly text: string; readonly value: number | null; type(text: string): void };
   noteColour(): Promise<void>;
   type(text: string): void;
@@ -86,13 +88,16 @@ export function useWinding(load: LoadRecord): Winding {
         }
       : null;
 
-  const read = { reading, turnsCounted, meteredLengthM: metered.value, lengthIs: 'plan' as const };
+  const [lapsSaid, setLaps] = useDraft(`laps:${load.id}:${segment?.segmentId ?? 'all'}`, isText);
+  const laps = lapsSaid !== null && /^\d+$/.test(lapsSaid) ? Number(lapsSaid) : null;
+  const read = { reading, laps, turnsCounted, meteredLengthM: metered.value, lengthIs: 'plan' as const };
   const asked = segment && outlook ? askedLength(record, outlook, segment, read) : null;
   const send = async (value: number | null, by: string, lengthIs: LengthIs = 'plan'): Promise<void> => {
     if (!segment) return;
     const body = {
       segmentId: segment.segmentId,
       reading: value,
+      laps,
       lengthIs,
       meteredLengthM: metered.value,
       turnsCounted,
@@ -104,6 +109,7 @@ export function useWinding(load: LoadRecord): Winding {
     setTyped(null);
     metered.forget();
     setTurnsText(null);
+    setLaps(null);
     forget();
   };
   const nextColour = colours.find((colour) => colour.readReading === null);
@@ -122,11 +128,15 @@ export function useWinding(load: LoadRecord): Winding {
       metered.readable &&
       ((turnsText ?? '').trim() === '' || turnsCounted !== null),
     colours,
-    soFar: useMemo(
-      () => (segment && outlook && reading !== null ? woundSoFar(record, outlook.line, segment, reading) : null),
-      [record, outlook, segment, reading],
-    ),
+    soFar: useMemo(() => {
+      // Past zero or not is for a person to say: until then the reading stands for several lengths.
+      const isOpen = laps === null && (now?.stopLaps ?? 0) > 0;
+      return segment && outlook && reading !== null && !isOpen
+        ? woundSoFar(record, outlook.line, segment, reading, laps ?? 0)
+        : null;
+    }, [record, outlook, segment, reading, laps, now]),
     metered,
+    laps: { said: laps, say: (value: number | null) => setLaps(value === null ? null : String(value)) },
     turns: { text: turnsText ?? '', value: turnsCounted, type: setTurnsText },
     noteColour: async () => {
       if (!segment || !nextColour || reading === null) return;

@@ -96,7 +96,7 @@ function loggedReadingAt(view: RigView, segmentId: string): number | null {
   for (const segment of outwards) {
     const entry = load.winding.findLast((candidate) => candidate.segmentId === segment.segmentId);
     if (entry?.reading == null) return null;
-    counts += notedCounts(segment, entry.reading, counter);
+    counts += notedCounts(segment, entry.reading, counter, entry.laps);
   }
   return counts;
 }

@@ -146,7 +146,7 @@ function stopsOf(
   const stops = [
     { on: 0, share: 0, counts: 0 },
     ...onTheWay,
-    { on: colours, share: 1, counts: notedCounts(segment, reading, plain) },
+    { on: colours, share: 1, counts: notedCounts(segment, reading, plain, entry.laps) },
   ];
   return stops.slice(1).flatMap((stop, index): Stop[] => {
     const before = stops[index];

@@ -18,13 +18,19 @@ function bench(on: number) {
   if (!outlook || !segment || now?.stopReading == null) throw new Error('the fixture has nothing to wind');
   const ask = (past: number, entry: Partial<Parameters<typeof askedLength>[3]> = {}) => {
     const reading = ((now.stopReading ?? 0) - past + 1000) % 1000;
-    const read = { reading, turnsCounted: null, meteredLengthM: null, lengthIs: 'plan' as const, ...entry };
+    const read = { reading, laps: null, turnsCounted: null, meteredLengthM: null, lengthIs: 'plan' as const, ...entry };
     return askedLength(record, outlook, segment, read);
   };
   return { ask, now };
 }
 
 describe('askedLength', () => {
+  it('takes the laps that were said: one too many is another length', () => {
+    const { ask } = bench(2);
+    expect(ask(0, { laps: 0 })).toBeNull();
+    expect(ask(0, { laps: 1 })?.past).toBeCloseTo(1000, -1);
+  });
+
   it('asks about a typed length that the counter says was stopped short, or past it', () => {
     const { ask } = bench(2);
     const short = ask(-7);

@@ -34,7 +34,7 @@ export function askedLength(
   record: RigRecord,
   outlook: WindingOutlook,
   segment: LoadSegmentRecord,
-  entry: Pick<WindingEntryRecord, 'reading' | 'turnsCounted' | 'meteredLengthM' | 'lengthIs'>,
+  entry: Pick<WindingEntryRecord, 'reading' | 'laps' | 'turnsCounted' | 'meteredLengthM' | 'lengthIs'>,
 ): AskedLength | null {
   const now = outlook.remaining.find((each) => each.segmentId === segment.segmentId);
   const lies = outlook.line.segments.find((each) => each.id === segment.segmentId);
@@ -55,7 +55,12 @@ export function askedLength(
     return asked(entry.turnsCounted - now.turns, openTurns, lengthFor(entry.turnsCounted), 'turns');
   }
   if (!counter || entry.reading === null) return null;
-  const counts = notedCounts({ plannedTurns: now.turns, plannedLengthM: now.lengthM }, entry.reading, counter);
+  const counts = notedCounts(
+    { plannedTurns: now.turns, plannedLengthM: now.lengthM },
+    entry.reading,
+    counter,
+    entry.laps,
+  );
   return asked(counts - expected, now.stopPlusMinus, saidBy(counts, counter, lengthFor), 'counter');
 }
 

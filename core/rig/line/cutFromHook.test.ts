@@ -99,11 +99,12 @@ describe('the joins of a line that tore', () => {
         ],
       },
     };
-    expect(standings(mended)).toEqual(['good', 'due', 'good']);
+    // The new line's own join has not been noted as tied either.
+    expect(standings(mended)).toEqual(['good', 'due', 'not tied']);
     const tiedAnew = mended.joins.map((join) =>
       join.id === 'j1' ? { ...join, lastTie: { ...join.lastTie, at: '2026-04-07T10:00:00.000Z' } } : join,
     );
-    expect(standings({ ...mended, joins: tiedAnew })).toEqual(['good', 'good', 'good']);
+    expect(standings({ ...mended, joins: tiedAnew })).toEqual(['good', 'good', 'not tied']);
   });
 
   it('are under-seated where the measured seating pull closes no such join, whatever they held since', () => {

@@ -1,4 +1,11 @@
-import { countsForLine, countsWoundOn, lapsOf, turnsForCounts, type Counter } from '../../counter/counter';
+import {
+  countsForLine,
+  countsPerWrap,
+  countsWoundOn,
+  lapsOf,
+  turnsForCounts,
+  type Counter,
+} from '../../counter/counter';
 import type { MeasuredLevel, WoundSegment } from '../../load/asWound';
 import { counterOf } from './counterOf';
 import type { LoadRecord, LoadSegmentRecord, RigRecord, WindingEntryRecord } from '../../record/record';
@@ -23,7 +30,7 @@ export function woundSegments(record: RigRecord, load: LoadRecord): readonly Wou
   const counter = counterOf(record);
   return load.segments.map((segment) => {
     const entry = load.winding.findLast((candidate) => candidate.segmentId === segment.segmentId);
-    const counts = counter && entry?.reading != null ? notedCounts(segment, entry.reading, counter) : null;
+    const counts = counter && entry?.reading != null ? notedCounts(segment, entry.reading, counter, entry.laps) : null;
     // A counter that shows zero at the end of a segment has counted nothing of it.
     const counted = counter && counts !== null && counts > 0 ? turnsForCounts(counts, counter) : null;
     const overRoller = counter?.drive === 'roller' && !staysAsPlanned(segment, entry) ? counted : null;
@@ -55,12 +62,14 @@ function staysAsPlanned(segment: LoadSegmentRecord, entry: WindingEntryRecord | 
   return !segment.solved && entry?.lengthIs !== 'counter' && entry?.turnsCounted == null;
 }
 
-/** Counts wound on behind a noted reading, unwrapped by what was planned. */
+/** Counts wound on behind a noted reading: by the laps that were said, else unwrapped by what was planned. */
 export function notedCounts(
   segment: { readonly plannedTurns: number; readonly plannedLengthM: number },
   reading: number,
   counter: Pick<Counter, 'drive' | 'lengthPerTurnM' | 'unitM' | 'digits'>,
+  laps: number | null = null,
 ): number {
+  if (laps !== null) return countsWoundOn(reading, counter, 0) + laps * countsPerWrap(counter);
   const line = { turns: segment.plannedTurns, lengthM: segment.plannedLengthM };
   return countsWoundOn(reading, counter, countsForLine(line, counter));
 }
@@ -68,7 +77,9 @@ export function notedCounts(
 /** How often the counter passed zero while a segment went on, by its planned length; 0 without a counter or a reading. */
 export function lapsNoted(record: RigRecord, segment: LoadSegmentRecord, entry: WindingEntryRecord): number {
   const counter = counterOf(record);
-  return counter && entry.reading !== null ? lapsOf(notedCounts(segment, entry.reading, counter), counter) : 0;
+  return counter && entry.reading !== null
+    ? lapsOf(notedCounts(segment, entry.reading, counter, entry.laps), counter)
+    : 0;
 }
 
 /** The line that a segment consists of: as replaced, as wound, or as planned. */

@@ -20,6 +20,7 @@ const LAYER_SHARE = 0.9;
  * How much of a segment is on by a reading on the way, from zero at its start.
  *
  * @param line the spool with the whole segment on it
+ * @param laps how often the counter has passed zero since
  * @returns null without a counter, or for a segment that is not on that line
  */
 export function woundSoFar(
@@ -27,12 +28,13 @@ export function woundSoFar(
   line: LoadedLine,
   segment: LoadSegmentRecord,
   reading: number,
+  laps = 0,
 ): WoundSoFar | null {
   const counter = counterOf(record);
   const planned = line.segments.find((candidate) => candidate.id === segment.segmentId);
-  if (!counter || !planned || reading === 0) return null;
+  if (!counter || !planned || (reading === 0 && laps === 0)) return null;
   const wrap = 10 ** counter.digits;
-  const counted = turnsForCounts((wrap - reading) % wrap, counter);
+  const counted = turnsForCounts(((wrap - reading) % wrap) + wrap * laps, counter);
   const { innerDiameterM, areaM2 } = planned;
   const byRoller = counter.drive === 'roller';
   const turns = Math.min(

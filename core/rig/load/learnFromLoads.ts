@@ -13,6 +13,7 @@ import type {
   ReelRecord,
   ReverseFillRecord,
   RigRecord,
+  WindingEntryRecord,
 } from '../../record/record';
 import { isLengthKnown, notedCounts } from '../line/woundSegments';
 
@@ -132,8 +133,10 @@ function lineToFit(line: LineProductRecord): LineToFit {
 function loadToFit({ reelId, rigName, load }: FinishedLoadRecord, evidence: BoatEvidence): LoadToFit {
   const counter = evidence.reels.find((reel) => reel.id === reelId)?.counter;
   const lengthPerTurnM = evidence.constants.get(reelId)?.[0]?.lengthPerTurnM.value ?? counter?.lengthPerTurnM.value;
-  const read = (segment: LoadSegmentRecord, reading: number | null | undefined): number | null =>
-    counter && lengthPerTurnM && reading != null ? notedCounts(segment, reading, { ...counter, lengthPerTurnM }) : null;
+  const read = (segment: LoadSegmentRecord, entry: WindingEntryRecord | undefined): number | null =>
+    counter && lengthPerTurnM && entry?.reading != null
+      ? notedCounts(segment, entry.reading, { ...counter, lengthPerTurnM }, entry.laps)
+      : null;
   // A roller tells length; only a counter that the spool drives tells turns.
   const overRoller = counter?.drive === 'roller' ? (counter.unitM ?? NaN) / (lengthPerTurnM ?? NaN) : null;
   const wound = load.segments.filter((segment) => segment.wound);
@@ -164,7 +167,7 @@ function loadToFit({ reelId, rigName, load }: FinishedLoadRecord, evidence: Boat
     levelSdM: LEVEL_SD_M,
     segments: wound.map((segment) => {
       const entry = load.winding.findLast((candidate) => candidate.segmentId === segment.segmentId);
-      const counts = read(segment, entry?.reading);
+      const counts = read(segment, entry);
       const rolledM = counts !== null && overRoller !== null ? counts * overRoller : null;
       return {
         name: segment.name,
