@@ -40,7 +40,9 @@ describe('a plan’s answer', () => {
       smallLength: 'mm',
       force: 'kg',
     });
-    expect(screen.getByRole('alert')).toHaveTextContent(/With \d+ ft less of Top shot it would just fit/);
+    expect(screen.getByRole('alert')).toHaveTextContent(/It would just fit.*769 ft less of Lead core, of 984 ft/);
+    // 197 ft of top shot cannot give it.
+    expect(screen.getByRole('alert')).not.toHaveTextContent(/less of Top shot/);
   });
 
   it('foretells the level when every length is given', () => {

@@ -19,7 +19,7 @@ export interface SolvedLine {
  * @param spool bare spool
  * @param segments in order from the arbor; exactly one wound segment has a null length
  * @param targetDiameterM wound diameter to reach (m)
- * @returns the solved line; or 'does-not-fit' with figures `excessVolumeM3`, `excessLastLengthM`
+ * @returns the solved line; or 'does-not-fit' with figures `takenVolumeM3`, `excessLastLengthM`
  *   (how much of the outermost known wound segment would have to go) and `availableVolumeM3`
  * @throws RangeError when not exactly one wound segment is unknown
  */

@@ -68,7 +68,7 @@ function DoesNotFit({ record, failure }: { record: RigRecord; failure: Failure<'
     const { diameterM, packing } = productOf(record, segment.productId);
     return { ...segment, lineDiameterM: diameterM.value, packing: packing.value };
   });
-  const ways = whatCanGive(segments, failure.figures.excessVolumeM3);
+  const ways = whatCanGive(segments, failure.figures.takenVolumeM3 - failure.figures.availableVolumeM3);
   return (
     <div role="alert" className="border-l-4 border-stop bg-stop/10 px-3 py-2">
       <p>
