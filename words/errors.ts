@@ -3,6 +3,7 @@ import type { WordsFor } from './dictionary';
 
 export const ERROR_WORDS: WordsFor<typeof ERROR_REASONS> = {
   'error-arbor': "the spool's arbor",
+  'error-load-repeat': 'how alike two windings pack',
   'error-mark': 'where the mark lies',
   'error-width': "the spool's width",
   'error-full-diameter': "the spool's full diameter",

@@ -48,8 +48,8 @@ export function Labels({ ids }: { ids: readonly string[] }) {
           if (!fit) return null;
           return (
             <li key={id}>
-              <b>{product.name}</b>: by {summary.n} {condition} pulls its mean is at most {format.force(fit.upperN)} (95
-              %), so it{' '}
+              <b>{product.name}</b>: by {summary.n} {condition} pulls its mean strength is at most{' '}
+              {format.force(fit.upperN)} (95 % sure; single pieces may hold more), so by its mean it{' '}
               {fit.classKg === null ? 'is above the heaviest class, 60 kg' : `stays under the ${fit.classKg} kg class`}.
               {condition !== 'soaked' &&
                 product.material === 'nylon' &&

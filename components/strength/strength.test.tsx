@@ -57,7 +57,7 @@ describe('the strength profile', () => {
     const rig = tested();
     const other = rig.products.map((product) => ({ ...product, material: 'nylon' as const }));
     renderRig(
-      tested({ products: other, strengthTests: [pulls('nylon', [140, 142, 139, 141]), pulls('top', [85, 84])] }),
+      tested({ products: other, strengthTests: [pulls('nylon', [140, 142, 139, 141, 140]), pulls('top', [85, 84])] }),
       <StrengthStation />,
     );
     expect(screen.getByText(/if it scatters as your other lines of this material do/)).toBeInTheDocument();

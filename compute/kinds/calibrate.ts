@@ -2,10 +2,9 @@ import { z } from 'zod';
 import { correctionTable } from '../../core/calibration/correctionTable';
 import { explainResidual, type Explanation } from '../../core/calibration/explainResidual';
 import type { CounterEstimate } from '../../core/calibration/estimateCounter';
+import { reloadAtFit } from '../../core/calibration/reloadAtFit';
 import { topAdjustment } from '../../core/calibration/topAdjustment';
-import { levelOfTarget } from '../../core/load/fillTarget';
 import { PLUS_MINUS_SDS } from '../../core/numerics/propagate';
-import { solveSegment } from '../../core/spool/solveSegment';
 import {
   COUNTED_EXAMPLE,
   countedShape,
@@ -78,23 +77,17 @@ export const calibrate = defineKind({
 
 const explained = (explanation: Explanation | null): string | null => (explanation ? inSi(explanation.why) : null);
 
-/** The innermost length at which the counter is true on average over the working range; or why there is none. */
+/** The innermost length at which the counter is true on average over the working range, on the load as fitted; or why there is none. */
 function reload(request: CountedRequest, estimate: CounterEstimate, [fromM, toM]: readonly [number, number]) {
-  const { reel, counter } = request;
-  const segments = request.segments.map((segment, index) => ({
-    ...segment,
-    id: String(index),
-    lengthM: index === 0 ? null : segment.lengthM,
-  }));
-  const known = { ...counter, lengthPerTurnM: estimate.constantM.value };
-  const level = levelOfTarget(reel, segments, known, { kind: 'counter-true', fromM, toM });
-  if (!level.ok) return { closed: { reason: level.reason as string, message: inSi(level) } };
-  if (level.value < 0) return { closed: { reason: 'past-the-rim', message: 'It would be true only past the rim.' } };
-  const solved = solveSegment(reel, segments, reel.fullDiameterM - 2 * level.value);
+  if (!request.segments[0]?.wound) return { closed: { reason: 'no-free-segment', message: 'Nothing is wound.' } };
+  const solved = reloadAtFit(estimate, '0', { fromM, toM });
   if (!solved.ok) return { closed: { reason: solved.reason as string, message: inSi(solved) } };
+  const { lengthM, levelBelowRimM } = solved.value;
   return {
-    segment: request.segments[0]?.name,
-    lengthM: solved.value.line.segments[0]?.lengthM,
-    levelBelowRimM: level.value,
+    segment: request.segments[0].name,
+    lengthM: lengthM.value,
+    plusMinusM: lengthM.plusMinus,
+    levelBelowRimM: levelBelowRimM.value,
+    levelBelowRimPlusMinusM: levelBelowRimM.plusMinus,
   };
 }

@@ -1,4 +1,4 @@
-import { STOP_SD_COUNTS } from '../measurement/errors';
+import { PACKING_REPEAT_RELATIVE_SD, STOP_SD_COUNTS, UNEVEN_TENSION_RELATIVE_SD } from '../measurement/errors';
 import type { BlockGroup, Observation } from '../numerics/borderedFit';
 import type { Known } from '../provenance/source';
 import { ratedAreaM2, type CapacityRating, type ReelShape } from './reelShape';
@@ -70,13 +70,6 @@ export interface Seen {
   readonly pieces: readonly Piece[];
   predict: BlockGroup['predict'];
 }
-
-/**
- * How a line's packing differs from one careful load of the same hands to the next, as a relative SD (common
- * practice, no source); the second figure is for two passes of unlike tension.
- */
-export const PACKING_REPEAT_RELATIVE_SD = 0.01;
-const UNEVEN_TENSION_RELATIVE_SD = 0.06;
 
 /** Scatter of one maker's ratings among themselves, and of makers' ideas of "full", as relative SDs (from memory). */
 export const RATING_RELATIVE_SD = 0.05;

@@ -1,6 +1,6 @@
 import type { JointErrors } from '../load/planLoad';
 import type { Known, Source } from '../provenance/source';
-import { PACKING_REPEAT_RELATIVE_SD } from './gearEvidence';
+import { PACKING_REPEAT_RELATIVE_SD } from '../measurement/errors';
 import type { DimensionKey, FittedReel, GearFit } from './gearFit';
 import type { ReelShape } from './reelShape';
 

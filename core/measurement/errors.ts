@@ -21,3 +21,9 @@ export const STOP_SD_COUNTS = 0.5;
 
 /** SD of a look at a counter whose line goes on under the eye (counts, from memory). */
 export const LOOK_SD_COUNTS = 1;
+
+/** How a line's packing differs from one careful load of the same hands to the next, as a relative SD (common practice, no source). */
+export const PACKING_REPEAT_RELATIVE_SD = 0.01;
+
+/** The same for two passes of unlike tension (from memory). */
+export const UNEVEN_TENSION_RELATIVE_SD = 0.06;

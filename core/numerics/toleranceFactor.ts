@@ -37,24 +37,27 @@ const known = new Map<string, number>();
 
 /**
  * Factor k of a one-sided normal tolerance bound: mean − k·SD lies below a share of all pieces, with a confidence.
- * k = t'(confidence; n − 1, z·√n) / √n with the noncentral t. Source: NIST/SEMATECH e-Handbook, section 7.2.6.3;
+ * k = t'(confidence; ν, z·√n) / √n with the noncentral t. Source: NIST/SEMATECH e-Handbook, section 7.2.6.3;
  * Owen's tables, against which the tests hold it.
  *
  * @param n pulls, at least 2
  * @param content share of pieces that hold more, such as 0.95
  * @param confidence such as 0.95
+ * @param degrees degrees of freedom of the SD, where it was lent by other samples; left out: the sample's own
  * @throws RangeError when an argument is out of range
  */
-export function toleranceFactor(n: number, content = 0.95, confidence = 0.95): number {
-  if (!(Number.isInteger(n) && n >= 2)) throw new RangeError('toleranceFactor: n must be a whole number, at least 2');
+export function toleranceFactor(n: number, content = 0.95, confidence = 0.95, degrees = n - 1): number {
+  if (!(Number.isInteger(n) && n >= 1 && degrees >= 1)) {
+    throw new RangeError('toleranceFactor: n must be a whole number, at least 2, or 1 with an SD that is lent');
+  }
   if (!(content > 0 && content < 1 && confidence > 0 && confidence < 1)) {
     throw new RangeError('toleranceFactor: content and confidence lie between 0 and 1');
   }
-  const key = `${n} ${content} ${confidence}`;
+  const key = `${n} ${content} ${confidence} ${degrees}`;
   const before = known.get(key);
   if (before !== undefined) return before;
   const delta = normalQuantile(content, 0, 1) * Math.sqrt(n);
-  const root = bisect((t) => noncentralTCdf(t, n - 1, delta) - confidence, -50, 400, 1e-7);
+  const root = bisect((t) => noncentralTCdf(t, degrees, delta) - confidence, -50, 400, 1e-7);
   if (!root.ok) throw new RangeError('toleranceFactor: no factor in reach');
   const factor = root.value.root / Math.sqrt(n);
   known.set(key, factor);

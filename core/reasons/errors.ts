@@ -2,6 +2,7 @@
 export const ERROR_REASONS = {
   'error-arbor': {},
   'error-mark': {},
+  'error-load-repeat': {},
   'error-width': {},
   'error-full-diameter': {},
   'error-counter-constant': {},

@@ -57,7 +57,7 @@ describe('scatter lent and length reckoned', () => {
   it('pools CVs by their degrees of freedom', () => {
     const [a, b] = [summary([95, 105]), summary([190, 200, 210])];
     const expected = Math.sqrt((1 * (a.cv ?? 0) ** 2 + 2 * (b.cv ?? 0) ** 2) / 3);
-    expect(pooledCv([a, b, summary([50])])).toBeCloseTo(expected, 12);
+    expect(pooledCv([a, b, summary([50])])).toEqual({ cv: expect.closeTo(expected, 12) as number, degrees: 3 });
     expect(pooledCv([summary([50])])).toBeNull();
   });
 

@@ -8,13 +8,13 @@ export interface Outlier {
   readonly critical: number;
 }
 
-/** Chance of calling a good pull an outlier. */
+/** Chance of calling a good pull an outlier, to either side. */
 const ALPHA = 0.05;
 
 /** Pulls below which an outlier cannot be told from a small sample. */
 const LEAST = 3;
 
-/** One-sided critical value of Grubbs' test. Source: NIST/SEMATECH e-Handbook, section 1.3.5.17.1. */
+/** Critical value of Grubbs' test to one side, at a level of `alpha`. Source: NIST/SEMATECH e-Handbook, section 1.3.5.17.1. */
 export function grubbsCritical(n: number, alpha = ALPHA): number {
   if (!(Number.isInteger(n) && n >= LEAST)) throw new RangeError('grubbsCritical: at least three values are needed');
   const t2 = studentQuantile(1 - alpha / n, n - 2) ** 2;
@@ -22,7 +22,7 @@ export function grubbsCritical(n: number, alpha = ALPHA): number {
 }
 
 /**
- * The one value that fits least, where it is too far from the mean to be chance; null otherwise. It is flagged and never
+ * The one value that fits least, where it is too far from the mean to be chance (Grubbs' two-sided test at 5 %); null otherwise. It is flagged and never
  * dropped.
  *
  * @param values at least three, not all alike, for an answer
@@ -38,6 +38,7 @@ export function grubbsOutlier(values: readonly number[]): Outlier | null {
     0,
   );
   const g = Math.abs((values[index] ?? mean) - mean) / sd;
-  const critical = grubbsCritical(n);
+  // The value that lies farthest is looked for on both sides: half of the level for each.
+  const critical = grubbsCritical(n, ALPHA / 2);
   return g > critical ? { index, side: (values[index] ?? mean) < mean ? 'low' : 'high', g, critical } : null;
 }

@@ -1,6 +1,6 @@
-import normalQuantile from '@stdlib/stats-base-dists-normal-quantile';
 import { toleranceFactor } from '../numerics/toleranceFactor';
 import { failure, success, type Outcome } from '../result';
+import type { PooledScatter } from './pooledCv';
 import type { PullSummary } from './summarisePulls';
 
 /** Content and confidence of every bound that the screens show: 95 of 100 pieces, said with 95 % confidence. */
@@ -12,8 +12,8 @@ export interface LowerBound {
   readonly boundN: number;
   /** SDs below the mean. */
   readonly factor: number;
-  /** 'pooled' where the spread was lent by other tests of that material. */
-  readonly spread: 'own' | 'pooled';
+  /** 'pooled' where the spread was lent by other tests of that material, 'lots' where several spools of the line were pulled. */
+  readonly spread: 'own' | 'pooled' | 'lots';
 }
 
 export type NoBound = 'too-few' | 'no-spread' | 'not-above-zero';
@@ -21,13 +21,16 @@ export type NoBound = 'too-few' | 'no-spread' | 'not-above-zero';
 /** Pulls from which a sample's own spread says something. */
 const LEAST_PULLS = 3;
 
+/** Degrees of freedom from which a lent spread says something: below, its own error swamps every bound. */
+export const LEAST_POOLED_DEGREES = 4;
+
 /**
  * One-sided lower tolerance bound of break tests: what a share of all pieces of the tested length should hold.
  * Assumes normal scatter. Source: NIST/SEMATECH e-Handbook, section 7.2.6.3.
  *
  * @param summary of the pulls
- * @param pooledCv scatter of the same person's other tests of that material, for one or two pulls; it covers less
- *   than it says where scatters differ
+ * @param pooled scatter of the same person's other tests of that material, for one or two pulls, used from four degrees of
+ *   freedom on and with those (noncentral t); it covers less than it says where scatters differ
  * @param content share of pieces
  * @param confidence with which it is said
  * @returns the bound; or 'too-few' (how many more would do in the figures), 'no-spread' (identical pulls say nothing of
@@ -35,15 +38,15 @@ const LEAST_PULLS = 3;
  */
 export function lowerBound(
   summary: PullSummary,
-  pooledCv: number | null = null,
+  pooled: PooledScatter | null = null,
   content = CONTENT,
   confidence = CONFIDENCE,
 ): Outcome<LowerBound, NoBound> {
   const { n, meanN, sdN } = summary;
   if (n < LEAST_PULLS || sdN === null) {
-    if (pooledCv !== null && pooledCv > 0) {
-      const factor = normalQuantile(content, 0, 1) + normalQuantile(confidence, 0, 1) / Math.sqrt(n);
-      return aboveZero(meanN - factor * pooledCv * meanN, factor, 'pooled', n);
+    if (pooled && pooled.cv > 0 && pooled.degrees >= LEAST_POOLED_DEGREES) {
+      const factor = toleranceFactor(n, content, confidence, pooled.degrees);
+      return aboveZero(meanN - factor * pooled.cv * meanN, factor, 'pooled', n);
     }
     return failure('too-few', { more: LEAST_PULLS - n });
   }
@@ -54,7 +57,7 @@ export function lowerBound(
   return aboveZero(meanN - factor * sdN, factor, 'own', n);
 }
 
-function aboveZero(
+export function aboveZero(
   boundN: number,
   factor: number,
   spread: LowerBound['spread'],

@@ -24,9 +24,12 @@ const POWER = 0.85;
  *
  * @param firstN pulls of the one (N), at least two
  * @param secondN pulls of the other (N)
- * @returns ratio and verdict; or 'too-few-of-each'
+ * @returns ratio and verdict; or 'too-few-of-each', or 'no-spread' where neither line scatters at all
  */
-export function sameLine(firstN: readonly number[], secondN: readonly number[]): Outcome<SameLine, 'too-few-of-each'> {
+export function sameLine(
+  firstN: readonly number[],
+  secondN: readonly number[],
+): Outcome<SameLine, 'too-few-of-each' | 'no-spread'> {
   for (const [name, pulls] of Object.entries({ firstN, secondN })) {
     requirePositive('sameLine', Object.fromEntries(pulls.map((pull, index) => [`${name}[${index}]`, pull])));
   }
@@ -35,8 +38,10 @@ export function sameLine(firstN: readonly number[], secondN: readonly number[]):
   }
   const [a, b] = [logStats(firstN), logStats(secondN)];
   const [va, vb] = [a.variance / a.n, b.variance / b.n];
+  // Pulls that are all alike say nothing of the next one.
+  if (va === 0 && vb === 0) return failure('no-spread');
   const error = Math.sqrt(va + vb);
-  const degrees = error === 0 ? a.n + b.n - 2 : (va + vb) ** 2 / (va ** 2 / (a.n - 1) + vb ** 2 / (b.n - 1));
+  const degrees = (va + vb) ** 2 / (va ** 2 / (a.n - 1) + vb ** 2 / (b.n - 1));
   const difference = a.mean - b.mean;
   const half = (probability: number): number => studentQuantile(probability, degrees) * error;
   const [low, high] = [Math.exp(difference - half(0.975)), Math.exp(difference + half(0.975))];

@@ -1,5 +1,7 @@
 import type { CounterEstimate } from '../../calibration/estimateCounter';
 import type { RealisedLoad } from '../../calibration/observations';
+import { reloadAtFit } from '../../calibration/reloadAtFit';
+import type { Figure } from '../../provenance/figure';
 import { levelOfTarget } from '../../load/fillTarget';
 import { failure, success, type Outcome } from '../../result';
 import type { LoadedLine } from '../../spool/loadedLine';
@@ -49,6 +51,69 @@ export function reloadAdvice(
   if (!free) {
     return failure('no-free-segment');
   }
+  const toM = Math.min(WORKING_RANGE.toM, 0.95 * line.woundLengthM);
+  const fromM = Math.min(WORKING_RANGE.fromM, 0.5 * toM);
+  const found = isSameStack(record, estimate)
+    ? asItLies(estimate, free.id, { fromM, toM })
+    : asPlanned(record, estimate, free.id, { fromM, toM });
+  if (!found.ok) return found;
+  const { then, levelBelowRimM, after } = found.value;
+  const worstAfter = worstError(estimate, after);
+  const worstNow = worstError(estimate, estimate.best);
+  if (Math.abs(worstNow) - Math.abs(worstAfter) < WORTH_IT) {
+    return failure('little-to-gain');
+  }
+  return success({
+    segmentName: free.name,
+    nowM: line.segments.find((segment) => segment.id === free.id)?.lengthM ?? 0,
+    thenM: then.value,
+    plusMinusM: then.plusMinus,
+    levelBelowRimM,
+    worstAfter,
+    after,
+    joins: record.joins.filter((join) => join.innerSegmentId === free.id || join.outerSegmentId === free.id).length,
+  });
+}
+
+/** A fill that was found, and the load as it would then lie. */
+interface Found {
+  readonly then: Figure;
+  readonly levelBelowRimM: number;
+  readonly after: ReloadAdvice['after'];
+}
+
+interface Range {
+  readonly fromM: number;
+  readonly toM: number;
+}
+
+/** True where the line that is on is the one that is planned: then it is the fitted load that is reckoned with. */
+function isSameStack(record: RigRecord, { best }: CounterEstimate): boolean {
+  const { segments } = best.line;
+  return (
+    segments.length === record.segments.length &&
+    segments.every((each, index) => each.id === record.segments[index]?.id)
+  );
+}
+
+/** On the load as it is fitted: geometry, lines and constant together. */
+function asItLies(estimate: CounterEstimate, freeId: string, range: Range): Outcome<Found, ReloadProblem> {
+  const reload = reloadAtFit(estimate, freeId, range);
+  if (!reload.ok) {
+    if (reload.reason === 'true-past-the-rim') return failure('true-past-the-rim', reload.figures);
+    return failure('cannot-be-true', { because: reload });
+  }
+  const { lengthM, levelBelowRimM, after } = reload.value;
+  return success({ then: lengthM, levelBelowRimM: levelBelowRimM.value, after });
+}
+
+/** Of a stack that is not on: as it is planned on this reel. */
+function asPlanned(
+  record: RigRecord,
+  estimate: CounterEstimate,
+  freeId: string,
+  range: Range,
+): Outcome<Found, ReloadProblem> {
   const { reel } = record;
   const spool = {
     arborDiameterM: reel.arborDiameterM.value,
@@ -60,36 +125,15 @@ export function reloadAdvice(
     const { id, name, lengthM, wound } = segment;
     return { id, name, lengthM, wound, lineDiameterM: diameterM.value, packing: packing.value };
   });
-  const toM = Math.min(WORKING_RANGE.toM, 0.95 * line.woundLengthM);
-  const fromM = Math.min(WORKING_RANGE.fromM, 0.5 * toM);
   const counter = { ...estimate.counter, digits: reel.counter?.digits ?? 3, lengthPerTurnM: estimate.constantM.value };
-  const level = levelOfTarget(spool, segments, counter, { kind: 'counter-true', fromM, toM });
+  const level = levelOfTarget(spool, segments, counter, { kind: 'counter-true', ...range });
   if (!level.ok) return failure('cannot-be-true', { because: level });
-  if (level.value < 0) {
-    return failure('true-past-the-rim', { aboveRimM: -level.value });
-  }
+  if (level.value < 0) return failure('true-past-the-rim', { aboveRimM: -level.value });
   const plan = planForRig(record, level.value);
   if (!plan.ok) return failure('cannot-be-true', { because: plan });
-  const then = plan.value.segments.find((segment) => segment.id === free.id)?.lengthM;
-  const after = {
-    line: plan.value.line,
-    strains: estimate.best.strains,
-    constantM: estimate.constantM.value,
-    drive: estimate.best.drive,
-  };
-  const worstAfter = worstError(estimate, after);
-  const worstNow = worstError(estimate, estimate.best);
-  if (!then || Math.abs(worstNow) - Math.abs(worstAfter) < WORTH_IT) {
-    return failure('little-to-gain');
-  }
-  return success({
-    segmentName: free.name,
-    nowM: line.segments.find((segment) => segment.id === free.id)?.lengthM ?? 0,
-    thenM: then.value,
-    plusMinusM: then.plusMinus,
-    levelBelowRimM: level.value,
-    worstAfter,
-    after,
-    joins: record.joins.filter((join) => join.innerSegmentId === free.id || join.outerSegmentId === free.id).length,
-  });
+  const then = plan.value.segments.find((segment) => segment.id === freeId)?.lengthM;
+  if (!then) return failure('no-free-segment');
+  const { strains, drive } = estimate.best;
+  const after = { line: plan.value.line, strains, constantM: estimate.constantM.value, drive };
+  return success({ then, levelBelowRimM: level.value, after });
 }

@@ -3,7 +3,9 @@ import { JOIN_KINDS } from '../../joins/joinKinds';
 import type { Known } from '../../provenance/source';
 import type { Outcome } from '../../result';
 import { lowerBound, type LowerBound, type NoBound } from '../../strength/lowerBound';
-import { pooledCv } from '../../strength/pooledCv';
+import { lengthFactor } from '../../strength/lengthEffect';
+import { lotBound } from '../../strength/lotBound';
+import { pooledCv, type PooledScatter } from '../../strength/pooledCv';
 import { rigStrength, type RigStrength } from '../../strength/rigStrength';
 import { sdFromPlusMinus, summarisePulls, type PullSummary } from '../../strength/summarisePulls';
 import type { LoadedLine } from '../../spool/loadedLine';
@@ -51,7 +53,7 @@ function testsThatCount(record: StrengthEvidence, productId: string) {
 export type StrengthEvidence = Pick<RigRecord, 'strengthTests' | 'products'>;
 
 /** The scatter that a boat's other lines of a material have in common; null while none was pulled twice. */
-export function pooledCvOf(record: StrengthEvidence, productId: string): number | null {
+export function pooledCvOf(record: StrengthEvidence, productId: string): PooledScatter | null {
   const material = record.products.find((product) => product.id === productId)?.material;
   const others = record.products.filter((product) => product.material === material && product.id !== productId);
   return pooledCv(
@@ -77,7 +79,10 @@ export function productStrength(record: StrengthEvidence, productId: string): Pr
   const outcome = summarisePulls(pullsOf(tests), product.labelStrengthN);
   const summary = outcome.ok ? outcome.value : null;
   const lent = summary && summary.n < PULLS_FOR_A_MEAN ? pooledCvOf(record, productId) : null;
-  const bound = summary && lowerBound(summary, lent);
+  // One test is one spool: several of them tell what spools of this line differ by.
+  const lots = tests.map((test) => test.pulls.map((pull) => pull.peakN)).filter((lot) => lot.length > 0);
+  const enough = summary !== null && summary.n >= PULLS_FOR_A_MEAN;
+  const bound = summary && (enough && lots.length > 1 ? lotBound(lots) : lowerBound(summary, lent));
   const gaugeLengthM = summary
     ? tests.reduce((sum, test) => sum + test.gaugeLengthM * test.pulls.length, 0) / summary.n
     : null;
@@ -107,7 +112,7 @@ export function strengthOfRig(
   basis: 'best' | 'label' = 'best',
 ): RigStrength | null {
   const segments = line.segments.map((segment) => {
-    const holds = segmentStrength(record, segment.id, basis);
+    const holds = segmentStrength(record, segment.id, segment.lengthM, basis);
     return holds && { segmentId: segment.id, name: segment.name, lengthM: segment.lengthM, ...holds };
   });
   const known = segments.filter((segment) => segment !== null);
@@ -134,9 +139,16 @@ function joinName(join: JoinRecord, segments: readonly { segmentId: string; name
   return `${JOIN_KINDS[join.kind].name} (${nameOf(join.innerSegmentId)} – ${nameOf(join.outerSegmentId)})`;
 }
 
-function segmentStrength(record: RigRecord, segmentId: string, basis: 'best' | 'label') {
-  const { product, strengthN, bound } = productStrength(record, productIdNow(record, segmentId));
-  if (basis === 'best') return strengthN && { strengthN, boundN: bound?.ok ? bound.value.boundN : null };
+function segmentStrength(record: RigRecord, segmentId: string, lengthM: number, basis: 'best' | 'label') {
+  const productId = productIdNow(record, segmentId);
+  const { product, strengthN, bound, summary, gaugeLengthM } = productStrength(record, productId);
+  if (basis === 'best') {
+    if (!strengthN) return null;
+    // A whole segment breaks at its weakest piece: what short samples held is carried to its length.
+    const cv = summary?.cv ?? pooledCvOf(record, productId)?.cv ?? null;
+    const whole = gaugeLengthM !== null && cv ? lengthFactor(gaugeLengthM, lengthM, cv) : 1;
+    return { strengthN, boundN: bound?.ok ? bound.value.boundN * whole : null };
+  }
   const label = product.labelStrengthN;
   if (label === null) return null;
   return { strengthN: known(label, label * LABEL_STRENGTH_RELATIVE_SD, 'label'), boundN: null };
