@@ -12,6 +12,8 @@ export default defineConfig({
   use: {
     baseURL: process.env.BASE_URL ?? 'http://localhost:3000',
     viewport: { width: 1280, height: 800 },
+    // A button that is not there is said soon, not when the whole test ends.
+    actionTimeout: 60_000,
     trace: 'off',
     launchOptions: CHROMIUM,
   },

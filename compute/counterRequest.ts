@@ -3,7 +3,7 @@ import { estimateCounter, type CounterEstimate } from '../core/calibration/estim
 import { TAPE_SD_M, type CounterObservation } from '../core/calibration/observations';
 import { LEVEL_SD_M, MEASURED_LENGTH_RELATIVE_SD } from '../core/measurement/errors';
 import type { LoadedReelRequest } from './planRequest';
-import { counterSchema, positive, reelSchema, segmentsSchema } from './requestSchemas';
+import { constantSdM, counterSchema, positive, reelSchema, segmentsSchema } from './requestSchemas';
 
 const reading = z.number().positive('a reading is above zero').max(999_999).describe('unwrapped counts, from zero');
 const strippedBeforeM = z
@@ -62,6 +62,10 @@ export function refineCounted(request: CountedRequest, context: z.RefinementCtx)
     if (segment.lengthM === null)
       issue(['segments', index, 'lengthM'], 'every length is needed: the line is on the spool');
   });
+  const { reel, levelBelowRimM } = request;
+  if (levelBelowRimM !== null && levelBelowRimM >= (reel.fullDiameterM - reel.arborDiameterM) / 2) {
+    issue(['levelBelowRimM'], 'that is deeper than the spool: nothing would be on it');
+  }
   const woundM = request.segments.reduce((sum, each) => sum + (each.wound ? (each.lengthM ?? 0) : 0), 0);
   const strippedM = request.trials.reduce((sum, each) => sum + Math.max(0, each.strippedBeforeM), 0);
   request.trials.forEach((trial, index) => {
@@ -85,7 +89,7 @@ export function estimateRequest(request: CountedRequest): CounterEstimate {
       arborDiameterM: measured(reel.arborDiameterM, reel.diameterSdM),
       widthM: measured(reel.widthM, reel.diameterSdM),
       fullDiameterM: measured(reel.fullDiameterM, reel.diameterSdM),
-      constantM: { ...measured(counter.lengthPerTurnM, counter.lengthPerTurnSdM), source: 'maker' },
+      constantM: { ...measured(counter.lengthPerTurnM, constantSdM(counter)), source: 'maker' },
       counter,
       joint: null,
       segments: segments.map((segment, index) => ({

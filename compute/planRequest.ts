@@ -1,7 +1,7 @@
 import { planLoad, type LoadPlan } from '../core/load/planLoad';
 import type { Known } from '../core/provenance/source';
 import type { Outcome } from '../core/result';
-import type { CounterRequest, ReelRequest, SegmentRequest } from './requestSchemas';
+import { constantSdM, type CounterRequest, type ReelRequest, type SegmentRequest } from './requestSchemas';
 
 export interface LoadedReelRequest {
   readonly reel: ReelRequest;
@@ -20,7 +20,7 @@ function lineDiameterSdM(segment: SegmentRequest): number {
 export function sdsUsed(request: LoadedReelRequest) {
   return {
     diameterM: request.reel.diameterSdM,
-    lengthPerTurnM: request.counter?.lengthPerTurnSdM ?? null,
+    lengthPerTurnM: request.counter && constantSdM(request.counter),
     segments: request.segments.map((segment) => ({
       name: segment.name,
       lineDiameterM: lineDiameterSdM(segment),
@@ -46,7 +46,7 @@ export function planRequest(request: LoadedReelRequest, levelBelowRimM: number):
       packing: measured(segment.packing, segment.packingSd),
       lengthM: segment.lengthM === null ? null : measured(segment.lengthM, 0),
     })),
-    counter && { ...counter, lengthPerTurnM: measured(counter.lengthPerTurnM, counter.lengthPerTurnSdM) },
+    counter && { ...counter, lengthPerTurnM: measured(counter.lengthPerTurnM, constantSdM(counter)) },
     levelBelowRimM,
   );
 }

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { STATED_CONSTANT_RELATIVE_SD } from '../core/measurement/errors';
 import { COUNTER_DRIVES } from '../core/counter/counter';
 
 export const positive = (max: number, what: string) =>
@@ -26,8 +27,18 @@ export const counterSchema = z.strictObject({
   unitM: positive(10, 'the length of one count in metres').min(0.01, 'the length of one count is in metres'),
   digits: z.int('digits must be a whole number').min(2).max(6),
   display: z.enum(['rounds', 'truncates', 'unknown']).default('rounds'),
-  lengthPerTurnSdM: z.number().min(0).max(0.5).default(0).describe('SD of the length per turn (m)'),
+  lengthPerTurnSdM: z
+    .number()
+    .min(0)
+    .max(0.5)
+    .nullable()
+    .default(null)
+    .describe('SD of the length per turn (m); 4 % of it when left out, as a maker states it'),
 });
+
+/** SD of a counter's length per turn (m): as it was given, else that of a maker's round figure. */
+export const constantSdM = (counter: Pick<CounterRequest, 'lengthPerTurnM' | 'lengthPerTurnSdM'>): number =>
+  counter.lengthPerTurnSdM ?? STATED_CONSTANT_RELATIVE_SD * counter.lengthPerTurnM;
 
 export const LONGEST_SEGMENT_M = 5000;
 
@@ -35,7 +46,7 @@ export const LONGEST_SEGMENT_M = 5000;
 export const lineShape = {
   name: z.string().trim().min(1, 'a segment needs a name').max(80),
   lineDiameterM: positive(0.006, 'the line diameter in metres').min(0.00003, 'the line diameter is in metres'),
-  packing: positive(1, 'packing').min(0.2, 'packing is bare line area over area taken, at least 0.2'),
+  packing: positive(0.91, 'packing').min(0.35, 'packing is bare line area over area taken: no real lay is under 0.35'),
   lineDiameterSdM: z.number().min(0).max(0.003).optional().describe('SD of the line diameter (m); 5 % when left out'),
   packingSd: z.number().min(0).max(0.3).default(0.045),
 };

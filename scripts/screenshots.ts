@@ -86,7 +86,6 @@ await shot('load-winding');
 await page.getByRole('button', { name: 'Bench mode' }).click();
 await page.getByRole('dialog').waitFor();
 await page.keyboard.type('968');
-await shot('bench-winding');
 await page.setViewportSize(PHONE);
 await shot('bench-winding-phone');
 await page.keyboard.press('Escape');

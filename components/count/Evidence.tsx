@@ -29,6 +29,13 @@ export function Evidence({ estimate }: { estimate: CounterEstimate }) {
           ))}
         </tbody>
       </table>
+      {estimate.widened > 1 && (
+        <p role="note" className="mt-2 border-l-4 border-warn bg-warn/10 px-3 py-2 text-sm">
+          These pieces disagree more than chance allows: every ± of this counter is {estimate.widened.toFixed(1)} times
+          as wide as it would be.
+          {estimate.conflicts[0] && ` It is ${estimate.conflicts[0].observation.name} that fits least.`}
+        </p>
+      )}
       <p className="mt-2 text-xs text-ink-soft">
         Beyond 3 of its own SDs a piece does not fit. It is named, and it still counts until somebody takes it back.
       </p>

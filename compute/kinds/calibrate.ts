@@ -63,6 +63,12 @@ export const calibrate = defineKind({
           reload: reload(request, estimate, request.workingRangeM),
           card: true,
         },
+        conflicts: estimate.conflicts.map(({ observation, offBySds, worst }) => ({
+          ...{ what: observation.name, offBySds, worst },
+        })),
+        /** Factor by which every ± is wider because pieces disagree. */
+        widened: estimate.widened,
+        beyondBelief: estimate.beyondBelief.map(({ from, bySds }) => ({ what: inSi(from), bySds })),
         residuals: estimate.residuals.map((residual) => ({
           name: residual.observation.name,
           expected: residual.expected,

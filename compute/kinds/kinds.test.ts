@@ -53,7 +53,7 @@ describe('load-plan', () => {
     expect(value('load-plan', given)).toMatchObject({
       sdsUsed: {
         diameterM: 0.0002,
-        lengthPerTurnM: 0,
+        lengthPerTurnM: expect.closeTo(0.04 * 0.176, 12),
         segments: [{ lineDiameterM: 0.000004 }, { lineDiameterM: expect.closeTo(0.000035, 12), packing: 0.045 }],
       },
     });
@@ -263,4 +263,43 @@ describe('calibrate and correction-table', () => {
       /^segments\[\d\]/,
     );
   });
+});
+
+describe('what disagrees', () => {
+  const COUNTED = kind('calibrate').example as Readonly<Record<string, unknown>>;
+  const tape = (reading: number) => ({ kind: 'tape', trueLengthM: 30.48, reading });
+
+  it('is named by the piece that is odd, and by no other, and widens the ±', () => {
+    const agreed = value('calibrate', { ...COUNTED, trials: [tape(96), tape(96), tape(97)] }) as unknown as Calibrated;
+    const odd = value('calibrate', {
+      ...COUNTED,
+      trials: [tape(96), tape(96), tape(97), tape(80)],
+    }) as unknown as Calibrated;
+    expect(agreed).toMatchObject({ conflicts: [], widened: 1 });
+    expect(odd.conflicts).toMatchObject([{ what: 'tape 4', worst: true }]);
+    expect(odd.widened).toBeGreaterThan(2);
+    expect(odd.constantM.plusMinus).toBeGreaterThan(agreed.constantM.plusMinus);
+    const pulls = value('strength-summary', { pullsN: [118, 121, 119, 120, 122, 160] }) as unknown as Calibrated;
+    expect(pulls.conflicts).toMatchObject([{ what: 'pull 6', worst: true }]);
+  });
+
+  it('or cannot be ends in a sentence: a level deeper than the spool, packing that no line has', () => {
+    expect(kind('calibrate').run({ ...COUNTED, levelBelowRimM: 0.19 })).toMatchObject({
+      ok: false,
+      fields: [{ path: 'levelBelowRimM' }],
+    });
+    for (const packing of [0.3, 0.95]) {
+      const segments = [{ ...PLAN.segments[0], packing }, PLAN.segments[1]];
+      expect(kind('load-plan').run({ ...PLAN, segments })).toMatchObject({
+        ok: false,
+        fields: [{ path: 'segments[0].packing' }],
+      });
+    }
+  });
+
+  interface Calibrated {
+    readonly conflicts: readonly unknown[];
+    readonly widened: number;
+    readonly constantM: { readonly plusMinus: number };
+  }
 });

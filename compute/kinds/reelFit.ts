@@ -79,7 +79,11 @@ export const reelFit = defineKind({
             issue(['loads', index, 'segments', place, 'line'], 'there is no line of that name');
           }
         });
+        const depthM = ((fullDiameterM ?? Infinity) - (arborDiameterM ?? 0)) / 2;
         load.levels.forEach((level, place) => {
+          if (level.levelBelowRimM >= depthM) {
+            issue(['loads', index, 'levels', place, 'levelBelowRimM'], 'that is deeper than the spool');
+          }
           if (level.afterSegment >= load.segments.length) {
             issue(['loads', index, 'levels', place, 'afterSegment'], 'the load has no such segment');
           }
@@ -164,6 +168,7 @@ export const reelFit = defineKind({
         }),
         /** Of the errors of the next load's plan, by the names in `of`. */
         correlation: { of: keys, matrix: correlation },
+        conflicts: conflictsAmong(fit.evidence),
         evidence: fit.evidence.map(({ kind, name, off, offBySds, heldOut }) => ({
           kind,
           name,
@@ -175,3 +180,16 @@ export const reelFit = defineKind({
     };
   },
 });
+
+/** Off by more than this a piece conflicts with the rest. */
+const CONFLICT_SDS = 3;
+
+/** The pieces that do not fit, the worst first. */
+function conflictsAmong(
+  evidence: readonly { readonly name: string; readonly offBySds: number; readonly heldOut: boolean }[],
+) {
+  return evidence
+    .filter(({ offBySds, heldOut }) => heldOut || Math.abs(offBySds) > CONFLICT_SDS)
+    .toSorted((a, b) => Math.abs(b.offBySds) - Math.abs(a.offBySds))
+    .map(({ name, offBySds }, place) => ({ what: name, offBySds, worst: place === 0 }));
+}

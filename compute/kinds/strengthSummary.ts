@@ -57,6 +57,15 @@ export const strengthSummary = defineKind({
         lowerBoundN: bound.ok ? bound.value.boundN : null,
         ...(bound.ok ? { spread: bound.value.spread } : { reason: bound.reason, message: inSi(bound) }),
         outliers: outlier ? [outlier] : [],
+        conflicts: outlier
+          ? [
+              {
+                what: `pull ${outlier.index + 1}`,
+                offBySds: outlier.side === 'low' ? -outlier.g : outlier.g,
+                worst: true,
+              },
+            ]
+          : [],
       },
     };
   },

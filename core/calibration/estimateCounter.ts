@@ -2,6 +2,7 @@ import { because, type Reason } from '../reasons';
 import { EigenvalueDecomposition, Matrix } from 'ml-matrix';
 import type { Counter } from '../counter/counter';
 import type { JointErrors } from '../load/planLoad';
+import { conflictsOf, widening } from './conflicts';
 import { fitToEvidence } from '../numerics/fitToEvidence';
 import type { Known } from '../provenance/source';
 import { requirePositive } from '../result';
@@ -50,6 +51,16 @@ export interface CounterEstimate {
   readonly leftOut: readonly CounterObservation[];
   readonly constantM: Known;
   readonly residuals: readonly CounterResidual[];
+  /** Pieces that disagree with the rest and with what was believed, the worst first. */
+  readonly conflicts: readonly {
+    readonly observation: CounterObservation;
+    readonly offBySds: number;
+    readonly worst: boolean;
+  }[];
+  /** Factor by which every ± is widened because the pieces disagree; 1 while they do not. */
+  readonly widened: number;
+  /** Unknowns that ended beyond three SDs of what was believed of them, in those SDs. */
+  readonly beyondBelief: readonly { readonly from: Reason; readonly bySds: number }[];
   /**
    * Best values of the unknowns, SDs and correlation of their errors, and what each mostly stands for. Before any
    * evidence they are independent and 0 ± 1: principal axes of what may be off together.
@@ -100,14 +111,20 @@ export function estimateCounter(believed: BelievedLoad, seen: readonly CounterOb
   const beforehand = realise(axes.map(() => 0));
   const isReckoned = (each: CounterObservation): boolean => Number.isFinite(predicted(each, beforehand, counter.unitM));
   const observations = seen.filter(isReckoned);
-  const { values, covariance, residuals } = fitToEvidence(
-    axes.map(() => 1),
-    observations.map((each) => ({ name: each.name, value: valueOf(each, counter.display), sd: sdOf(each, counter) })),
-    (unknowns) => {
-      const load = realise(unknowns);
-      return observations.map((each) => predicted(each, load, counter.unitM));
-    },
-  );
+  const priorSds = axes.map(() => 1);
+  const measured = observations.map((each) => ({
+    ...{ name: each.name, value: valueOf(each, counter.display), sd: sdOf(each, counter) },
+    slack: each.kind === 'level' ? 0 : COUNTS_APART,
+  }));
+  const predict = (unknowns: readonly number[]): readonly number[] => {
+    const load = realise(unknowns);
+    return observations.map((each) => predicted(each, load, counter.unitM));
+  };
+  const fit = fitToEvidence(priorSds, measured, predict);
+  // Pieces that disagree cannot all be as sure as they say: every ± that rests on them is wider.
+  const widened = widening(fit, priorSds);
+  const { values, residuals } = fit;
+  const covariance = fit.covariance.map((row) => row.map((each) => each * widened ** 2));
   const sds = covariance.map((row, index) => Math.sqrt(row[index] ?? NaN));
   const best = realise(values);
   const toConstant = axes.map((axis) => axis[keys.indexOf('counter')] ?? 0);
@@ -130,11 +147,26 @@ export function estimateCounter(believed: BelievedLoad, seen: readonly CounterOb
       return { observation, expected, off, offSds: residuals[index] ?? NaN };
     }),
     unknowns: sources.map((from, index) => ({ from, value: values[index] ?? 0, sd: sds[index] ?? NaN })),
+    conflicts: conflictsOf(priorSds, measured, predict, fit).flatMap(({ index, ...conflict }) => {
+      const observation = observations[index];
+      return observation ? [{ observation, ...conflict }] : [];
+    }),
+    widened,
+    beyondBelief: sources.flatMap((from, index) => {
+      const bySds = values[index] ?? 0;
+      return Math.abs(bySds) > BEYOND_BELIEF_SDS ? [{ from, bySds }] : [];
+    }),
     correlation: covariance.map((row, i) => row.map((each, j) => each / ((sds[i] ?? NaN) * (sds[j] ?? NaN)))),
     realise,
     best,
   };
 }
+
+/** Honest readings of one length may lie so far apart: a whole count, and the ends of a tape. */
+const COUNTS_APART = 1.25;
+
+/** Beyond this an unknown is not what was believed of it. */
+const BEYOND_BELIEF_SDS = 3;
 
 /** Nothing is off by more than a factor of a hundred or so; a step beyond it is no load, and cannot be predicted. */
 const FARTHEST_LOG = 5;

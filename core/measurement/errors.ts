@@ -27,3 +27,6 @@ export const PACKING_REPEAT_RELATIVE_SD = 0.01;
 
 /** The same for two passes of unlike tension (from memory). */
 export const UNEVEN_TENSION_RELATIVE_SD = 0.06;
+
+/** Relative SD of the length that a counter takes for a turn as its maker states it: a round figure (from memory). */
+export const STATED_CONSTANT_RELATIVE_SD = 0.04;

@@ -74,7 +74,7 @@ for (const [name, options] of [
       }
       await openRig(page, 'Second Thought', 'Sailfish fly reel');
       await openStation(page, 'Load');
-      for (const fold of [/^Kit list/, /^Compare plans/, /^Somebody/])
+      for (const fold of [/^Kit list/, /^Kept plans/, /^Somebody/])
         await page.getByRole('button', { name: fold }).click();
       await check('a plan');
     });

@@ -3,7 +3,7 @@ import { because } from '../../core/reasons';
 import { guessedLengthPerTurnM } from '../../core/counter/guessedConstant';
 import { reelShape } from '../../core/gear/reelShape';
 import type { Known } from '../../core/provenance/source';
-import { CALIPER_SD_M, WRAPPED_DIAMETER_RELATIVE_SD } from '../../core/measurement/errors';
+import { CALIPER_SD_M, STATED_CONSTANT_RELATIVE_SD, WRAPPED_DIAMETER_RELATIVE_SD } from '../../core/measurement/errors';
 import { MATERIAL } from '../../core/materials/materials';
 import type { KeptPlanRecord, LineProductRecord, ReelRecord, SupplySpoolRecord } from '../../core/record/record';
 import { wantedLines, type WantedLine } from '../../core/rig/load/wantedLine';
@@ -23,7 +23,7 @@ import type { LineFormInput, ReelFormInput, SupplyInput } from './gearInput';
  * Relative SD of the length a counter takes for a turn, by where it comes from: a maker's statement
  * is a round figure, a default only a guess at the reel's class.
  */
-const CONSTANT_RELATIVE_SD = { maker: 0.04, default: 0.1, measured: 0.01 } as const;
+const CONSTANT_RELATIVE_SD = { maker: STATED_CONSTANT_RELATIVE_SD, default: 0.1, measured: 0.01 } as const;
 
 function toReel(input: ReelFormInput): ReelInput {
   const { counter } = input;
