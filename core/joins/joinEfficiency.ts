@@ -1,6 +1,7 @@
 import { PLUS_MINUS_SDS } from '../numerics/propagate';
 import { studentQuantile } from '../numerics/studentQuantile';
 import type { Known } from '../provenance/source';
+import { censoredNormal } from '../strength/censoredNormal';
 import { lowerBound } from '../strength/lowerBound';
 import { summarisePulls } from '../strength/summarisePulls';
 import { DEFAULT_EFFICIENCY_SD, JOIN_KINDS, type JoinKind } from './joinKinds';
@@ -18,7 +19,8 @@ export const PULLS_FOR_EFFICIENCY = 3;
 
 /**
  * Share of the weaker line's strength that a join keeps: the mean of its pulls from three on, else the default of its
- * kind, said to be one. A break of the plain line means that the join held: it counts as that share all the same.
+ * kind, said to be one. A break of the plain line means that the join held at least so much, and is reckoned with as that; where no two
+ * pulls broke the join itself, it counts as that share, which the join at least has.
  *
  * @param kind of join
  * @param pulls to the break, in any order; those that broke at a grip are left out
@@ -30,12 +32,19 @@ export function joinEfficiencyOf(kind: JoinKind, pulls: readonly JoinPull[]): Kn
   if (n < PULLS_FOR_EFFICIENCY) {
     return { value: JOIN_KINDS[kind].efficiency, sd: DEFAULT_EFFICIENCY_SD, source: 'default' };
   }
-  const mean = shares.reduce((sum, share) => sum + share, 0) / n;
-  const sd = Math.sqrt(shares.reduce((sum, share) => sum + (share - mean) ** 2, 0) / (n - 1));
+  const censored = censoredNormal(
+    pulls
+      .filter((pull) => pull.brokeAt !== 'grip')
+      .map((pull) => ({ value: pull.peakN / pull.weakerN, isAtLeast: pull.brokeAt === 'line' })),
+  );
+  const mean = censored?.mean ?? shares.reduce((sum, share) => sum + share, 0) / n;
+  const sd = censored?.sd ?? Math.sqrt(shares.reduce((sum, share) => sum + (share - mean) ** 2, 0) / (n - 1));
+  const known = censored?.seen ?? n;
   // Half of the 95 % interval of a small sample's mean, as the SD that stands for it.
   return {
-    value: mean,
-    sd: Math.max((studentQuantile(0.975, n - 1) * sd) / Math.sqrt(n) / PLUS_MINUS_SDS, 0.005),
+    // No join is taken to be stronger than its line.
+    value: Math.min(mean, Math.max(1, ...shares)),
+    sd: Math.max((studentQuantile(0.975, known - 1) * sd) / Math.sqrt(known) / PLUS_MINUS_SDS, 0.005),
     source: 'measured',
   };
 }
