@@ -20,7 +20,7 @@ test('bad input gets a sentence, stores nothing and loses nothing', async ({ pag
   await openStation(page, 'Load');
   const length = page.getByLabel('Length', { exact: true });
   const answer = page.getByRole('region', { name: 'How much goes on' });
-  await expect(answer.getByText(/311|31\d/).first()).toBeVisible();
+  await expect(answer.getByText(/^\d{3}\s±/).first()).toBeVisible();
 
   await length.fill('thirty-two');
   await expect(page.getByText('"thirty-two" is not a number with a unit')).toBeVisible();

@@ -5,34 +5,34 @@ test('a plan is kept on one device and taken up on another; a twin is made of a 
   page,
   browser,
 }) => {
-  await openRig(page, 'Halyard Lark', 'Spare lead-core rod, on the bench');
+  await openRig(page, 'Second Thought', 'Sailfish fly reel');
   await openStation(page, 'Load');
   await page.getByLabel('Fill it').selectOption({ label: 'a share of the depth' });
   await page.getByLabel('Share of the depth, per cent').fill('88');
   await page.getByRole('button', { name: /^Kept plans/ }).click();
-  await page.getByLabel('Name of the plan as it stands').fill('Three colours, low fill');
-  await page.getByRole('button', { name: 'Keep this plan' }).click();
-  await expect(page.getByText('Plan Three colours, low fill is kept.').first()).toBeVisible();
+  await page.getByLabel('Name of the plan as it stands').fill('Fly line, low fill');
+  await page.getByRole('button', { name: 'Keep this plan', exact: true }).click();
+  await expect(page.getByText('Plan Fly line, low fill is kept.').first()).toBeVisible();
 
   const other = await (await browser.newContext()).newPage();
-  await openLocker(other, 'Halyard Lark');
+  await openLocker(other, 'Second Thought');
   await other.getByRole('link', { name: 'Reels, lines, a new rig' }).click();
   const reels = other.getByRole('region', { name: 'Reels' }).first();
-  await reels.getByLabel('Name').fill('Counter reel 40, put by');
+  await reels.getByLabel('Name').fill('Fly reel, put by');
   await reels.getByLabel('Arbor diameter').fill('31.4 mm');
   await reels.getByLabel('Width between flanges').fill('28.6 mm');
   await reels.getByLabel('Full diameter').fill('61.8 mm');
   await reels.getByRole('button', { name: 'Add this reel' }).click();
   // Nobody knows its counter yet, and the table does not pretend to.
-  await expect(other.getByRole('row', { name: /Counter reel 40, put by/ })).toContainText('not known yet');
-  await other.getByLabel('Its line').selectOption({ label: 'the kept plan Three colours, low fill' });
+  await expect(other.getByRole('row', { name: /Fly reel, put by/ })).toContainText('not known yet');
+  await other.getByLabel('Its line').selectOption({ label: 'the kept plan Fly line, low fill' });
   await other.getByLabel('Name of the rig').fill('Low rod');
   await other.getByRole('button', { name: 'Make this rig' }).click();
   await other.getByRole('heading', { level: 1, name: 'Low rod' }).waitFor();
   await expect(other.getByLabel('Share of the depth, per cent')).toHaveValue('88');
 
   // The first device's locker hears of the new rig by itself.
-  await openLocker(page, 'Halyard Lark');
+  await openLocker(page, 'Second Thought');
   await expect(page.getByRole('link', { name: 'Low rod', exact: true })).toBeVisible();
   await other.getByRole('link', { name: 'This rig, and its history' }).click();
   await other.getByRole('button', { name: 'Put it away' }).click();
