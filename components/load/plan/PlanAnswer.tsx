@@ -3,6 +3,7 @@
 import Link from 'next/link';
 import { lapsOf } from '@/core/counter/counter';
 import { JOIN_KINDS } from '@/core/joins/joinKinds';
+import { spoolAndStack } from '@/core/rig/line/fillOfRig';
 import { whatCanGive } from '@/core/load/whatCanGive';
 import type { LoadPlan } from '@/core/load/planLoad';
 import type { Failure, Outcome } from '@/core/result';
@@ -64,11 +65,10 @@ export function PlanAnswer({
 /** A stack that does not fit, and what could give way: never more of a segment than there is. */
 function DoesNotFit({ record, failure }: { record: RigRecord; failure: Failure<'does-not-fit'> }) {
   const { format } = useUnits();
-  const segments = record.segments.map((segment) => {
-    const { diameterM, packing } = productOf(record, segment.productId);
-    return { ...segment, lineDiameterM: diameterM.value, packing: packing.value };
-  });
-  const ways = whatCanGive(segments, failure.figures.takenVolumeM3 - failure.figures.availableVolumeM3);
+  const ways = whatCanGive(
+    spoolAndStack(record).segments,
+    failure.figures.takenVolumeM3 - failure.figures.availableVolumeM3,
+  );
   return (
     <div role="alert" className="border-l-4 border-stop bg-stop/10 px-3 py-2">
       <p>

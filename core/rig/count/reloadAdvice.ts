@@ -5,7 +5,8 @@ import type { Figure } from '../../provenance/figure';
 import { levelOfTarget } from '../../load/fillTarget';
 import { failure, success, type Outcome } from '../../result';
 import type { LoadedLine } from '../../spool/loadedLine';
-import { planForRig, productOf } from '../line/planForRig';
+import { spoolAndStack } from '../line/fillOfRig';
+import { planForRig } from '../line/planForRig';
 import type { RigRecord } from '../../record/record';
 import { WORKING_RANGE, worstError } from './workingRange';
 
@@ -114,18 +115,9 @@ function asPlanned(
   freeId: string,
   range: Range,
 ): Outcome<Found, ReloadProblem> {
-  const { reel } = record;
-  const spool = {
-    arborDiameterM: reel.arborDiameterM.value,
-    widthM: reel.widthM.value,
-    fullDiameterM: reel.fullDiameterM.value,
-  };
-  const segments = record.segments.map((segment) => {
-    const { diameterM, packing } = productOf(record, segment.productId);
-    const { id, name, lengthM, wound } = segment;
-    return { id, name, lengthM, wound, lineDiameterM: diameterM.value, packing: packing.value };
-  });
-  const counter = { ...estimate.counter, digits: reel.counter?.digits ?? 3, lengthPerTurnM: estimate.constantM.value };
+  const { spool, segments } = spoolAndStack(record);
+  const digits = record.reel.counter?.digits ?? 3;
+  const counter = { ...estimate.counter, digits, lengthPerTurnM: estimate.constantM.value };
   const level = levelOfTarget(spool, segments, counter, { kind: 'counter-true', ...range });
   if (!level.ok) return failure('cannot-be-true', { because: level });
   if (level.value < 0) return failure('true-past-the-rim', { aboveRimM: -level.value });

@@ -5,7 +5,9 @@ import {
   meanCounterError,
   type FillProblem,
   type FillTarget,
+  type ReelToFill,
 } from '../../load/fillTarget';
+import type { SegmentToSolve } from '../../spool/solveSegment';
 import type { LoadedLine } from '../../spool/loadedLine';
 import { success, type Outcome } from '../../result';
 import { woundAreaM2 } from '../../spool/spoolGeometry';
@@ -24,12 +26,9 @@ export function fillOfRig(record: RigRecord, target: FillTarget, soonGoneM = 0):
   // A mark of one segment says nothing of what lies above it.
   if (!level.ok || soonGoneM === 0 || !top || target.kind === 'own-mark') return level;
   const { diameterM, packing } = productOf(record, top.productId);
-  const reel = {
-    arborDiameterM: record.reel.arborDiameterM.value,
-    widthM: record.reel.widthM.value,
-    fullDiameterM: record.reel.fullDiameterM.value,
-  };
-  return success(levelBeforeLoss(reel, level.value, soonGoneM, woundAreaM2(diameterM.value, packing.value)));
+  return success(
+    levelBeforeLoss(spoolAndStack(record).spool, level.value, soonGoneM, woundAreaM2(diameterM.value, packing.value)),
+  );
 }
 
 /** How deep under the rim the fill of a rig's stored plan ends (m): just under full while nobody has said, or where it cannot. */
@@ -40,27 +39,30 @@ export function plannedLevelM(record: RigRecord): number {
   return level.ok ? level.value : usualM;
 }
 
-function levelOfStack(record: RigRecord, target: FillTarget): Outcome<number, FillProblem> {
+/** A rig's spool and planned stack by their best figures, as fills are solved on them. */
+export function spoolAndStack(record: RigRecord): {
+  readonly spool: ReelToFill;
+  readonly segments: readonly SegmentToSolve[];
+} {
   const { reel } = record;
-  const spool = {
-    arborDiameterM: reel.arborDiameterM.value,
-    widthM: reel.widthM.value,
-    fullDiameterM: reel.fullDiameterM.value,
+  return {
+    spool: {
+      arborDiameterM: reel.arborDiameterM.value,
+      widthM: reel.widthM.value,
+      fullDiameterM: reel.fullDiameterM.value,
+    },
+    segments: record.segments.map(({ id, name, lengthM, wound, productId }) => {
+      const { diameterM, packing } = productOf(record, productId);
+      return { id, name, lengthM, wound, lineDiameterM: diameterM.value, packing: packing.value };
+    }),
   };
-  const segments = record.segments.map((segment) => {
-    const { diameterM, packing } = productOf(record, segment.productId);
-    return {
-      id: segment.id,
-      name: segment.name,
-      lengthM: segment.lengthM,
-      wound: segment.wound,
-      lineDiameterM: diameterM.value,
-      packing: packing.value,
-    };
-  });
+}
+
+function levelOfStack(record: RigRecord, target: FillTarget): Outcome<number, FillProblem> {
+  const { spool, segments } = spoolAndStack(record);
   // With every length given there is nothing to fill up: the level follows, whatever is wished.
   if (segments.every((segment) => segment.lengthM !== null)) {
-    return levelOfTarget(spool, segments, null, { kind: 'below-rim', levelBelowRimM: usualLevelM(reel.kind) });
+    return levelOfTarget(spool, segments, null, { kind: 'below-rim', levelBelowRimM: usualLevelM(record.reel.kind) });
   }
   return levelOfTarget(spool, segments, counterOf(record), target);
 }
