@@ -84,6 +84,8 @@ describe('the next load’s length, reckoned on the load as fitted', () => {
     expect(reloadAtFit(high, 'backing', RANGE)).toMatchObject({ reason: 'reads-high-above-the-rim' });
     const over = { ...estimate, best: { ...estimate.best, constantM: 0.19 } };
     expect(reloadAtFit(over, 'backing', RANGE)).toMatchObject({ reason: 'true-past-the-rim' });
+    const noRoom = { ...estimate, best: { ...estimate.best, rimDiameterM: 0.02 } };
+    expect(reloadAtFit(noRoom, 'backing', RANGE)).toMatchObject({ reason: 'reads-high-above-the-rim' });
     const roller = { ...estimate, counter: { ...estimate.counter, drive: 'roller' as const } };
     expect(reloadAtFit(roller, 'backing', RANGE)).toMatchObject({ reason: 'roller-driven' });
   });

@@ -84,6 +84,8 @@ function solve(
   const mostM = spoolVolumeM3(load.line.spool, WIDEST * load.rimDiameterM) / areaM2;
   const at = (lengthM: number): RealisedLoad => withLength(load, freeId, lengthM, repeat);
   const off = (lengthM: number): number => meanError(at(lengthM), range, unitM);
+  // A rim that the estimate puts under the arbor leaves no room for another length.
+  if (!(mostM > LEAST_M)) return failure('reads-high-above-the-rim');
   const root = bisect(off, LEAST_M, mostM, 1e-4);
   if (root.ok) return success(at(root.value.root));
   return failure(root.figures.atHigh > 0 ? 'reads-high-above-the-rim' : 'reads-low-with-the-least-line');
