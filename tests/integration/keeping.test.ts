@@ -3,6 +3,7 @@ import { NOBODY, withBoat } from '../../db/withBoat';
 import { readBoats } from '../../usecases/boats/readBoats';
 import { countsAtLength, rigView, type RigView } from '../../core/rig/view/rigView';
 import { readActs } from '../../usecases/history/undoActs';
+import { constraintOf } from '../../usecases/requests/trouble';
 import { readLocker } from '../../usecases/rigs/locker';
 import type { RequestName, RequestParams } from '../../usecases/requests/routes';
 import { addSupplySpool, createReel, createRig, look, readGear, readRigRecord } from './acts';
@@ -80,6 +81,13 @@ describe('a thing that is put away', () => {
     expect((await readRigRecord(b.boatId, other))?.knowledge.loadsSeen).toBe(1);
     const back = { thing: 'rig', id: b.rigId, isAway: false };
     expect(await ask('putAway', {}, back)).toMatchObject({ status: 409, why: { figures: { rig: 'Heir' } } });
+    // The same by undoing: the database says no, and the sender is told why.
+    const [newest] = await withBoat(NOBODY, b.boatId, 'read', (db) => readActs(db, b.rigId));
+    const undone = ask('undoActs', rig(), { fromId: newest?.id, newestId: newest?.id });
+    await expect(undone.catch((error: unknown) => constraintOf(error))).resolves.toMatchObject([
+      409,
+      { reason: 'reel-carries-another-rig' },
+    ]);
     must(await ask('putAway', {}, { thing: 'rig', id: other, isAway: true }));
     must(await ask('putAway', {}, back));
     expect((await locker(b.boatId, '', 1)).rigs).toHaveLength(1);

@@ -12,8 +12,16 @@ const CONSTRAINTS: Readonly<Record<string, readonly [409 | 422, RefusalReason]>>
   '22P05': [422, because('character-not-kept')],
 };
 
+/** Constraints that say more by their name than by their code. */
+const NAMED: Readonly<Record<string, readonly [409 | 422, RefusalReason]>> = {
+  rigs_one_a_reel: [409, because('reel-carries-another-rig')],
+};
+
 /** What a constraint that an error tells of means for the sender, or null. */
 export function constraintOf(error: unknown): readonly [409 | 422, RefusalReason] | null {
+  const name = typeof error === 'object' && error !== null && 'constraint' in error ? String(error.constraint) : '';
+  const named = Object.hasOwn(NAMED, name) ? NAMED[name] : undefined;
+  if (named) return named;
   const code = codeOf(error);
   return Object.hasOwn(CONSTRAINTS, code) ? (CONSTRAINTS[code] ?? null) : null;
 }
