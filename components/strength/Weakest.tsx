@@ -1,6 +1,7 @@
 'use client';
 
 import { productOf } from '@/core/rig/line/planForRig';
+import { leastOfMany } from '@/core/strength/leastOfMany';
 import type { RigStrength, StrengthPlace } from '@/core/strength/rigStrength';
 import { nextWeakest, snagBreak, strengthPlusMinusN } from '@/core/strength/rigStrength';
 import { ChoiceField } from '@/components/fields/TextField';
@@ -14,6 +15,7 @@ export function Weakest({ strength }: { strength: RigStrength }) {
   const { weakest, weakestByBound, places } = strength;
   const next = nextWeakest(strength);
   const unbound = places.filter((place) => place.boundN === null).length;
+  const lowerN = leastOfMany(places.map((place) => place.strengthN));
   return (
     <div className="flex flex-col gap-3">
       <div>
@@ -27,6 +29,8 @@ export function Weakest({ strength }: { strength: RigStrength }) {
             : `That figure is a ${weakest.strengthN.source}, not a test.`}
           {next &&
             ` With it mended the rig would hold ${format.force(next.strengthN.value)}, then the ${next.name} gives.`}
+          {lowerN > WORTH_SAYING * weakest.strengthN.value &&
+            ` It is the least of ${places.length} figures, each with its ±: the true least lies about ${format.force(lowerN)} lower on average.`}
         </p>
         <p>
           {weakestByBound
@@ -78,6 +82,9 @@ function Snag({ strength }: { strength: RigStrength }) {
 }
 
 const OUTERMOST = 'outermost';
+
+/** Share of the weakest place's strength from which its bias as the least of many is said. */
+const WORTH_SAYING = 0.01;
 
 function Places({ places }: { places: readonly StrengthPlace[] }) {
   const { record } = useRig();

@@ -45,6 +45,12 @@ describe('the strength profile', () => {
     expect(sent[0]).toMatchObject({ url: '/api/boats/boat/rigs/rig/meant-place' });
   });
 
+  it('says how far the least of many uncertain places lies lower', () => {
+    const alike = [pulls('nylon', [84, 74, 81]), pulls('lead', [80, 88, 72]), pulls('top', [83, 75, 82])];
+    renderRig(tested({ strengthTests: alike }), <StrengthStation />);
+    expect(screen.getByText(/the least of \d figures, each with its ±: the true least lies about/)).toBeInTheDocument();
+  });
+
   it('says that long line is weaker, as a what-if', () => {
     renderRig(tested(), <StrengthStation />);
     const field = screen.getByLabelText('What if it is so long');
