@@ -1,9 +1,9 @@
 import { z } from 'zod';
 import { estimateCounter, type CounterEstimate } from '../core/calibration/estimateCounter';
-import { TAPE_SD_M, type CounterObservation } from '../core/calibration/observations';
-import { LEVEL_SD_M, MEASURED_LENGTH_RELATIVE_SD } from '../core/measurement/errors';
+import { type CounterObservation } from '../core/calibration/observations';
+import { ERRORS } from '../core/measurement/errors';
 import type { LoadedReelRequest } from './planRequest';
-import { constantSdM, counterSchema, positive, reelSchema, segmentsSchema } from './requestSchemas';
+import { constantSdM, lineDiameterSdM, windingStrainOf, counterSchema, positive, reelSchema, segmentsSchema } from './requestSchemas';
 
 const reading = z.number().positive('a reading is above zero').max(999_999).describe('unwrapped counts, from zero');
 const strippedBeforeM = z
@@ -87,7 +87,7 @@ export function estimateRequest(request: CountedRequest): CounterEstimate {
   return estimateCounter(
     {
       arborDiameterM: measured(reel.arborDiameterM, reel.diameterSdM),
-      widthM: measured(reel.widthM, reel.diameterSdM),
+      widthM: measured(reel.widthM, Math.hypot(reel.diameterSdM, ERRORS.flangeShare.sd * reel.widthM)),
       fullDiameterM: measured(reel.fullDiameterM, reel.diameterSdM),
       constantM: { ...measured(counter.lengthPerTurnM, constantSdM(counter)), source: 'maker' },
       counter,
@@ -98,11 +98,11 @@ export function estimateRequest(request: CountedRequest): CounterEstimate {
         lineId: `${segment.name} ${segment.lineDiameterM}`,
         lengthM: segment.lengthM ?? NaN,
         areaRelativeSd: Math.hypot(
-          2 * ((segment.lineDiameterSdM ?? 0.05 * segment.lineDiameterM) / segment.lineDiameterM),
+          (2 * lineDiameterSdM(segment)) / segment.lineDiameterM,
           segment.packingSd / segment.packing,
         ),
-        lengthRelativeSd: MEASURED_LENGTH_RELATIVE_SD,
-        windingStrain: { value: 0, sd: 0.003 },
+        lengthRelativeSd: ERRORS.lengthShare.sd,
+        windingStrain: windingStrainOf(segment),
       })),
     },
     [
@@ -110,7 +110,7 @@ export function estimateRequest(request: CountedRequest): CounterEstimate {
         const name = `${trial.kind} ${index + 1}`;
         if (trial.kind === 'turns') return { ...trial, name };
         const strippedM = request.trials.slice(index + 1).reduce((sum, later) => sum + later.strippedBeforeM, 0);
-        const lengthSdM = trial.kind === 'tape' ? TAPE_SD_M : MEASURED_LENGTH_RELATIVE_SD * trial.trueLengthM;
+        const lengthSdM = trial.kind === 'tape' ? ERRORS.walkM.sd : ERRORS.lengthShare.sd * trial.trueLengthM;
         const { trueLengthM: lengthM, reading: counts } = trial;
         const kind = trial.kind === 'tape' ? 'tape' : 'colour';
         return { kind, name, trueLengthM: lengthM, lengthSdM, reading: counts, goneSinceM: gone(strippedM) };
@@ -123,7 +123,7 @@ export function estimateRequest(request: CountedRequest): CounterEstimate {
               name: 'level',
               afterSegment: top,
               levelBelowRimM: request.levelBelowRimM,
-              levelSdM: LEVEL_SD_M,
+              levelSdM: ERRORS.levelM.sd,
               goneSinceM: gone(0),
             },
           ]),

@@ -1,7 +1,15 @@
+import { ERRORS } from '../core/measurement/errors';
 import { planLoad, type LoadPlan } from '../core/load/planLoad';
 import type { Known } from '../core/provenance/source';
 import type { Outcome } from '../core/result';
-import { constantSdM, type CounterRequest, type ReelRequest, type SegmentRequest } from './requestSchemas';
+import {
+  constantSdM,
+  lineDiameterSdM,
+  windingStrainOf,
+  type CounterRequest,
+  type ReelRequest,
+  type SegmentRequest,
+} from './requestSchemas';
 
 export interface LoadedReelRequest {
   readonly reel: ReelRequest;
@@ -10,11 +18,6 @@ export interface LoadedReelRequest {
 }
 
 const measured = (value: number, sd: number): Known => ({ value, sd, source: 'measured' });
-
-/** SD of a line's diameter (m): as given, else 5 %. */
-function lineDiameterSdM(segment: SegmentRequest): number {
-  return segment.lineDiameterSdM ?? 0.05 * segment.lineDiameterM;
-}
 
 /** The SDs that every ± of an answer rests on, so that a default among them is seen. */
 export function sdsUsed(request: LoadedReelRequest) {
@@ -35,7 +38,7 @@ export function planRequest(request: LoadedReelRequest, levelBelowRimM: number):
   return planLoad(
     {
       arborDiameterM: measured(reel.arborDiameterM, reel.diameterSdM),
-      widthM: measured(reel.widthM, reel.diameterSdM),
+      widthM: measured(reel.widthM, Math.hypot(reel.diameterSdM, ERRORS.flangeShare.sd * reel.widthM)),
       fullDiameterM: measured(reel.fullDiameterM, reel.diameterSdM),
     },
     segments.map((segment, index) => ({
@@ -44,6 +47,7 @@ export function planRequest(request: LoadedReelRequest, levelBelowRimM: number):
       wound: segment.wound,
       lineDiameterM: measured(segment.lineDiameterM, lineDiameterSdM(segment)),
       packing: measured(segment.packing, segment.packingSd),
+      windingStrain: windingStrainOf(segment),
       lengthM: segment.lengthM === null ? null : measured(segment.lengthM, 0),
     })),
     counter && { ...counter, lengthPerTurnM: measured(counter.lengthPerTurnM, constantSdM(counter)) },

@@ -1,5 +1,7 @@
 import { z } from 'zod';
-import { STATED_CONSTANT_RELATIVE_SD } from '../core/measurement/errors';
+import { ERRORS } from '../core/measurement/errors';
+import { labelDiameterRelativeSd, ANY_LINE, LINE_ERRORS } from '../core/measurement/lineErrors';
+import { MATERIALS, type Material } from '../core/measurement/material';
 import { COUNTER_DRIVES } from '../core/counter/counter';
 
 export const positive = (max: number, what: string) =>
@@ -38,7 +40,7 @@ export const counterSchema = z.strictObject({
 
 /** SD of a counter's length per turn (m): as it was given, else that of a maker's round figure. */
 export const constantSdM = (counter: Pick<CounterRequest, 'lengthPerTurnM' | 'lengthPerTurnSdM'>): number =>
-  counter.lengthPerTurnSdM ?? STATED_CONSTANT_RELATIVE_SD * counter.lengthPerTurnM;
+  counter.lengthPerTurnSdM ?? ERRORS.statedConstantShare.sd * counter.lengthPerTurnM;
 
 export const LONGEST_SEGMENT_M = 5000;
 
@@ -47,9 +49,26 @@ export const lineShape = {
   name: z.string().trim().min(1, 'a segment needs a name').max(80),
   lineDiameterM: positive(0.006, 'the line diameter in metres').min(0.00003, 'the line diameter is in metres'),
   packing: positive(0.91, 'packing').min(0.35, 'packing is bare line area over area taken: no real lay is under 0.35'),
-  lineDiameterSdM: z.number().min(0).max(0.003).optional().describe('SD of the line diameter (m); 5 % when left out'),
+  lineDiameterSdM: z.number().min(0).max(0.003).optional().describe('SD of the line diameter (m); 6.3 % when left out, as of a nylon label'),
   packingSd: z.number().min(0).max(0.3).default(0.045),
+  material: z
+    .enum(MATERIALS)
+    .optional()
+    .describe('how much it stretches as it goes on, and how far its label may be off; left out: anything'),
 };
+
+interface LineRequest {
+  readonly lineDiameterM: number;
+  readonly lineDiameterSdM?: number | undefined;
+  readonly material?: Material | undefined;
+}
+
+/** SD of a line's diameter (m): as given, else that of a label of its material, or of nylon where none was named. */
+export const lineDiameterSdM = ({ lineDiameterM, lineDiameterSdM: givenM, material }: LineRequest): number =>
+  givenM ?? lineDiameterM * (material ? labelDiameterRelativeSd(material) : ANY_LINE.label);
+
+/** How much a line is stretched as it goes on. */
+export const windingStrainOf = ({ material }: LineRequest) => (material ? LINE_ERRORS[material] : ANY_LINE).windingStrain;
 
 export const segmentSchema = z.strictObject({
   ...lineShape,

@@ -2,7 +2,8 @@ import { BACKING_PURPOSES } from '../core/load/backing';
 import { LAID_BY } from '../core/load/tension';
 import { JOIN_KIND_NAMES } from '../core/joins/joinKinds';
 import { SCHOOLS } from '../core/joins/schools';
-import { CALIPER_SD_M } from '../core/measurement/errors';
+import { ERRORS } from '../core/measurement/errors';
+import { labelDiameterRelativeSd } from '../core/measurement/lineErrors';
 import { MATERIAL, MATERIALS } from '../core/materials/materials';
 import { CREEPS, CURRENTS, HEADINGS, waterOf } from '../core/drag/planerBracket';
 import { reelShape } from '../core/gear/reelShape';
@@ -37,11 +38,6 @@ export function anyRig(seed: number): RigRecord {
   const winding = draw.chance(0.25) ? anyLoad(draw, planned, loads.length, 'winding') : null;
   const load = winding ?? loads.at(-1) ?? null;
   const finished = loads.map((each): FinishedLoadRecord => ({ reelId: reel.id, rigName: 'Rod', load: each }));
-  const constants = new Map(
-    load && draw.chance(0.5) && reel.counter
-      ? [[reel.id, [{ loadId: load.id, lengthPerTurnM: measured(draw.between(LIMITS.lengthPerTurnM), 0.02) }]]]
-      : [],
-  );
   const reverseFills = draw.chance(0.3)
     ? [
         {
@@ -64,19 +60,18 @@ export function anyRig(seed: number): RigRecord {
     ...anyPlaces(draw, bare.segments),
     ...anyMeasurements(draw, load, products),
   };
-  const accepted = constants.get(reel.id)?.[0];
   const calibration =
-    accepted && load
+    load && draw.chance(0.5) && reel.counter
       ? {
           id: 'calibration',
-          loadId: accepted.loadId,
+          loadId: load.id,
           method: draw.of(['true', 'card'] as const),
-          lengthPerTurnM: accepted.lengthPerTurnM,
+          lengthPerTurnM: measured(draw.between(LIMITS.lengthPerTurnM), 0.02),
           basis: {},
           at: at(9),
         }
       : null;
-  return known({ ...record, calibration }, { loads: finished, constants, reverseFills });
+  return known({ ...record, calibration }, { loads: finished, trials: record.trials, reverseFills });
 }
 
 function drawer(seed: number) {
@@ -143,7 +138,7 @@ function known(record: Omit<RigRecord, 'knowledge'>, evidence: Partial<BoatEvide
     products: record.products,
     loads: [],
     reverseFills: [],
-    constants: new Map(),
+    trials: [],
     resets: new Map(),
     ...evidence,
   });
@@ -157,7 +152,7 @@ function anyLine(draw: Draw, index: number): LineProductRecord {
     id: `line${index}`,
     name: `Line ${index}`,
     material,
-    diameterM: { value: diameterM, sd: diameterM * MATERIAL[material].labelDiameterRelativeSd, source: 'label' },
+    diameterM: { value: diameterM, sd: diameterM * labelDiameterRelativeSd(material), source: 'label' },
     packing: MATERIAL[material].packing,
     labelStrengthN: draw.chance(0.7) ? draw.between(LIMITS.forceN) : null,
     family: '',
@@ -186,7 +181,7 @@ function anyReel(draw: Draw): ReelRecord {
     arborDiameterM: all || draw.chance(0.5) ? arborDiameterM : null,
     widthM: all || draw.chance(0.5) ? draw.between(sizes.width) : null,
     fullDiameterM: all || draw.chance(0.5) ? fullDiameterM : null,
-    sdM: CALIPER_SD_M,
+    sdM: ERRORS.caliperM.sd,
   };
   return {
     id: 'reel',

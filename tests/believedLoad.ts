@@ -1,5 +1,6 @@
-import type { BelievedLoad } from '../core/calibration/estimateCounter';
-import { countsAt, TAPE_SD_M, type LengthObservation, type RealisedLoad } from '../core/calibration/observations';
+import { ERRORS } from '../core/measurement/errors';
+import type { BelievedLoad } from '../core/calibration/loadModel';
+import { countsAt, type LengthObservation, type CountedLoad } from '../core/calibration/observations';
 import type { LoadedLine } from '../core/spool/loadedLine';
 
 const known = (value: number, relativeSd: number) => ({ value, sd: relativeSd * value, source: 'measured' }) as const;
@@ -30,10 +31,10 @@ export function believedLoad(
 
 /** What a counter of a true constant shows, unrounded. */
 export function shownAt(line: LoadedLine, constantM: number, lengthM: number, unitM = 0.3048): number {
-  const truth: RealisedLoad = { line, strains: [], rimDiameterM: 1, constantM, drive: 'spool' };
+  const truth: CountedLoad = { line, rimDiameterM: 1, constantM, drive: 'spool', depthShare: 0 };
   return countsAt(truth, lengthM, unitM);
 }
 
 export function walkOf(reading: number, trueLengthM = 30.48, goneSinceM: readonly number[] = []): LengthObservation {
-  return { kind: 'tape', name: 'walk', trueLengthM, lengthSdM: TAPE_SD_M, reading, goneSinceM };
+  return { kind: 'tape', name: 'walk', trueLengthM, lengthSdM: ERRORS.walkM.sd, reading, goneSinceM };
 }

@@ -173,7 +173,7 @@ export function withEvidence(record: Omit<RigRecord, 'knowledge'>, evidence: Par
     products: record.products,
     loads: [],
     reverseFills: [],
-    constants: new Map(),
+    trials: [],
     resets: new Map(),
     ...evidence,
   });

@@ -2,7 +2,7 @@
 
 import { useState } from 'react';
 import { arborFromPlainLoad } from '@/core/gear/arborFromPlainLoad';
-import { MEASURED_LENGTH_RELATIVE_SD } from '@/core/measurement/errors';
+import { ERRORS } from '@/core/measurement/errors';
 import { PLUS_MINUS_SDS } from '@/core/numerics/propagate';
 import { QuantityField, useQuantity } from '@/components/fields/QuantityField';
 import { TextField } from '@/components/fields/TextField';
@@ -25,7 +25,7 @@ export function ArborHelp({ draftKey, onTake }: { draftKey: string; onTake: (arb
   const arbor =
     length.value !== null && outer.value !== null && turns > 0
       ? arborFromPlainLoad(
-          { value: length.value, sd: length.value * MEASURED_LENGTH_RELATIVE_SD, source: 'measured' },
+          { value: length.value, sd: length.value * ERRORS.lengthShare.sd, source: 'measured' },
           { value: turns, sd: 1, source: 'measured' },
           { value: outer.value, sd: WOUND_DIAMETER_SD_M, source: 'measured' },
         )

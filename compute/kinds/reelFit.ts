@@ -3,11 +3,11 @@ import type { LoadToFit } from '../../core/gear/gearEvidence';
 import { gearFit, type Fitted } from '../../core/gear/gearFit';
 import { learnedReel } from '../../core/gear/learned';
 import { reelShape } from '../../core/gear/reelShape';
-import { CALIPER_SD_M, LEVEL_SD_M } from '../../core/measurement/errors';
+import { ERRORS } from '../../core/measurement/errors';
 import { PLUS_MINUS_SDS } from '../../core/numerics/propagate';
 import { REEL_KINDS } from '../../core/record/record';
 import { defineKind } from '../kind';
-import { lineShape, positive } from '../requestSchemas';
+import { lineDiameterSdM, lineShape, positive, windingStrainOf } from '../requestSchemas';
 
 const loadSchema = z.strictObject({
   evenTension: z.boolean().default(true).describe('false for two passes of unlike tension'),
@@ -26,7 +26,7 @@ const loadSchema = z.strictObject({
     .array(z.strictObject({ afterSegment: z.int().min(0).max(19), levelBelowRimM: z.number().min(-0.02).max(0.2) }))
     .max(20)
     .default([]),
-  levelSdM: z.number().positive().max(0.01).default(LEVEL_SD_M),
+  levelSdM: z.number().positive().max(0.01).default(ERRORS.levelM.sd),
 });
 
 const dimension = (what: string) => positive(0.6, what).min(0.002, `${what} is in metres`).nullable().default(null);
@@ -41,7 +41,7 @@ export const reelFit = defineKind({
       arborDiameterM: dimension('the arbor diameter'),
       widthM: dimension('the spool width'),
       fullDiameterM: dimension('the full diameter'),
-      diameterSdM: z.number().min(0).max(0.02).default(CALIPER_SD_M),
+      diameterSdM: z.number().min(0).max(0.02).default(ERRORS.caliperM.sd),
       ratings: z
         .array(
           z.strictObject({
@@ -132,8 +132,9 @@ export const reelFit = defineKind({
         id: line.name,
         name: line.name,
         areaM2: ((Math.PI / 4) * line.lineDiameterM ** 2) / line.packing,
+        windingStrain: windingStrainOf(line),
         relativeSd: Math.hypot(
-          2 * ((line.lineDiameterSdM ?? 0.05 * line.lineDiameterM) / line.lineDiameterM),
+          (2 * lineDiameterSdM(line)) / line.lineDiameterM,
           line.packingSd / line.packing,
         ),
       })),

@@ -1,4 +1,5 @@
-import { estimateCounter, type BelievedLoad } from './estimateCounter';
+import { estimateCounter } from './estimateCounter';
+import type { BelievedLoad } from './loadModel';
 import type { CounterObservation } from './observations';
 
 const measured = (value: number, relativeSd: number) => ({

@@ -1,5 +1,5 @@
 import { fitToEvidence, type Fit } from '../numerics/fitToEvidence';
-import type { Observation } from '../numerics/borderedFit';
+import type { Observation } from '../numerics/borderedProblem';
 
 /** A piece of evidence that disagrees with all the others and with what was believed beforehand. */
 export interface Conflict {
@@ -43,7 +43,7 @@ export function conflictsOf(
     const of = left;
     const offs = studentised(
       now,
-      of.map((index) => observations[index]?.sd ?? NaN),
+      of.flatMap((index) => observations[index] ?? []),
       (unknowns) => {
         const all = predict(unknowns);
         return of.map((index) => all[index] ?? NaN);
@@ -74,7 +74,7 @@ export function conflictsOf(
 /** How far each observation lies from what everything else says without it: in SDs of both together, and in SDs of its own. */
 function studentised(
   { values, covariance, residuals }: Fit,
-  sds: readonly number[],
+  observations: readonly Observation[],
   predict: Predict,
 ): readonly { readonly bySds: number; readonly offSds: number }[] {
   const gradients = values.map((_, unknown) => {
@@ -84,13 +84,15 @@ function studentised(
     return up.map((each, index) => (each - (down[index] ?? NaN)) / (2 * STEP));
   });
   return residuals.map((residual, index) => {
-    const gradient = gradients.map((each) => (each[index] ?? 0) / (sds[index] ?? NaN));
-    const leverage = gradient.reduce(
+    const { sd = NaN, tails = Infinity } = observations[index] ?? {};
+    const gradient = gradients.map((each) => (each[index] ?? 0) / sd);
+    const known = gradient.reduce(
       (sum, a, i) => sum + gradient.reduce((inner, b, j) => inner + a * b * (covariance[i]?.[j] ?? 0), 0),
       0,
     );
-    const open = Math.max(1 - leverage, 1e-6);
-    return { bySds: residual / Math.sqrt(open), offSds: residual / open };
+    // A piece with tails has pulled with its weight only: so much less of the fit goes when it does.
+    const open = Math.max(1 - known / (1 + residual ** 2 / tails), 1e-6);
+    return { bySds: residual / open / Math.sqrt(1 + known / open), offSds: residual / open };
   });
 }
 

@@ -1,7 +1,8 @@
+import { ERRORS } from '../measurement/errors';
 import { PLUS_MINUS_SDS, propagate } from '../numerics/propagate';
 import type { Figure } from '../provenance/figure';
 import type { CounterEstimate } from './estimateCounter';
-import { countsAt, layerStepSd, WHOLE_COUNT_SD } from './observations';
+import { countsAt, layerStepSd } from './observations';
 
 /**
  * What the counter shows at true lengths paid off the spool, from zero, with a ±: the errors of the estimate, the
@@ -25,7 +26,8 @@ export function correctionTable(estimate: CounterEstimate, paidOutsM: readonly n
   return spread.values.map((value, index) => ({
     value,
     plusMinus:
-      PLUS_MINUS_SDS * Math.hypot(spread.sds[index] ?? NaN, value * stepsSd(paidOutsM[index] ?? NaN), WHOLE_COUNT_SD),
+      PLUS_MINUS_SDS *
+      Math.hypot(spread.sds[index] ?? NaN, value * stepsSd(paidOutsM[index] ?? NaN), ERRORS.wholeCount.sd),
     mainlyFrom: spread.largestContributors[index] ?? null,
   }));
 }

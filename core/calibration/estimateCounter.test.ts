@@ -102,7 +102,11 @@ describe('one estimate of a counter', () => {
     }
     expect(lengthAtCounts(best, 1e5, 0.3048)).toBeNull();
     // Stretched line takes more turns than it is long.
-    expect(countsAt({ ...best, strains: [0, 0, 0.01] }, 20, 1)).toBeCloseTo(1.01 * countsAt(best, 20, 1), 9);
+    const strained = buildLoadedLine(
+      best.line.spool,
+      best.line.segments.map((segment) => ({ ...segment, strain: 0.01 })),
+    );
+    expect(countsAt({ ...best, line: strained }, 20, 1)).toBeCloseTo(1.01 * countsAt(best, 20, 1), 9);
   });
 });
 

@@ -5,33 +5,10 @@ import type { JointErrors } from '../load/planLoad';
 import { conflictsOf, widening } from './conflicts';
 import { fitToEvidence } from '../numerics/fitToEvidence';
 import type { Known } from '../provenance/source';
+import { EVIDENCE_TAILS } from '../measurement/errors';
 import { requirePositive } from '../result';
-import { buildLoadedLine, type SegmentToLoad } from '../spool/loadedLine';
+import { loadModel, type BelievedLoad, type LoadUnknown } from './loadModel';
 import { predicted, sdOf, valueOf, type CounterObservation, type RealisedLoad } from './observations';
-
-/** A load and its counter as they are believed before any of the observations. */
-export interface BelievedLoad {
-  readonly arborDiameterM: Known;
-  readonly widthM: Known;
-  readonly fullDiameterM: Known;
-  /** Length that the counter takes one turn to be (m). */
-  readonly constantM: Known;
-  readonly counter: Pick<Counter, 'unitM' | 'display' | 'drive'>;
-  /** In order from the arbor, as they are now. */
-  readonly segments: readonly BelievedSegment[];
-  /** How the errors of dimensions, constant and lines go together; keys as plans use them. Null: independent. */
-  readonly joint: JointErrors | null;
-}
-
-export interface BelievedSegment extends SegmentToLoad {
-  readonly lineId: string;
-  /** Relative SD of the space that a metre takes, where `joint` does not name the line. */
-  readonly areaRelativeSd: number;
-  /** Relative SD of the length: small where it was measured, large where only counts say. */
-  readonly lengthRelativeSd: number;
-  /** How much it is stretched as it goes on, as a share of its relaxed length. */
-  readonly windingStrain: { readonly value: number; readonly sd: number };
-}
 
 /** How one observation agrees with all the others. */
 export interface CounterResidual {
@@ -84,36 +61,20 @@ export interface CounterEstimate {
 export function estimateCounter(believed: BelievedLoad, seen: readonly CounterObservation[]): CounterEstimate {
   const { counter } = believed;
   requirePositive('estimateCounter', { unitM: counter.unitM, constantM: believed.constantM.value });
-  const { keys, sources, axes } = axesOf(believed);
-  const realise = (unknowns: readonly number[]): RealisedLoad => {
-    const factor = (key: string): number => {
-      const at = keys.indexOf(key);
-      const log = axes.reduce((sum, axis, index) => sum + (axis[at] ?? 0) * (unknowns[index] ?? 0), 0);
-      return Math.exp(Math.min(Math.max(log, -FARTHEST_LOG), FARTHEST_LOG));
-    };
-    const spool = {
-      arborDiameterM: believed.arborDiameterM.value * factor('arborDiameterM'),
-      widthM: believed.widthM.value * factor('widthM'),
-    };
-    const segments = believed.segments.map((segment) => ({
-      ...segment,
-      packing: segment.packing / factor(segment.lineId),
-      lengthM: segment.lengthM * factor(lengthKey(segment)),
-    }));
-    return {
-      line: buildLoadedLine(spool, segments),
-      strains: believed.segments.map((segment) => (1 + segment.windingStrain.value) * factor(stretchKey(segment)) - 1),
-      rimDiameterM: believed.fullDiameterM.value * factor('fullDiameterM'),
-      constantM: believed.constantM.value * factor('counter'),
-      drive: counter.drive ?? 'spool',
-    };
-  };
+  const model = loadModel(believed);
+  const { keys, sources, axes } = axesOf(believed.joint, model.unknowns);
+  const places = new Map(keys.map((key, at) => [key, at]));
+  const realise = (unknowns: readonly number[]): RealisedLoad =>
+    model.realise((key) => {
+      const at = places.get(key) ?? -1;
+      return axes.reduce((sum, axis, index) => sum + (axis[at] ?? 0) * (unknowns[index] ?? 0), 0);
+    });
   const beforehand = realise(axes.map(() => 0));
   const isReckoned = (each: CounterObservation): boolean => Number.isFinite(predicted(each, beforehand, counter.unitM));
   const observations = seen.filter(isReckoned);
   const priorSds = axes.map(() => 1);
   const measured = observations.map((each) => ({
-    ...{ name: each.name, value: valueOf(each, counter.display), sd: sdOf(each, counter) },
+    ...{ name: each.name, value: valueOf(each, counter.display), sd: sdOf(each, counter), tails: EVIDENCE_TAILS },
     slack: each.kind === 'level' ? 0 : COUNTS_APART,
   }));
   const predict = (unknowns: readonly number[]): readonly number[] => {
@@ -168,47 +129,16 @@ const COUNTS_APART = 1.25;
 /** Beyond this an unknown is not what was believed of it. */
 const BEYOND_BELIEF_SDS = 3;
 
-/** Nothing is off by more than a factor of a hundred or so; a step beyond it is no load, and cannot be predicted. */
-const FARTHEST_LOG = 5;
-
-const stretchKey = (segment: BelievedSegment): string => `stretch of ${segment.lineId}`;
-const lengthKey = (segment: BelievedSegment): string => `length of ${segment.id}`;
-
 /** Below this share of the largest axis, an axis is only the rounding of a correlation. */
 const NOTHING = 1e-10;
 
-/**
- * The independent ways in which a load can be other than believed: principal axes of the covariance of logarithms.
- * Segments of one line share its bulk.
- */
-function axesOf(believed: BelievedLoad) {
-  const { joint, segments } = believed;
-  const sdIn = (key: string, sd: number): number => {
+/** The independent ways in which a load can be other than believed: principal axes of the covariance of its unknowns. */
+function axesOf(joint: JointErrors | null, unknowns: readonly LoadUnknown[]) {
+  const keys = unknowns.map(({ key }) => key);
+  const sds = unknowns.map(({ key, sd }) => {
     const at = joint?.keys.indexOf(key) ?? -1;
     return at < 0 ? sd : (joint?.relativeSds[at] ?? NaN);
-  };
-  const of = ({ value, sd }: Known): number => sd / value;
-  const rows = new Map<string, { readonly from: Reason; readonly sd: number }>([
-    ['counter', { from: because('error-counter-constant'), sd: of(believed.constantM) }],
-    ['arborDiameterM', { from: because('error-arbor'), sd: sdIn('arborDiameterM', of(believed.arborDiameterM)) }],
-    ['widthM', { from: because('error-width'), sd: sdIn('widthM', of(believed.widthM)) }],
-    ['fullDiameterM', { from: because('error-full-diameter'), sd: sdIn('fullDiameterM', of(believed.fullDiameterM)) }],
-  ]);
-  for (const segment of segments.filter((each) => each.wound)) {
-    if (!rows.has(segment.lineId)) {
-      rows.set(segment.lineId, {
-        from: because('error-bulk', { of: segment.name }),
-        sd: sdIn(segment.lineId, segment.areaRelativeSd),
-      });
-    }
-    rows.set(stretchKey(segment), {
-      from: because('error-stretch', { of: segment.name }),
-      sd: segment.windingStrain.sd,
-    });
-    rows.set(lengthKey(segment), { from: because('error-length', { of: segment.name }), sd: segment.lengthRelativeSd });
-  }
-  const keys = [...rows.keys()];
-  const sds = keys.map((key) => rows.get(key)?.sd ?? 0);
+  });
   const correlation = (a: string, b: string): number => {
     if (a === b) return 1;
     const [i, j] = [joint?.keys.indexOf(a) ?? -1, joint?.keys.indexOf(b) ?? -1];
@@ -225,7 +155,7 @@ function axesOf(believed: BelievedLoad) {
   return {
     keys,
     axes,
-    sources: axes.map((axis) => rows.get(keys[mainOf(axis, sds)] ?? '')?.from ?? because('error-counter-constant')),
+    sources: axes.map((axis) => unknowns[mainOf(axis, sds)]?.from ?? because('error-counter-constant')),
   };
 }
 

@@ -1,7 +1,7 @@
-import { STOP_SD_COUNTS } from '../measurement/errors';
+import { ERRORS } from '../measurement/errors';
 import { countsForLine, type Counter, type CounterDrive, type PassingLine } from '../counter/counter';
 import { bisect } from '../numerics/bisect';
-import { buildLoadedLine, type LoadedLine } from '../spool/loadedLine';
+import { buildLoadedLine, stretchOf, type LoadedLine } from '../spool/loadedLine';
 
 /**
  * What was seen of a load and its counter, readings unwrapped:
@@ -41,7 +41,9 @@ export interface WoundObservation {
   /** Which part of the segment, as shares of its length from its inner end. */
   readonly fromShare: number;
   readonly toShare: number;
+  /** Counts, or turns of the spool that were counted by hand. */
   readonly reading: number;
+  readonly byHand?: boolean;
   readonly goneSinceM: readonly number[];
 }
 
@@ -54,28 +56,12 @@ export interface LevelObservation {
   readonly goneSinceM: readonly number[];
 }
 
-/** SD of one walk's tape and mark errors together (m): 2 in, common practice, no source. */
-export const TAPE_SD_M = 0.0508;
-
-/** SD of a reading to the whole count, in counts. */
-export const WHOLE_COUNT_SD = Math.sqrt(1 / 12);
-
-/** SD of a digit's flip, in counts, and of a hand's turn, in turns (from memory). */
-const FLIP_SD = 0.08;
-const TURN_SD = 0.02;
-
-/** Relative SD by which a segment's turns depart from those of a smooth spool, from the layer by layer simulation. */
-const LAY_RELATIVE_SD = 0.001;
-
-/** Relative SD by which line slips on a roller otherwise when wound on than when let out (from memory). */
-const ROLLER_SLIP_RELATIVE_SD = 0.005;
-
 /**
  * Relative SD by which a reel laid turn by turn departs from a smooth one over a length off it, from the layer by
  * layer simulation: 0.06 % beyond 30 m, 0.6 % at 3 m.
  */
 export function layerStepSd(lengthM: number): number {
-  return 0.0006 * Math.max(1, 30 / Math.max(lengthM, 0.3));
+  return ERRORS.layerStepShare.sd * Math.max(1, 30 / Math.max(lengthM, 0.3));
 }
 
 /** What an observation says, in counts or, for a level, in metres; a truncating display shows half a count less. */
@@ -94,21 +80,21 @@ export function sdOf(observation: CounterObservation, counter: Pick<Counter, 'di
     case 'level':
       return observation.levelSdM;
     case 'turns': {
-      const ends = observation.betweenFlips ? FLIP_SD * Math.SQRT2 : WHOLE_COUNT_SD;
-      return Math.hypot(ends, (observation.reading * TURN_SD) / observation.turns);
+      const ends = observation.betweenFlips ? ERRORS.flipCounts.sd * Math.SQRT2 : ERRORS.wholeCount.sd;
+      return Math.hypot(ends, (observation.reading * ERRORS.handTurn.sd) / observation.turns);
     }
     case 'wound':
       return Math.hypot(
-        STOP_SD_COUNTS,
-        WHOLE_COUNT_SD,
-        observation.reading * (byRoller ? ROLLER_SLIP_RELATIVE_SD : LAY_RELATIVE_SD),
+        ERRORS.stopCounts.sd,
+        ERRORS.wholeCount.sd,
+        byRoller ? 0 : observation.reading * ERRORS.woundTurnsShare.sd,
       );
     case 'tape':
     case 'colour': {
       const { trueLengthM, lengthSdM, reading } = observation;
-      const unsure = display === 'unknown' ? 0.25 : 0;
+      const unsure = display === 'unknown' ? ERRORS.unsureDisplay.sd : 0;
       return Math.hypot(
-        WHOLE_COUNT_SD,
+        ERRORS.wholeCount.sd,
         unsure,
         (lengthSdM * reading) / trueLengthM,
         reading * (byRoller ? 0 : layerStepSd(trueLengthM)),
@@ -120,13 +106,20 @@ export function sdOf(observation: CounterObservation, counter: Pick<Counter, 'di
 /** A load and its counter as a set of unknowns makes them. */
 export interface RealisedLoad {
   readonly line: LoadedLine;
-  /** How much each segment is stretched as it lies on the spool: it takes so much more turns than it is long. */
-  readonly strains: readonly number[];
   readonly rimDiameterM: number;
   /** Length that the counter takes one turn to be (m), and whose turn: see Counter. */
   readonly constantM: number;
   readonly drive: CounterDrive;
+  /** By how much packing grows from the arbor to the rim, as a share of itself. */
+  readonly depthShare: number;
+  /** By how much more the counter shows for line going on than for line coming off. */
+  readonly slipShare: number;
+  /** By how much a length is longer than the outfit's tape says. */
+  readonly tapeShare: number;
 }
+
+/** A load as far as its counter is concerned. */
+export type CountedLoad = Pick<RealisedLoad, 'line' | 'rimDiameterM' | 'constantM' | 'drive' | 'depthShare'>;
 
 /** What an observation would have been if the load were as realised, in the unit of `valueOf`. */
 export function predicted(observation: CounterObservation, load: RealisedLoad, unitM: number): number {
@@ -139,10 +132,11 @@ export function predicted(observation: CounterObservation, load: RealisedLoad, u
   if (observation.kind === 'wound') {
     const { segment, fromShare, toShare } = observation;
     const lengthM = (then.line.segments[segment]?.lengthM ?? NaN) * (toShare - fromShare);
-    const turns = turnsOfPart(then.line, segment, toShare) - turnsOfPart(then.line, segment, fromShare);
-    return countsOf(load, { turns: turns * (1 + (load.strains[segment] ?? 0)), lengthM }, unitM);
+    const turns = turnsOfPart(then, segment, toShare) - turnsOfPart(then, segment, fromShare);
+    return observation.byHand ? turns : (1 + load.slipShare) * countsOf(load, { turns, lengthM }, unitM);
   }
-  return countsAt(then, observation.trueLengthM, unitM);
+  const byTape = observation.kind === 'tape' ? 1 + load.tapeShare : 1;
+  return countsAt(then, observation.trueLengthM * byTape, unitM);
 }
 
 /**
@@ -152,18 +146,13 @@ export function predicted(observation: CounterObservation, load: RealisedLoad, u
  * @param paidOutM relaxed length off the spool (m)
  * @param unitM length of one count (m)
  */
-export function countsAt(
-  load: Pick<RealisedLoad, 'line' | 'strains' | 'constantM' | 'drive'>,
-  paidOutM: number,
-  unitM: number,
-): number {
+export function countsAt(load: CountedLoad, paidOutM: number, unitM: number): number {
   let leftM = paidOutM;
   let turns = 0;
   for (let index = load.line.segments.length - 1; index >= 0 && leftM > 0; index -= 1) {
     const segment = load.line.segments[index];
     if (!segment?.wound) continue;
-    const part = segment.turns - turnsOfPart(load.line, index, 1 - Math.min(1, leftM / segment.lengthM));
-    turns += part * (1 + (load.strains[index] ?? 0));
+    turns += turnsOfPart(load, index, 1) - turnsOfPart(load, index, 1 - Math.min(1, leftM / segment.lengthM));
     leftM -= segment.lengthM;
   }
   // A line that is a little longer than the estimate has it goes on at the last turn's rate.
@@ -186,14 +175,26 @@ export function lengthAtCounts(load: RealisedLoad, counts: number, unitM: number
   return root.ok ? root.value.root : null;
 }
 
-/** Turns of a segment's inner part, a share of its length. */
-function turnsOfPart(line: LoadedLine, index: number, share: number): number {
+/**
+ * Turns of a segment's inner part, a share of its length. Where packing grows outwards, its inner part takes more room than a share of
+ * the whole: with the bare line's area growing as x + ½g·x(1 − x) over the share x, g the growth over the segment, the turns change to
+ * first order by −L·g·ΔD²/(4π·D³)·(x²/2 − x³/3).
+ */
+function turnsOfPart(load: CountedLoad, index: number, share: number): number {
+  const { line, rimDiameterM, depthShare } = load;
   const segment = line.segments[index];
   if (!segment) return NaN;
-  const innerM = segment.innerDiameterM;
-  const { widthM } = line.spool;
+  const { innerDiameterM: innerM, outerDiameterM: outerM } = segment;
+  const { widthM, arborDiameterM } = line.spool;
   const thereM = Math.sqrt(innerM ** 2 + (4 * segment.areaM2 * segment.lengthM * share) / (Math.PI * widthM));
-  return ((thereM - innerM) * widthM) / (2 * segment.areaM2);
+  const stretch = stretchOf(segment);
+  const even = (stretch * (thereM - innerM) * widthM) / (2 * segment.areaM2);
+  if (depthShare === 0 || share === 0) return even;
+  const ringM2 = outerM ** 2 - innerM ** 2;
+  const growth = (depthShare * ringM2) / (Math.max(rimDiameterM, outerM) ** 2 - arborDiameterM ** 2);
+  const middleM = (innerM + outerM) / 2;
+  const bent = (stretch * segment.lengthM * growth * ringM2) / (4 * Math.PI * middleM ** 3);
+  return even - bent * (share ** 2 / 2 - share ** 3 / 3);
 }
 
 /** The line as it was before so much was gone from each segment. */

@@ -1,6 +1,7 @@
 import { countsForLine } from '../counter/counter';
 import { buildLoadedLine, spoolStateAt } from '../spool/loadedLine';
-import { estimateCounter, type BelievedLoad } from './estimateCounter';
+import { estimateCounter } from './estimateCounter';
+import type { BelievedLoad } from './loadModel';
 import { reloadAtFit } from './reloadAtFit';
 
 const measured = (value: number, relativeSd: number) => ({

@@ -2,7 +2,7 @@ import { bisect } from '../numerics/bisect';
 import { PLUS_MINUS_SDS, propagate } from '../numerics/propagate';
 import type { Figure } from '../provenance/figure';
 import { because } from '../reasons';
-import { PACKING_REPEAT_RELATIVE_SD } from '../measurement/errors';
+import { ERRORS } from '../measurement/errors';
 import { failure, requirePositive, success, type Outcome } from '../result';
 import { buildLoadedLine } from '../spool/loadedLine';
 import { spoolVolumeM3, woundAreaM2 } from '../spool/spoolGeometry';
@@ -52,7 +52,7 @@ export function reloadAtFit(
   if (!centre.ok) return centre;
   const levelOf = (load: RealisedLoad): number => (load.rimDiameterM - load.line.fullDiameterM) / 2;
   if (levelOf(centre.value) < 0) return failure('true-past-the-rim', { aboveRimM: -levelOf(centre.value) });
-  const repeat = { from: because('error-load-repeat'), value: 1, sd: PACKING_REPEAT_RELATIVE_SD };
+  const repeat = { from: because('error-load-repeat'), value: 1, sd: ERRORS.packingRepeatShare.sd };
   const inputs = [...estimate.unknowns, repeat];
   const spread = propagate(
     inputs,

@@ -1,4 +1,6 @@
-import { borderedFit, type Block, type BlockGroup, type BorderedFit } from '../numerics/borderedFit';
+import { ERRORS } from '../measurement/errors';
+import { borderedFit, type BorderedFit } from '../numerics/borderedFit';
+import type { Block, BlockGroup } from '../numerics/borderedProblem';
 import {
   loadSeen,
   OWN_UNKNOWNS,
@@ -27,12 +29,12 @@ export interface FittedLine extends Fitted {
   readonly lineId: string;
 }
 
-/** A reel as found: dimensions (m) with the covariance of their logarithms, among themselves and with every line. */
+/** A reel as found: dimensions (m) with the covariance of their logarithms, among themselves, with every line and with the tape. */
 export interface FittedReel {
   readonly reelId: string;
   readonly dimensions: readonly (Fitted & { readonly dimension: DimensionKey })[];
   readonly covariance: readonly (readonly number[])[];
-  readonly withLines: readonly (readonly number[])[];
+  readonly withShared: readonly (readonly number[])[];
 }
 
 /** How one piece of evidence sits with all the others. */
@@ -51,8 +53,10 @@ export interface FittedEvidence {
 
 export interface GearFit {
   readonly lines: readonly FittedLine[];
-  /** Of the logarithms of the lines' factors, in their order. */
-  readonly lineCovariance: readonly (readonly number[])[];
+  /** By how much lengths are longer than the outfit's tape says. */
+  readonly tapeShare: number;
+  /** Of the logarithms of the lines' factors, in their order, and of the tape's share behind them. */
+  readonly sharedCovariance: readonly (readonly number[])[];
   readonly reels: readonly FittedReel[];
   readonly evidence: readonly FittedEvidence[];
 }
@@ -106,7 +110,7 @@ export function learnGear(
     ratingsSeen(reel),
     ...loads.filter((load) => load.reelId === reel.id).map((load) => loadSeen(load, reel, lines)),
   ]);
-  const priorSds = lines.map((line) => Math.min(Math.max(line.relativeSd, 1e-6), 1));
+  const priorSds = [...lines.map((line) => Math.min(Math.max(line.relativeSd, 1e-6), 1)), ERRORS.tapeShare.sd];
   const { fit, heldOut } = fitWhatAgrees(priorSds, reels, seen);
   const shown: GearFit = {
     lines: lines.map((line, index) => ({
@@ -115,7 +119,8 @@ export function learnGear(
       relativeSd: Math.sqrt(fit.borderCovariance[index]?.[index] ?? NaN),
       relativeSdBefore: priorSds[index] ?? NaN,
     })),
-    lineCovariance: fit.borderCovariance,
+    tapeShare: fit.border[lines.length] ?? 0,
+    sharedCovariance: fit.borderCovariance,
     reels: reels.map((reel, place) => fittedReel(reel, fit, place)),
     evidence: reels.flatMap((_, place) => evidenceOf(seen[place] ?? [], heldOut, fit, place)),
   };
@@ -146,9 +151,10 @@ function groupOf(seen: Seen, heldOut: HeldOut): readonly BlockGroup[] {
   return [
     {
       border: seen.border,
+      innerPriorSds: seen.innerPriorSds,
       observations: kept.flatMap((index) => seen.pieces[index]?.observation ?? []),
-      predict: (own, border) => {
-        const all = seen.predict(own, border);
+      predict: (own, border, inner) => {
+        const all = seen.predict(own, border, inner);
         return kept.map((index) => all[index] ?? NaN);
       },
     },
@@ -213,8 +219,9 @@ function offBeforehand(
   const own = ownPriorSds(reel);
   const nowhere = (unknowns: readonly number[]): readonly number[] => unknowns.map(() => 0);
   const variances = { own: own.map((sd) => sd ** 2), border: priorSds.map((sd) => sd ** 2) };
-  const slopes = slopesAt(each, nowhere(own), nowhere(priorSds));
-  const predicted = each.predict(nowhere(own), nowhere(priorSds));
+  const inner = nowhere(each.innerPriorSds);
+  const slopes = slopesAt(each, nowhere(own), nowhere(priorSds), inner);
+  const predicted = each.predict(nowhere(own), nowhere(priorSds), inner);
   return each.pieces.filter((piece, index) => {
     const spread = (by: readonly (readonly number[])[], places: readonly number[], of: readonly number[]): number =>
       by.reduce((sum, slope, at) => sum + (slope[index] ?? NaN) ** 2 * (of[places[at] ?? 0] ?? NaN), 0);
@@ -225,7 +232,8 @@ function offBeforehand(
         own.map((_, at) => at),
         variances.own,
       ) +
-      spread(slopes.border, each.border, variances.border);
+      spread(slopes.border, each.border, variances.border) +
+      ofInner(slopes.inner, index, each.innerPriorSds);
     return isFar((piece.observation.value - (predicted[index] ?? NaN)) / Math.sqrt(variance));
   });
 }
@@ -233,18 +241,21 @@ function offBeforehand(
 /** Small against what moves a prediction, large against the last bits of a double. */
 const STEP = 1e-5;
 
-function slopesAt(each: Seen, own: readonly number[], border: readonly number[]) {
+function slopesAt(each: Seen, own: readonly number[], border: readonly number[], inner: readonly number[]) {
   const slope = (up: readonly number[], down: readonly number[]): readonly number[] =>
     up.map((above, index) => (above - (down[index] ?? NaN)) / (2 * STEP));
+  const moved = (of: readonly number[], at: number, predict: (changed: readonly number[]) => readonly number[]) =>
+    slope(predict(of.with(at, (of[at] ?? 0) + STEP)), predict(of.with(at, (of[at] ?? 0) - STEP)));
   return {
-    own: own.map((value, at) =>
-      slope(each.predict(own.with(at, value + STEP), border), each.predict(own.with(at, value - STEP), border)),
-    ),
-    border: each.border.map((at) => {
-      const value = border[at] ?? 0;
-      return slope(each.predict(own, border.with(at, value + STEP)), each.predict(own, border.with(at, value - STEP)));
-    }),
+    own: own.map((_, at) => moved(own, at, (changed) => each.predict(changed, border, inner))),
+    border: each.border.map((at) => moved(border, at, (changed) => each.predict(own, changed, inner))),
+    inner: inner.map((_, at) => moved(inner, at, (changed) => each.predict(own, border, changed))),
   };
+}
+
+/** Variance that a load's own unknowns give one of its pieces beforehand. */
+function ofInner(slopes: readonly (readonly number[])[], piece: number, priorSds: readonly number[]): number {
+  return slopes.reduce((sum, slope, at) => sum + ((slope[piece] ?? NaN) * (priorSds[at] ?? NaN)) ** 2, 0);
 }
 
 /** The piece of a reel that is in and sits worst. */
@@ -269,11 +280,13 @@ function isBackIn(piece: Piece, all: readonly (readonly Seen[])[], fit: Bordered
   const block = fit.blocks[place];
   if (!each || !block) return false;
   const index = each.pieces.indexOf(piece);
-  const predicted = each.predict(block.values, fit.border)[index] ?? NaN;
-  const slopes = slopesAt(each, block.values, fit.border);
+  // What is the load's own may be anything that it was believed to be: only the rest has to have come round.
+  const inner = each.innerPriorSds.map(() => 0);
+  const predicted = each.predict(block.values, fit.border, inner)[index] ?? NaN;
+  const slopes = slopesAt(each, block.values, fit.border, inner);
   const own = slopes.own.map((slope) => slope[index] ?? NaN);
   const shared = slopes.border.map((slope) => slope[index] ?? NaN);
-  let variance = piece.observation.sd ** 2;
+  let variance = piece.observation.sd ** 2 + ofInner(slopes.inner, index, each.innerPriorSds);
   own.forEach((a, i) => {
     own.forEach((b, j) => (variance += a * b * (block.covariance[i]?.[j] ?? NaN)));
     shared.forEach((b, j) => (variance += 2 * a * b * (block.withBorder[i]?.[each.border[j] ?? 0] ?? NaN)));
@@ -312,7 +325,7 @@ function fittedReel(reel: ReelToFit, fit: BorderedFit, place: number): FittedRee
     reelId: reel.id,
     dimensions: dimensionsOf(reel, block.values, block.covariance),
     covariance: places.map((i) => places.map((j) => block.covariance[i]?.[j] ?? NaN)),
-    withLines: places.map((i) => block.withBorder[i] ?? []),
+    withShared: places.map((i) => block.withBorder[i] ?? []),
   };
 }
 
@@ -322,8 +335,9 @@ function evidenceOf(
   fit: Pick<BorderedFit, 'border' | 'blocks'>,
   place: number,
 ): readonly FittedEvidence[] {
+  const fitted = innerOf(seen, heldOut, fit, place);
   return seen.flatMap((each) => {
-    const predicted = each.predict(fit.blocks[place]?.values ?? [], fit.border);
+    const predicted = each.predict(fit.blocks[place]?.values ?? [], fit.border, fitted.get(each) ?? []);
     return each.pieces.map((piece, index) => {
       const { name, value, sd } = piece.observation;
       const off = value - (predicted[index] ?? NaN);
@@ -331,6 +345,17 @@ function evidenceOf(
       return { kind, reelId, source, name, off, offBySds: off / sd, heldOut: heldOut.has(piece) };
     });
   });
+}
+
+/** What the fit makes of the loads' own unknowns; nothing of a load that is wholly held out. */
+function innerOf(
+  seen: readonly Seen[],
+  heldOut: HeldOut,
+  fit: Pick<BorderedFit, 'blocks'>,
+  place: number,
+): ReadonlyMap<Seen, readonly number[]> {
+  const inIt = seen.filter((each) => each.pieces.some((piece) => !heldOut.has(piece)));
+  return new Map(inIt.map((each, index) => [each, fit.blocks[place]?.inner[index] ?? []]));
 }
 
 /** One reel fitted anew alone, without a load, under what everything but this reel says of the lines that its loads name. */
@@ -343,7 +368,9 @@ function beforeLoad(
   without: string,
   fit: BorderedFit,
 ): GearFit {
-  const touched = [...new Set(seen.flatMap((each) => each.border))];
+  const tape = lines.length;
+  const ofLines = [...new Set(seen.flatMap((each) => each.border))].filter((at) => at !== tape);
+  const touched = [...ofLines, tape];
   const others = fit.without(place, touched);
   const root = lowerRoot(others.covariance);
   // The lines as everybody else knows them: independent steps of one SD along the root of their covariance.
@@ -363,7 +390,8 @@ function beforeLoad(
       groupOf(each, heldOut).map((group) => ({
         ...group,
         border: [],
-        predict: (all: readonly number[]) => group.predict(all.slice(0, own.length), linesAt(all.slice(own.length))),
+        predict: (all: readonly number[], _: readonly number[], inner: readonly number[]) =>
+          group.predict(all.slice(0, own.length), linesAt(all.slice(own.length)), inner),
       })),
     ),
   };
@@ -374,7 +402,7 @@ function beforeLoad(
   const covariance = (i: number, j: number): number => alone.covariance[i]?.[j] ?? NaN;
   const withLine = (i: number, row: number): number =>
     stepsTo(row).reduce((sum, each, k) => sum + each * covariance(i, own.length + k), 0);
-  const lineCovariance = touched.map((_, a) =>
+  const sharedCovariance = touched.map((_, a) =>
     touched.map((__, b) =>
       stepsTo(a).reduce(
         (sum, each, k) =>
@@ -387,19 +415,20 @@ function beforeLoad(
   const border = linesAt(steps);
   const places = shownPlaces(reel);
   return {
-    lines: touched.map((at, row) => ({
+    lines: ofLines.map((at, row) => ({
       lineId: lines[at]?.id ?? '',
       value: Math.exp(border[at] ?? 0),
-      relativeSd: Math.sqrt(lineCovariance[row]?.[row] ?? NaN),
+      relativeSd: Math.sqrt(sharedCovariance[row]?.[row] ?? NaN),
       relativeSdBefore: lines[at]?.relativeSd ?? NaN,
     })),
-    lineCovariance,
+    tapeShare: border[tape] ?? 0,
+    sharedCovariance,
     reels: [
       {
         reelId: reel.id,
         dimensions: dimensionsOf(reel, alone.values, alone.covariance),
         covariance: places.map((i) => places.map((j) => covariance(i, j))),
-        withLines: places.map((i) => touched.map((_, row) => withLine(i, row))),
+        withShared: places.map((i) => touched.map((_, row) => withLine(i, row))),
       },
     ],
     evidence: [],

@@ -1,6 +1,7 @@
 import type { JointErrors } from '../load/planLoad';
 import type { Known, Source } from '../provenance/source';
-import { PACKING_REPEAT_RELATIVE_SD } from '../measurement/errors';
+import { TAPE_KEY } from '../calibration/loadModel';
+import { ERRORS } from '../measurement/errors';
 import type { DimensionKey, FittedReel, GearFit } from './gearFit';
 import type { ReelShape } from './reelShape';
 
@@ -9,6 +10,8 @@ export interface LearnedReel extends ReelShape {
   readonly lengthPerTurnM: Known | null;
   /** Factor on the space that each line was believed to take, by the line's id. */
   readonly lineFactors: Readonly<Record<string, number>>;
+  /** By how much lengths are longer than the outfit's tape says. */
+  readonly tapeShare: number;
   readonly joint: JointErrors;
 }
 
@@ -23,7 +26,7 @@ const DIGITS = 7;
  * @throws RangeError when the fit does not hold the reel
  */
 export function learnedReel(
-  fit: Pick<GearFit, 'lines' | 'lineCovariance'> & { readonly reels: readonly FittedReel[] },
+  fit: Pick<GearFit, 'lines' | 'tapeShare' | 'sharedCovariance'> & { readonly reels: readonly FittedReel[] },
   reelId: string,
   source: Source,
 ): LearnedReel {
@@ -40,12 +43,13 @@ export function learnedReel(
   };
   const own = reel.dimensions.length;
   const covarianceAt = (i: number, j: number): number => {
-    if (i < own) return (j < own ? reel.covariance[i]?.[j] : reel.withLines[i]?.[j - own]) ?? NaN;
-    return (j < own ? reel.withLines[j]?.[i - own] : fit.lineCovariance[i - own]?.[j - own]) ?? NaN;
+    if (i < own) return (j < own ? reel.covariance[i]?.[j] : reel.withShared[i]?.[j - own]) ?? NaN;
+    return (j < own ? reel.withShared[j]?.[i - own] : fit.sharedCovariance[i - own]?.[j - own]) ?? NaN;
   };
   const sds = [
     ...reel.dimensions.map((each) => each.relativeSd),
-    ...fit.lines.map((line) => Math.hypot(line.relativeSd, PACKING_REPEAT_RELATIVE_SD)),
+    ...fit.lines.map((line) => Math.hypot(line.relativeSd, ERRORS.packingRepeatShare.sd)),
+    Math.sqrt(fit.sharedCovariance[fit.lines.length]?.[fit.lines.length] ?? NaN),
   ];
   const rounded = (value: number): number => Number(value.toPrecision(DIGITS));
   return {
@@ -54,11 +58,13 @@ export function learnedReel(
     fullDiameterM: required('fullDiameterM'),
     lengthPerTurnM: known('lengthPerTurnM'),
     lineFactors: Object.fromEntries(fit.lines.map((line) => [line.lineId, line.value])),
+    tapeShare: fit.tapeShare,
     joint: {
       // A counter's constant goes into plans under its own name.
       keys: [
         ...reel.dimensions.map(({ dimension }) => (dimension === 'lengthPerTurnM' ? 'counter' : dimension)),
         ...fit.lines.map((line) => line.lineId),
+        TAPE_KEY,
       ],
       relativeSds: sds.map(rounded),
       correlation: sds.map((a, i) => sds.map((b, j) => (i === j ? 1 : rounded(covarianceAt(i, j) / (a * b))))),

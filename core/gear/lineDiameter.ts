@@ -1,10 +1,7 @@
 import { MATERIAL, type Material } from '../materials/materials';
-import { WRAPPED_DIAMETER_RELATIVE_SD } from '../measurement/errors';
+import { ERRORS } from '../measurement/errors';
 import type { Known } from '../provenance/source';
 import { requirePositive } from '../result';
-
-/** SD of the width of a row of wraps read with a caliper or ruler (m), common practice, no source. */
-const ROW_WIDTH_SD_M = 0.0003;
 
 /**
  * Diameter of a line from touching wraps on a rod: width of the row ÷ number of wraps. Twenty wraps make a thin
@@ -16,12 +13,9 @@ const ROW_WIDTH_SD_M = 0.0003;
 export function diameterFromWraps(rowWidthM: number, wraps: number): Known {
   requirePositive('diameterFromWraps', { rowWidthM, wraps });
   const value = rowWidthM / wraps;
-  const sd = Math.hypot(ROW_WIDTH_SD_M / wraps, value * WRAPPED_DIAMETER_RELATIVE_SD);
+  const sd = Math.hypot(ERRORS.wrapRowM.sd / wraps, value * ERRORS.wrappedDiameterShare.sd);
   return { value, sd, source: 'measured' };
 }
-
-/** SD of one caliper reading of a line (m): a hundredth of a millimetre, from memory. */
-const LINE_CALIPER_SD_M = 0.00001;
 
 /**
  * Diameter of a round line from caliper readings at several places: their mean, with the SD of its mean or of the
@@ -34,7 +28,7 @@ export function diameterFromCaliper(readingsM: readonly number[]): Known {
   requirePositive('diameterFromCaliper', { degrees: n - 1, least: Math.min(...readingsM) });
   const value = readingsM.reduce((sum, each) => sum + each, 0) / n;
   const sd = Math.sqrt(readingsM.reduce((sum, each) => sum + (each - value) ** 2, 0) / (n - 1));
-  return { value, sd: Math.max(sd / Math.sqrt(n), LINE_CALIPER_SD_M), source: 'measured' };
+  return { value, sd: Math.max(sd / Math.sqrt(n), ERRORS.lineCaliperM.sd), source: 'measured' };
 }
 
 /** Diameter of braid size number 1 (m): the published Japanese line standard, from memory. */

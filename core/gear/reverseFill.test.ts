@@ -72,8 +72,8 @@ describe('the by-hand reverse fill, on the reel laid turn by turn', () => {
     );
     const area = (line: typeof TOP): number => ((Math.PI / 4) * line.lineDiameterM ** 2) / 0.68;
     const lines = [
-      { id: 'backing', name: 'backing', areaM2: area(BACKING), relativeSd: 0.08 },
-      { id: 'top', name: 'top', areaM2: area(TOP), relativeSd: 0.08 },
+      { id: 'backing', name: 'backing', areaM2: area(BACKING), relativeSd: 0.08, windingStrain: { value: 0, sd: 0 } },
+      { id: 'top', name: 'top', areaM2: area(TOP), relativeSd: 0.08, windingStrain: { value: 0, sd: 0 } },
     ];
     const planned = (loads: Parameters<typeof gearFit>[2]) => {
       const fit = gearFit([{ id: 'reel', ...shape, ratings, counter: null }], lines, loads);

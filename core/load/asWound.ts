@@ -1,4 +1,4 @@
-import { buildLoadedLine, type LoadedLine, type SegmentToLoad } from '../spool/loadedLine';
+import { buildLoadedLine, stretchOf, type LoadedLine, type SegmentToLoad } from '../spool/loadedLine';
 import { spoolVolumeM3, woundAreaM2, woundDiameterM, type SpoolGeometry } from '../spool/spoolGeometry';
 import { lengthWoundOnM } from '../spool/turns';
 
@@ -126,7 +126,7 @@ function lengthsFromTurns(
     const lengthM =
       notedTurns === null || lengthKnown || notedTurns <= 0
         ? segment.lengthM
-        : lengthWoundOnM(notedTurns, woundDiameterM(spool, takenM3), areaM2, spool.widthM);
+        : lengthWoundOnM(notedTurns / stretchOf(segment), woundDiameterM(spool, takenM3), areaM2, spool.widthM);
     takenM3 += areaM2 * lengthM;
     return { ...segment, packing, lengthM };
   });

@@ -5,7 +5,7 @@ import { PLUS_MINUS_SDS, propagate, type UncertainInput } from '../numerics/prop
 import { requirePositive } from '../result';
 import { lengthWoundOnM } from '../spool/turns';
 import { woundAreaM2, woundDiameterM } from '../spool/spoolGeometry';
-import { LAYER_STEP_RELATIVE_SD } from '../measurement/errors';
+import { ERRORS } from '../measurement/errors';
 import { bulkRelativeSd } from './planLoad';
 
 /** One line of somebody's recipe: counts as their counter showed them from zero, or a length that is true. */
@@ -13,6 +13,8 @@ export interface RecipeRow {
   readonly name: string;
   readonly lineDiameterM: Known;
   readonly packing: Known;
+  /** How much it was stretched as it went on, as a share of its relaxed length; left out, it was not. */
+  readonly windingStrain?: { readonly value: number; readonly sd: number };
   readonly amount:
     { readonly kind: 'counts'; readonly counts: number } | { readonly kind: 'length'; readonly lengthM: number };
 }
@@ -58,6 +60,10 @@ export function convertRecipe(reel: RecipeReel, rows: readonly RecipeRow[]): rea
           }
         : { from: because('error-length', { of: row.name }), value: row.amount.lengthM, sd: 0 },
     ),
+    ...rows.map(({ name, windingStrain = { value: 0, sd: 0 } }) => ({
+      from: because('error-stretch', { of: name }),
+      ...windingStrain,
+    })),
   ];
   const spread = propagate(inputs, ([arborDiameterM = NaN, widthM = NaN, lengthPerTurnM = NaN, ...rest]) => {
     const spool = { arborDiameterM, widthM };
@@ -65,17 +71,19 @@ export function convertRecipe(reel: RecipeReel, rows: readonly RecipeRow[]): rea
     return rows.map((row, index) => {
       const areaM2 = woundAreaM2(row.lineDiameterM.value, row.packing.value) * (rest[index] ?? NaN);
       const amount = rest[rows.length + index] ?? NaN;
+      const stretch = 1 + (rest[2 * rows.length + index] ?? NaN);
+      const turns = (amount * reel.unitM) / lengthPerTurnM;
       const lengthM =
         row.amount.kind === 'length'
           ? amount
-          : lengthWoundOnM((amount * reel.unitM) / lengthPerTurnM, woundDiameterM(spool, takenM3), areaM2, widthM);
+          : lengthWoundOnM(turns / stretch, woundDiameterM(spool, takenM3), areaM2, widthM);
       takenM3 += areaM2 * lengthM;
       return lengthM;
     });
   });
   return rows.map((row, index) => {
     const value = spread.values[index] ?? NaN;
-    const layersSd = row.amount.kind === 'counts' ? value * LAYER_STEP_RELATIVE_SD : 0;
+    const layersSd = row.amount.kind === 'counts' ? value * ERRORS.plannedTurnsShare.sd : 0;
     return {
       name: row.name,
       trueLengthM: {

@@ -5,8 +5,9 @@ import type { Figure } from '../provenance/figure';
 import type { Known } from '../provenance/source';
 import { success, type Outcome } from '../result';
 import { buildLoadedLine, type LoadedLine } from '../spool/loadedLine';
+import { segmentDepths } from '../spool/segmentDepths';
 import { solveSegment, type SegmentToSolve } from '../spool/solveSegment';
-import { LAYER_STEP_RELATIVE_SD } from '../measurement/errors';
+import { ERRORS } from '../measurement/errors';
 
 export interface ReelToPlan {
   readonly arborDiameterM: Known;
@@ -22,6 +23,8 @@ export interface SegmentToPlan {
   readonly lineId?: string;
   readonly lineDiameterM: Known;
   readonly packing: Known;
+  /** How much it is stretched as it goes on, as a share of its relaxed length; left out, it is not. */
+  readonly windingStrain?: { readonly value: number; readonly sd: number };
   /** Null for the one segment that is solved. */
   readonly lengthM: Known | null;
   readonly wound: boolean;
@@ -86,29 +89,35 @@ function flatten(
   const full = add('fullDiameterM', because('error-full-diameter'), reel.fullDiameterM);
   const mark = ownMarkM ? add('ownMarkM', because('error-mark'), ownMarkM) : null;
   const constant = counter ? add('counter', because('error-counter-constant'), counter.lengthPerTurnM) : null;
+  const depth = add('depth', because('error-packing-depth'), { value: 0, sd: ERRORS.packingDepthShare.sd });
   const bulks = new Map<string, number>();
   const rows = segments.map((segment) => {
     const key = segment.lineId ?? `segment ${segment.id}`;
     const bulk = bulks.get(key) ?? add(key, bulkError(segment), { value: 1, sd: bulkRelativeSd(segment) });
     bulks.set(key, bulk);
+    const strained = segment.windingStrain ?? { value: 0, sd: 0 };
+    const stretchKey = `stretch of ${key}`;
+    const stretch = bulks.get(stretchKey) ?? add(stretchKey, because('error-stretch', { of: segment.name }), strained);
+    bulks.set(stretchKey, stretch);
     const length = segment.lengthM
       ? add(`length ${segment.id}`, because('error-length', { of: segment.name }), segment.lengthM)
       : null;
-    return { segment, bulk, length };
+    return { segment, bulk, stretch, length };
   });
-  const read = (values: readonly number[]) => {
+  const read = (values: readonly number[], depths: readonly number[]) => {
     const at = (index: number): number => values[index] ?? NaN;
     return {
       spool: { arborDiameterM: at(arbor), widthM: at(width) },
       fullDiameterM: at(full),
       ownMarkM: mark === null ? null : at(mark),
       lengthPerTurnM: constant === null ? null : at(constant),
-      segments: rows.map(({ segment, bulk, length }): SegmentToSolve => ({
+      segments: rows.map(({ segment, bulk, stretch, length }, row): SegmentToSolve => ({
         id: segment.id,
         name: segment.name,
         wound: segment.wound,
         lineDiameterM: segment.lineDiameterM.value,
-        packing: segment.packing.value / at(bulk),
+        packing: (segment.packing.value * Math.exp(at(depth) * (depths[row] ?? 0))) / at(bulk),
+        strain: at(stretch),
         lengthM: length === null ? null : at(length),
       })),
     };
@@ -160,8 +169,8 @@ export function planLoad(
   ownMarkM: Known | null = null,
 ): Outcome<LoadPlan, 'does-not-fit'> {
   const { inputs, correlation, read } = flatten(reel, segments, counter, joint, ownMarkM);
-  const solve = (values: readonly number[]): Outcome<LoadedLine, 'does-not-fit'> => {
-    const parts = read(values);
+  const solve = (values: readonly number[], depths: readonly number[]): Outcome<LoadedLine, 'does-not-fit'> => {
+    const parts = read(values, depths);
     if (!parts.segments.some((segment) => segment.lengthM === null)) {
       const known = parts.segments.map((segment) => ({ ...segment, lengthM: segment.lengthM ?? NaN }));
       return success(buildLoadedLine(parts.spool, known));
@@ -181,11 +190,15 @@ export function planLoad(
     const solved = solveSegment(parts.spool, parts.segments, parts.fullDiameterM - 2 * levelBelowRimM);
     return solved.ok ? success(solved.value.line) : solved;
   };
-  const centre = solve(inputs.map((input) => input.value));
+  const centre = solve(
+    inputs.map((input) => input.value),
+    [],
+  );
   if (!centre.ok) return centre;
+  const depths = segmentDepths(centre.value, reel.fullDiameterM.value);
 
   const compute = (values: readonly number[]): readonly number[] => {
-    const outcome = solve(values);
+    const outcome = solve(values, depths);
     // One SD off, a solved length can vanish; the step is then taken from the best plan itself,
     // which keeps the ± finite and, by the other side's step, at least half of its true size.
     const line = outcome.ok ? outcome.value : centre.value;
@@ -194,7 +207,7 @@ export function planLoad(
       line.spool,
       line.segments.map((segment, index) => ({ ...segment, lengthM: centre.value.segments[index]?.lengthM ?? NaN })),
     );
-    const { lengthPerTurnM, fullDiameterM } = read(values);
+    const { lengthPerTurnM, fullDiameterM } = read(values, depths);
     const perSegment = line.segments.flatMap((segment, index) => {
       const turns = named.segments[index]?.turns ?? NaN;
       const lengthM = named.segments[index]?.lengthM ?? NaN;
@@ -212,7 +225,7 @@ export function planLoad(
   });
   const nominal = counter ? { ...counter, lengthPerTurnM: counter.lengthPerTurnM.value } : null;
   const planned = centre.value.segments.map((segment, row): PlannedSegment => {
-    const layerSd = segment.turns * LAYER_STEP_RELATIVE_SD;
+    const layerSd = segment.turns * ERRORS.plannedTurnsShare.sd;
     const counts = nominal ? countsForLine(segment, nominal) : 0;
     return {
       id: segment.id,
@@ -221,7 +234,7 @@ export function planLoad(
       diameterAfterM: figure(4 * row + 1),
       turns: figure(4 * row + 2, layerSd),
       // A whole-count display adds 1/√12 of a count.
-      counts: nominal ? figure(4 * row + 3, Math.hypot(counts * LAYER_STEP_RELATIVE_SD, Math.sqrt(1 / 12))) : null,
+      counts: nominal ? figure(4 * row + 3, Math.hypot(counts * ERRORS.plannedTurnsShare.sd, Math.sqrt(1 / 12))) : null,
       stopReading: nominal && segment.wound ? stopReading(segment, nominal) : null,
       naiveStopReading: nominal && segment.wound ? naiveStopReading(segment.lengthM, nominal) : null,
     };

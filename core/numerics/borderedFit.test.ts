@@ -1,6 +1,7 @@
 import { inverse, Matrix } from 'ml-matrix';
 import { seededRandom } from '../../instruments/random';
-import { borderedFit, type Block } from './borderedFit';
+import { borderedFit } from './borderedFit';
+import type { Block } from './borderedProblem';
 
 /** A linear problem: each block has two unknowns of its own and touches two of three shared ones. */
 function drawn(seed: number) {
@@ -40,7 +41,7 @@ function dense({ borderPriorSds, blocks }: ReturnType<typeof drawn>, leftOut = -
     if (place === leftOut) return;
     for (const group of block.groups) {
       const at = (unknowns: readonly number[]) =>
-        group.predict(unknowns.slice(3 + 2 * place, 5 + 2 * place), unknowns.slice(0, 3));
+        group.predict(unknowns.slice(3 + 2 * place, 5 + 2 * place), unknowns.slice(0, 3), []);
       const slopes = priors.map((_, index) => at(priors.map((__, i) => (i === index ? 1 : 0))));
       group.observations.forEach((each, row) => {
         slopes.forEach((a, i) => {

@@ -1,26 +1,6 @@
 import { CholeskyDecomposition, Matrix } from 'ml-matrix';
-
-/** Something that was measured: its value, and the SD of its error. */
-export interface Observation {
-  readonly name: string;
-  readonly value: number;
-  readonly sd: number;
-}
-
-/** Observations that depend on the unknowns of one block and on a few of the border. */
-export interface BlockGroup {
-  /** Places in the border of the unknowns that these observations depend on. */
-  readonly border: readonly number[];
-  readonly observations: readonly Observation[];
-  /** The block's own unknowns and all of the border → what each observation would be; not finite where it cannot be. */
-  predict(own: readonly number[], border: readonly number[]): readonly number[];
-}
-
-/** Unknowns of their own, and what was measured of them. */
-export interface Block {
-  readonly priorSds: readonly number[];
-  readonly groups: readonly BlockGroup[];
-}
+import { add, linearised, schur, solve, stepped, symmetric, type Linear, type LinearBlock } from './borderedLinear';
+import { misfit, residualsOf, type Block, type Point, type Problem } from './borderedProblem';
 
 export interface BorderedFit {
   /** False when the rounds ended before the answer stood still; the values are then the best that were found. */
@@ -47,6 +27,8 @@ export interface FittedBlock {
   readonly covariance: readonly (readonly number[])[];
   /** Covariance of each own unknown's error with each of the border's. */
   readonly withBorder: readonly (readonly number[])[];
+  /** Best values of the inner unknowns, group after group. */
+  readonly inner: readonly (readonly number[])[];
   /** For each observation, group after group, (observed − fitted) ÷ SD. */
   readonly residuals: readonly number[];
 }
@@ -54,8 +36,6 @@ export interface FittedBlock {
 /** A round that improves by less than this part of an SD squared has arrived. */
 const ARRIVED = 1e-9;
 const MOST_ROUNDS = 60;
-/** Step for differences, in prior SDs: small against 1, large against the last bits of a double. */
-const STEP = 1e-4;
 /** Damping of the first round, as a share of each unknown's own information, and where it is as good as none. */
 const FIRST_DAMPING = 1e-3;
 const MOST_DAMPING = 1e8;
@@ -66,6 +46,10 @@ const MOST_DAMPING = 1e8;
  * Damped Gauss–Newton (Levenberg–Marquardt): a round that makes things worse is taken back, so that it always ends, with
  * the best that was found. Unknowns are 0 ± prior SD before anything is measured.
  *
+ * An observation with tails pulls less the farther it lies off: with weight 1 / (1 + r²/ν), r its distance in SDs, the iteratively
+ * reweighted least squares of a Student t with ν degrees of freedom (Lange, Little and Taylor 1989), scaled so that near the fit its SD
+ * is what it says. Inner unknowns of a group are eliminated first (a Schur complement within the block).
+ *
  * @param borderPriorSds SD of each shared unknown beforehand, above 0
  * @param blocks unknowns of their own with what was measured; a group names the shared ones that it depends on
  * @param from where to begin; all 0 when left out
@@ -74,21 +58,31 @@ const MOST_DAMPING = 1e8;
 export function borderedFit(
   borderPriorSds: readonly number[],
   blocks: readonly Block[],
-  from?: Pick<BorderedFit, 'border'> & { readonly blocks: readonly Pick<FittedBlock, 'values'>[] },
+  from?: Pick<BorderedFit, 'border'> & { readonly blocks: readonly Pick<FittedBlock, 'values' | 'inner'>[] },
 ): BorderedFit {
   const sds = [
     ...borderPriorSds,
     ...blocks.flatMap((block) => [
       ...block.priorSds,
-      ...block.groups.flatMap((group) => group.observations.map(({ sd }) => sd)),
+      ...block.groups.flatMap((group) => [...group.observations.map(({ sd }) => sd), ...(group.innerPriorSds ?? [])]),
     ]),
   ];
   if (sds.some((sd) => !(sd > 0 && Number.isFinite(sd))))
     throw new RangeError('borderedFit: every SD must be positive');
   const problem = { borderPriorSds, blocks };
+  // Tails make more than one place look like the best: from the plain least squares the way leads to what most pieces say.
+  const untailed =
+    from === undefined && hasTails(blocks) ? borderedFit(borderPriorSds, blocks.map(withoutTails)) : from;
   let at: Point = {
-    border: from?.border ?? borderPriorSds.map(() => 0),
-    own: blocks.map((block, index) => from?.blocks[index]?.values ?? block.priorSds.map(() => 0)),
+    border: untailed?.border ?? borderPriorSds.map(() => 0),
+    own: blocks.map((block, index) => untailed?.blocks[index]?.values ?? block.priorSds.map(() => 0)),
+    inner: blocks.map((block, place) =>
+      block.groups.map((group, index) => {
+        const before = untailed?.blocks[place]?.inner[index];
+        const size = group.innerPriorSds?.length ?? 0;
+        return before?.length === size ? before : Array.from({ length: size }, () => 0);
+      }),
+    ),
   };
   let before = misfit(problem, at);
   if (!Number.isFinite(before)) throw new RangeError('borderedFit: what is believed beforehand cannot be predicted');
@@ -98,7 +92,7 @@ export function borderedFit(
   let linear = linearised(problem, at);
   while (!settled && iterations < MOST_ROUNDS) {
     iterations += 1;
-    const next = stepped(at, solve(linear, damping));
+    const next = stepped(at, solve(linear, damping), linear);
     const after = misfit(problem, next);
     if (after <= before) {
       settled = before - after < ARRIVED * (1 + before);
@@ -114,180 +108,16 @@ export function borderedFit(
   return described(problem, at, linear, settled, iterations);
 }
 
-interface Problem {
-  readonly borderPriorSds: readonly number[];
-  readonly blocks: readonly Block[];
-}
+const hasTails = (blocks: readonly Block[]): boolean =>
+  blocks.some((block) => block.groups.some((group) => group.observations.some(({ tails }) => tails !== undefined)));
 
-interface Point {
-  readonly border: readonly number[];
-  readonly own: readonly (readonly number[])[];
-}
-
-/** One block at a point: its information, what couples it to the border, and how its data pull. */
-interface LinearBlock {
-  /** Places in the border that this block touches. */
-  readonly touched: readonly number[];
-  readonly own: Matrix;
-  /** Own × touched. */
-  readonly coupling: Matrix;
-  /** Touched × touched: information on the border from this block's data. */
-  readonly shared: Matrix;
-  readonly ownPull: Matrix;
-  readonly sharedPull: Matrix;
-}
-
-interface Linear {
-  readonly borderPrecisions: readonly number[];
-  readonly borderPull: readonly number[];
-  readonly blocks: readonly LinearBlock[];
-}
-
-function residualsOf(group: BlockGroup, own: readonly number[], border: readonly number[]): number[] {
-  const predicted = group.predict(own, border);
-  return group.observations.map((each, index) => (each.value - (predicted[index] ?? NaN)) / each.sd);
-}
-
-/** Squared distance from observations and priors, each in its own SDs; infinite where something cannot be predicted. */
-function misfit({ borderPriorSds, blocks }: Problem, { border, own }: Point): number {
-  let sum = 0;
-  border.forEach((value, index) => (sum += (value / (borderPriorSds[index] ?? NaN)) ** 2));
-  blocks.forEach((block, place) => {
-    const values = own[place] ?? [];
-    values.forEach((value, index) => (sum += (value / (block.priorSds[index] ?? NaN)) ** 2));
-    for (const group of block.groups) {
-      for (const residual of residualsOf(group, values, border)) sum += residual ** 2;
-    }
-  });
-  return Number.isFinite(sum) ? sum : Infinity;
-}
-
-function linearised({ borderPriorSds, blocks }: Problem, { border, own }: Point): Linear {
-  return {
-    borderPrecisions: borderPriorSds.map((sd) => sd ** -2),
-    borderPull: border.map((value, index) => -value * (borderPriorSds[index] ?? NaN) ** -2),
-    blocks: blocks.map((block, place) => linearBlock(block, own[place] ?? [], border, borderPriorSds)),
-  };
-}
-
-function linearBlock(
-  block: Block,
-  own: readonly number[],
-  border: readonly number[],
-  borderPriorSds: readonly number[],
-): LinearBlock {
-  const touched = [...new Set(block.groups.flatMap((group) => group.border))];
-  const linear: LinearBlock = {
-    touched,
-    own: Matrix.diag(block.priorSds.map((sd) => sd ** -2)),
-    coupling: Matrix.zeros(own.length, touched.length),
-    shared: Matrix.zeros(touched.length, touched.length),
-    ownPull: Matrix.columnVector(own.map((value, index) => -value * (block.priorSds[index] ?? NaN) ** -2)),
-    sharedPull: Matrix.zeros(touched.length, 1),
-  };
-  for (const group of block.groups) {
-    const residuals = residualsOf(group, own, border);
-    const ownSlopes = own.map((value, index) =>
-      slopesOf(STEP * (block.priorSds[index] ?? NaN), (by) => residualsOf(group, own.with(index, value + by), border)),
-    );
-    const sharedSlopes = group.border.map((index) =>
-      slopesOf(STEP * (borderPriorSds[index] ?? NaN), (by) =>
-        residualsOf(group, own, border.with(index, (border[index] ?? 0) + by)),
-      ),
-    );
-    const places = group.border.map((index) => touched.indexOf(index));
-    ownSlopes.forEach((a, i) => {
-      add(linear.ownPull, i, 0, dot(a, residuals));
-      ownSlopes.forEach((b, j) => add(linear.own, i, j, dot(a, b)));
-      sharedSlopes.forEach((b, j) => add(linear.coupling, i, places[j] ?? 0, dot(a, b)));
-    });
-    sharedSlopes.forEach((a, i) => {
-      add(linear.sharedPull, places[i] ?? 0, 0, dot(a, residuals));
-      sharedSlopes.forEach((b, j) => add(linear.shared, places[i] ?? 0, places[j] ?? 0, dot(a, b)));
-    });
-  }
-  return linear;
-}
-
-/** How predictions move with one unknown: slopes of the residuals, turned round. A side that cannot be predicted is left out. */
-function slopesOf(by: number, residualsAt: (by: number) => readonly number[]): number[] {
-  const [up, down] = [residualsAt(by), residualsAt(-by)];
-  return up.map((above, row) => {
-    const slope = ((down[row] ?? NaN) - above) / (2 * by);
-    return Number.isFinite(slope) ? slope : 0;
-  });
-}
-
-const add = (matrix: Matrix, row: number, column: number, value: number): void => {
-  matrix.set(row, column, matrix.get(row, column) + value);
-};
-
-function dot(a: readonly number[], b: readonly number[]): number {
-  let sum = 0;
-  for (let index = 0; index < a.length; index += 1) sum += (a[index] ?? 0) * (b[index] ?? 0);
-  return sum;
-}
-
-/** A matrix with a share of its own diagonal added. */
-function damped(matrix: Matrix, damping: number): Matrix {
-  const result = matrix.clone();
-  for (let index = 0; index < result.rows; index += 1) add(result, index, index, damping * matrix.get(index, index));
-  return result;
-}
-
-/** What is symmetric but for the last bits, made so to the last bit: Cholesky asks for it. */
-function symmetric(matrix: Matrix): Matrix {
-  return Matrix.add(matrix, matrix.transpose()).mul(0.5);
-}
-
-interface Step {
-  readonly border: readonly number[];
-  readonly own: readonly (readonly number[])[];
-}
-
-/** One step: the blocks are eliminated, the border is solved, the blocks follow. */
-function solve(linear: Linear, damping: number): Step {
-  const { information, eliminated } = schur(linear, damping);
-  const pull = Matrix.columnVector([...linear.borderPull]);
-  linear.blocks.forEach((block, place) => {
-    const { ownAlone } = eliminated[place] ?? {};
-    if (!ownAlone) return;
-    const reduced = Matrix.sub(block.sharedPull, block.coupling.transpose().mmul(ownAlone));
-    block.touched.forEach((index, row) => add(pull, index, 0, reduced.get(row, 0)));
-  });
-  const border = information.rows > 0 ? new CholeskyDecomposition(information).solve(pull).to1DArray() : [];
-  const own = linear.blocks.map((block, place) => {
-    const { ownAlone, response } = eliminated[place] ?? {};
-    if (!ownAlone || !response) return [];
-    if (block.touched.length === 0) return ownAlone.to1DArray();
-    const moved = Matrix.columnVector(block.touched.map((index) => border[index] ?? 0));
-    return Matrix.sub(ownAlone, response.mmul(moved)).to1DArray();
-  });
-  return { border, own };
-}
-
-/** Information on the border once the blocks are eliminated, and of each block its own answer and how it follows the border. */
-function schur(linear: Linear, damping: number) {
-  const information = damped(Matrix.diag([...linear.borderPrecisions]), damping);
-  const eliminated = linear.blocks.map((block) => {
-    const cholesky = new CholeskyDecomposition(damped(block.own, damping));
-    const response = block.touched.length > 0 ? cholesky.solve(block.coupling) : Matrix.zeros(block.own.rows, 0);
-    if (block.touched.length > 0) {
-      const left = symmetric(Matrix.sub(damped(block.shared, damping), block.coupling.transpose().mmul(response)));
-      block.touched.forEach((row, i) => {
-        block.touched.forEach((column, j) => add(information, row, column, left.get(i, j)));
-      });
-    }
-    return { cholesky, response, ownAlone: cholesky.solve(block.ownPull) };
-  });
-  return { information, eliminated };
-}
-
-function stepped(at: Point, step: Step): Point {
-  return {
-    border: at.border.map((value, index) => value + (step.border[index] ?? 0)),
-    own: at.own.map((values, place) => values.map((value, index) => value + (step.own[place]?.[index] ?? 0))),
-  };
+function withoutTails(block: Block): Block {
+  const groups = block.groups.map((group) => ({
+    ...group,
+    observations: group.observations.map(({ name, value, sd }) => ({ name, value, sd })),
+    predict: group.predict.bind(group),
+  }));
+  return { ...block, groups };
 }
 
 function described({ blocks }: Problem, at: Point, linear: Linear, settled: boolean, iterations: number): BorderedFit {
@@ -318,7 +148,10 @@ function described({ blocks }: Problem, at: Point, linear: Linear, settled: bool
         values: own,
         covariance: spread.to2DArray(),
         withBorder: withBorder.to2DArray(),
-        residuals: block.groups.flatMap((group) => residualsOf(group, own, at.border)),
+        inner: at.inner[place] ?? [],
+        residuals: block.groups.flatMap((group, index) =>
+          residualsOf(group, own, at.border, at.inner[place]?.[index] ?? []),
+        ),
       };
     }),
   };

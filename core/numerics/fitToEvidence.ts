@@ -1,4 +1,5 @@
-import { borderedFit, type Observation } from './borderedFit';
+import { borderedFit } from './borderedFit';
+import type { Observation } from './borderedProblem';
 
 export interface Fit {
   /** Best values of the unknowns, in prior SDs of each are 0 ± 1. */

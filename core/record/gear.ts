@@ -42,7 +42,9 @@ export interface ReelKnowledge {
   readonly lengthPerTurnM: Known | null;
   /** What was known before the load that is on now; null while nothing is wound. */
   readonly beforeLoad: LearnedReel | null;
-  /** Errors of dimensions and lines, known together. */
+  /** By how much lengths are longer than the outfit's tape says. */
+  readonly tapeShare: number;
+  /** Errors of dimensions, lines and tape, known together. */
   readonly joint: JointErrors;
   /** Space that each line takes, as a factor on what was believed, by the line's id; only lines that were seen. */
   readonly lines: readonly { readonly productId: string; readonly factor: Known; readonly relativeSdBefore: number }[];

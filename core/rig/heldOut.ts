@@ -5,7 +5,7 @@ import type { LevelRecord, RigRecord } from '../record/record';
 
 /** A noted figure that disagrees so far with all else that nothing rests on it. */
 export interface HeldOutPiece {
-  readonly kind: 'level' | 'turns' | 'rating';
+  readonly kind: 'level' | 'turns' | 'walk' | 'rating';
   /** What it is, in the words of its load. */
   readonly name: string;
   /** The level as it was noted (m under the rim); null for other pieces. */

@@ -9,6 +9,8 @@ export interface SegmentToLoad {
   readonly lengthM: number;
   readonly lineDiameterM: number;
   readonly packing: number;
+  /** How much it is stretched as it lies on the spool, as a share of its relaxed length: it takes so much more turns. 0 if left out. */
+  readonly strain?: number;
   /** False for what is let out by hand and never goes on the spool; only outermost segments can be. */
   readonly wound: boolean;
 }
@@ -62,7 +64,7 @@ export function buildLoadedLine(spool: SpoolGeometry, segments: readonly Segment
     }
     volumeM3 += areaM2 * segment.lengthM;
     diameterM = woundDiameterM(spool, volumeM3);
-    const turns = turnsBetween(segment.lengthM, innerDiameterM, diameterM);
+    const turns = stretchOf(segment) * turnsBetween(segment.lengthM, innerDiameterM, diameterM);
     return { ...segment, areaM2, innerDiameterM, outerDiameterM: diameterM, turns };
   });
   const totalLengthM = loaded.reduce((sum, segment) => sum + segment.lengthM, 0);
@@ -76,6 +78,9 @@ export function buildLoadedLine(spool: SpoolGeometry, segments: readonly Segment
     woundTurns: loaded.reduce((sum, segment) => sum + segment.turns, 0),
   };
 }
+
+/** Length as it lies on the spool over relaxed length. */
+export const stretchOf = ({ strain = 0 }: Pick<SegmentToLoad, 'strain'>): number => 1 + strain;
 
 /** Wound segments from the outside in: the order in which they leave the spool. */
 function leavingOrder(line: LoadedLine): readonly LoadedSegment[] {
@@ -116,7 +121,7 @@ export function spoolStateAt(line: LoadedLine, paidOutM: number): SpoolState {
     if (remainingM <= segment.lengthM) {
       const gone = turnsPayingOut(remainingM, segment.outerDiameterM, segment.areaM2, line.spool.widthM);
       const diameterM = segment.outerDiameterM - (2 * segment.areaM2 * gone) / line.spool.widthM;
-      return { turns: turns + gone, diameterM, segment };
+      return { turns: turns + stretchOf(segment) * gone, diameterM, segment };
     }
     turns += segment.turns;
     remainingM -= segment.lengthM;
@@ -136,7 +141,8 @@ export function paidOutAfterTurnsM(line: LoadedLine, turns: number): number {
   let lengthM = 0;
   for (const segment of leavingOrder(line)) {
     if (remaining <= segment.turns) {
-      return lengthM + lengthPaidOutM(remaining, segment.outerDiameterM, segment.areaM2, line.spool.widthM);
+      const relaxed = remaining / stretchOf(segment);
+      return lengthM + lengthPaidOutM(relaxed, segment.outerDiameterM, segment.areaM2, line.spool.widthM);
     }
     remaining -= segment.turns;
     lengthM += segment.lengthM;

@@ -1,9 +1,15 @@
-import type { BoatLearning, KnownBy, LearnedLines, LearnedOfReel } from '../../core/rig/load/learnFromLoads';
+import {
+  NOTHING_LEARNED,
+  type BoatLearning,
+  type KnownBy,
+  type LearnedLines,
+  type LearnedOfReel,
+} from '../../core/rig/load/learnFromLoads';
 import { oncePer } from '../../core/oncePer';
 import type { BoatDb } from '../withBoat';
 
 /** Raised when the model changes what the same evidence teaches, so that what was kept is worked out anew. */
-const MODEL = 'block fit 2';
+const MODEL = 'one posterior 1';
 
 /**
  * Names everything that teaches a boat's reels and lines: rows of measurements are only ever added, and what is changed
@@ -18,7 +24,10 @@ const VERSION = `concat_ws('.', '${MODEL}',
      AND load_id IN (SELECT id FROM loads WHERE boat_id = $1 AND status = 'wound')),
   (SELECT count(*) FROM reverse_fills WHERE boat_id = $1),
   (SELECT count(*) FROM reel_resets WHERE boat_id = $1),
-  (SELECT count(*) FROM calibrations WHERE boat_id = $1),
+  (SELECT count(*) FROM counter_trials WHERE boat_id = $1
+     AND load_id IN (SELECT id FROM loads WHERE boat_id = $1 AND status = 'wound')),
+  (SELECT count(*) FROM line_changes WHERE boat_id = $1),
+  (SELECT count(*) FROM segment_replacements WHERE boat_id = $1),
   (SELECT concat_ws('-', count(*), sum(version)) FROM reels WHERE boat_id = $1),
   (SELECT concat_ws('-', count(*), sum(version)) FROM line_products WHERE boat_id = $1))`;
 
@@ -60,7 +69,7 @@ export async function findLearning(db: BoatDb, reelIds: readonly string[]): Prom
   const row = result.rows[0];
   return {
     isCurrent,
-    lines: row?.lines ?? { lines: [], lineCovariance: [] },
+    lines: row?.lines ?? NOTHING_LEARNED,
     reels: new Map((row?.reels ?? []).map(({ id, learned }) => [id, learned])),
   };
 }

@@ -1,14 +1,22 @@
-import type { Known } from '../../core/provenance/source';
-import type { AcceptedConstant } from '../../core/rig/load/learnFromLoads';
 import type { CalibrationRecord, TrialRecord } from '../../core/record/record';
 import { CALIBRATIONS, COUNTER_TRIALS } from '../tables/measurements';
 import { insertRow, type NewRowOf } from '../tables/table';
 import type { Queryable } from '../withBoat';
-import { listStanding, ofStandingAct, type OfRig } from './standing';
+import { listStanding, ofStandingAct, standing, type OfRig } from './standing';
 
 /** Tests of the counter on several loads, oldest first. */
 export function listTrials(db: Queryable, boatId: string, loadIds: readonly string[]): Promise<readonly TrialRecord[]> {
   return listStanding(db, boatId, COUNTER_TRIALS, 'load_id', loadIds);
+}
+
+/** The tests of the counter that count, of all of a boat's loads, oldest first. */
+export async function listTrialsOfBoat(db: Queryable, boatId: string): Promise<readonly TrialRecord[]> {
+  const { name, list, read } = COUNTER_TRIALS;
+  const result = await db.query(
+    `SELECT ${list} FROM ${name} WHERE boat_id = $1 AND NOT held_out AND ${standing(name)} ORDER BY noted_at`,
+    [boatId],
+  );
+  return result.rows.map(read);
 }
 
 export function insertTrial(
@@ -44,30 +52,4 @@ export function insertCalibration(
 ): Promise<string> {
   const { value: lengthPerTurnM, sd: lengthPerTurnSdM } = calibration.lengthPerTurnM;
   return insertRow(db, boatId, CALIBRATIONS, { ...calibration, rigId, lengthPerTurnM, lengthPerTurnSdM });
-}
-
-/** The counter constants that accepted tests gave, by the id of the reel: the newest of each load, newest first. */
-export async function listReelConstants(
-  db: Queryable,
-  boatId: string,
-): Promise<ReadonlyMap<string, readonly AcceptedConstant[]>> {
-  const result = await db.query<{
-    reel_id: string;
-    load_id: string;
-    length_per_turn_m: number;
-    length_per_turn_sd_m: number;
-  }>(
-    `SELECT reel_id, load_id, length_per_turn_m, length_per_turn_sd_m FROM (
-       SELECT DISTINCT ON (calibrations.load_id) loads.reel_id, load_id, length_per_turn_m, length_per_turn_sd_m, accepted_at
-       FROM calibrations JOIN loads ON loads.id = calibrations.load_id AND loads.boat_id = calibrations.boat_id
-       WHERE calibrations.boat_id = $1 AND ${ofStandingAct('calibrations')} ORDER BY calibrations.load_id, accepted_at DESC
-     ) newest ORDER BY accepted_at DESC`,
-    [boatId],
-  );
-  const byReel = new Map<string, AcceptedConstant[]>();
-  for (const row of result.rows) {
-    const lengthPerTurnM: Known = { value: row.length_per_turn_m, sd: row.length_per_turn_sd_m, source: 'measured' };
-    byReel.set(row.reel_id, [...(byReel.get(row.reel_id) ?? []), { loadId: row.load_id, lengthPerTurnM }]);
-  }
-  return byReel;
 }

@@ -1,5 +1,5 @@
 import { CholeskyDecomposition, inverse, Matrix } from 'ml-matrix';
-import type { Observation } from '../../core/numerics/borderedFit';
+import type { Observation } from '../../core/numerics/borderedProblem';
 
 export interface DenseGroup {
   readonly dependsOn: readonly number[];

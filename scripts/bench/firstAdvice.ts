@@ -1,5 +1,7 @@
-import { estimateCounter, type BelievedLoad } from '../../core/calibration/estimateCounter';
-import { TAPE_SD_M, withTopStripped, type LengthObservation } from '../../core/calibration/observations';
+import { ERRORS } from '../../core/measurement/errors';
+import { estimateCounter } from '../../core/calibration/estimateCounter';
+import type { BelievedLoad } from '../../core/calibration/loadModel';
+import { withTopStripped, type LengthObservation } from '../../core/calibration/observations';
 import { topAdjustment } from '../../core/calibration/topAdjustment';
 import { spoolStateAt, type LoadedLine } from '../../core/spool/loadedLine';
 import { solveSegment } from '../../core/spool/solveSegment';
@@ -104,7 +106,7 @@ function byAdvice(rod: Rod): Result | null {
   for (let made = 1; made <= 4; made += 1) {
     const reading = walk(rod, truth);
     if (reading === 100 && walks === null) walks = made;
-    const trial = { kind: 'tape', name: 'walk', trueLengthM: WALK_M, lengthSdM: TAPE_SD_M } as const;
+    const trial = { kind: 'tape', name: 'walk', trueLengthM: WALK_M, lengthSdM: ERRORS.walkM.sd } as const;
     walked = [...walked, { ...trial, reading, goneSinceM: [0] }];
     const estimate = estimateCounter(believedLoad(rod, believed), walked);
     const advice = topAdjustment(estimate, WALK_M, rod.rimM * 1.02);

@@ -22,6 +22,7 @@ function drawFleet(reelCount: number, lineCount: number, loadCount: number) {
     name: `line ${index}`,
     areaM2: ((Math.PI / 4) * between(0.0002, 0.0008) ** 2) / 0.66,
     relativeSd: between(0.05, 0.25),
+    windingStrain: { value: 0.002, sd: 0.001 },
   }));
   const trueFactor = lines.map((line) => Math.exp(0.5 * line.relativeSd * normalDeviate(random)));
   const reels: ReelToFit[] = Array.from({ length: reelCount }, (_, index) => {
@@ -98,7 +99,7 @@ export function benchManyRods(reelCount: number, lineCount: number, loadCount: n
       .map((each) => ({
         dependsOn: [...own, ...each.border],
         observations: each.pieces.map((piece) => piece.observation),
-        predict: (all) => each.predict(all.slice(start, start + size), all.slice(0, lines.length)),
+        predict: (all) => each.predict(all.slice(start, start + size), all.slice(0, lines.length), []),
       }));
   });
   let dense = { values: [] as number[], variances: [] as number[] };

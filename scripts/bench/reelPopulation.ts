@@ -1,6 +1,7 @@
-import { RATING_HABIT_RELATIVE_SD, RATING_RELATIVE_SD, type LineToFit } from '../../core/gear/gearEvidence';
+import { type LineToFit } from '../../core/gear/gearEvidence';
 import { ratedAreaM2, type CapacityRating } from '../../core/gear/reelShape';
-import { CALIPER_SD_M } from '../../core/measurement/errors';
+import { ERRORS } from '../../core/measurement/errors';
+import { LINE_ERRORS, labelDiameterRelativeSd } from '../../core/measurement/lineErrors';
 import { MATERIAL, type Material } from '../../core/materials/materials';
 import { bulkRelativeSd, type SegmentToPlan } from '../../core/load/planLoad';
 import type { Known } from '../../core/provenance/source';
@@ -40,21 +41,23 @@ export function drawReel(seed: number, scatter: number): DrawnReel {
   const arborDiameterM = Math.min(0.52 * Math.exp(0.14 * normal()), 0.75) * fullM;
   const widthM = 0.48 * Math.exp(0.2 * normal()) * fullM;
   const volumeM3 = (Math.PI / 4) * widthM * (fullM ** 2 - arborDiameterM ** 2);
-  const habit = Math.exp(RATING_HABIT_RELATIVE_SD * normal());
+  const habit = Math.exp(ERRORS.ratingHabitShare.sd * normal());
   const ratings = [0.00035, 0.0004, 0.00045].slice(0, 1 + Math.floor(3 * random())).map((lineDiameterM) => ({
     label: `${lineDiameterM}`,
     lineDiameterM,
-    lengthM: (volumeM3 / ratedAreaM2(lineDiameterM)) * habit * Math.exp(RATING_RELATIVE_SD * normal()),
+    lengthM: (volumeM3 / ratedAreaM2(lineDiameterM)) * habit * Math.exp(ERRORS.ratingShare.sd * normal()),
   }));
   const caliper = (value: number): Known => ({
-    value: value + CALIPER_SD_M * normal(),
-    sd: CALIPER_SD_M,
+    value: value + ERRORS.caliperM.sd * normal(),
+    sd: ERRORS.caliperM.sd,
     source: 'measured',
   });
   const lengthPerTurnM = Math.PI * fullM * 0.92 * Math.exp(0.04 * normal());
   const line = (id: string, material: Material, diameterM: number): DrawnLine => {
     const relativeSd =
-      MATERIAL[material].labelDiameterRelativeSd > 0.06 ? 0.03 : MATERIAL[material].labelDiameterRelativeSd;
+      material === 'braid' || material === 'hollow braid'
+        ? ERRORS.wrappedDiameterShare.sd
+        : labelDiameterRelativeSd(material);
     const packing = MATERIAL[material].packing;
     return {
       id,
@@ -115,7 +118,13 @@ export function asItLies(line: DrawnLine, lengthM: number, repeat: number): Woun
 
 export function lineToFit(line: DrawnLine): LineToFit {
   const areaM2 = ((Math.PI / 4) * line.lineDiameterM.value ** 2) / line.packing.value;
-  return { id: line.id, name: line.id, areaM2, relativeSd: bulkRelativeSd(line) };
+  return {
+    id: line.id,
+    name: line.id,
+    areaM2,
+    relativeSd: bulkRelativeSd(line),
+    windingStrain: LINE_ERRORS[line.material].windingStrain,
+  };
 }
 
 /** The stack with its first length unknown; a factor on each line's space as it was learned. */

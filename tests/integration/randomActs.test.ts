@@ -16,7 +16,8 @@ describe('any sequence of acts', () => {
     for (let seed = FIRST; seed < FIRST + SEQUENCES; seed += ABREAST) {
       await Promise.all(Array.from({ length: ABREAST }, (_, index) => run(seed + index)));
     }
-    if (SEQUENCES < 100) return;
+    // Of a part of a longer run the rarest acts may be missing.
+    if (process.env.ACT_FIRST_SEED !== undefined || SEQUENCES < 100) return;
     // Nothing that the sequences are meant to try was left out by chance.
     expect(TRIED.filter((tried) => !seen.has(tried))).toEqual([]);
   }, 3_600_000);

@@ -178,7 +178,7 @@ describe('winding', () => {
       status: 409,
     });
     must(await note(loadId, 1, 950));
-    must(await note(loadId, 2, 962));
+    must(await note(loadId, 2, 960));
     expect(
       // The spool is 15.2 mm deep.
       await finishWinding(b.boatId, b.rigId, loadId, finishInput.parse({ version: 1, levelBelowRimM: 0.025 })),

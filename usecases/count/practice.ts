@@ -1,9 +1,10 @@
 import 'server-only';
 import { because } from '../../core/reasons';
 import { estimateCounter, type CounterEstimate } from '../../core/calibration/estimateCounter';
-import { TAPE_SD_M, type LengthObservation } from '../../core/calibration/observations';
+import { type LengthObservation } from '../../core/calibration/observations';
 import { topAdjustment } from '../../core/calibration/topAdjustment';
-import { CALIPER_SD_M, LEVEL_SD_M } from '../../core/measurement/errors';
+import { ERRORS } from '../../core/measurement/errors';
+import { LINE_ERRORS } from '../../core/measurement/lineErrors';
 import { MATERIAL } from '../../core/materials/materials';
 import { buildLoadedLine } from '../../core/spool/loadedLine';
 import { toSi } from '../../core/units/units';
@@ -95,12 +96,12 @@ function believe(game: Game, walks: readonly LengthObservation[], strippedM: num
       wound: true,
     },
   ]);
-  const level = { kind: 'level', name: 'level', afterSegment: 0, levelSdM: LEVEL_SD_M } as const;
+  const level = { kind: 'level', name: 'level', afterSegment: 0, levelSdM: ERRORS.levelM.sd } as const;
   return estimateCounter(
     {
-      arborDiameterM: known(truth.arborDiameterM, CALIPER_SD_M),
-      widthM: known(truth.widthM, CALIPER_SD_M),
-      fullDiameterM: known(truth.rimDiameterM, CALIPER_SD_M),
+      arborDiameterM: known(truth.arborDiameterM, ERRORS.caliperM.sd),
+      widthM: known(truth.widthM, ERRORS.caliperM.sd),
+      fullDiameterM: known(truth.rimDiameterM, ERRORS.caliperM.sd),
       constantM: { value: game.statedConstantM, sd: 0.08 * game.statedConstantM, source: 'maker' },
       counter: { unitM: toSi('length', 1, 'ft'), display: 'rounds' },
       joint: null,
@@ -109,7 +110,7 @@ function believe(game: Game, walks: readonly LengthObservation[], strippedM: num
         lineId: 'line',
         areaRelativeSd: 0.06,
         lengthRelativeSd: 0.02,
-        windingStrain: MATERIAL.nylon.windingStrain,
+        windingStrain: LINE_ERRORS.nylon.windingStrain,
       })),
     },
     [...walks, { ...level, levelBelowRimM: game.levelBelowRimM, goneSinceM: [strippedM] }],
@@ -131,7 +132,7 @@ function play(game: Game, moveOf: (estimate: CounterEstimate, walk: number) => n
     const walked = reel.walk(WALK_M);
     if (!walked.ok) return invalid('strippedM', because('practice-too-little-left'));
     reel = walked.value;
-    const walk = { kind: 'tape', name: 'walk', trueLengthM: WALK_M, lengthSdM: TAPE_SD_M } as const;
+    const walk = { kind: 'tape', name: 'walk', trueLengthM: WALK_M, lengthSdM: ERRORS.walkM.sd } as const;
     walks = [...walks, { ...walk, reading: Math.max(reel.read(), 1), goneSinceM: [0] }];
     const estimate = believe(game, walks, strippedM);
     const move = moveOf(estimate, walks.length);

@@ -3,7 +3,8 @@ import { because } from '../../core/reasons';
 import { guessedLengthPerTurnM } from '../../core/counter/guessedConstant';
 import { reelShape } from '../../core/gear/reelShape';
 import type { Known } from '../../core/provenance/source';
-import { CALIPER_SD_M, STATED_CONSTANT_RELATIVE_SD, WRAPPED_DIAMETER_RELATIVE_SD } from '../../core/measurement/errors';
+import { ERRORS } from '../../core/measurement/errors';
+import { labelDiameterRelativeSd } from '../../core/measurement/lineErrors';
 import { MATERIAL } from '../../core/materials/materials';
 import type { KeptPlanRecord, LineProductRecord, ReelRecord, SupplySpoolRecord } from '../../core/record/record';
 import { wantedLines, type WantedLine } from '../../core/rig/load/wantedLine';
@@ -23,7 +24,7 @@ import type { LineFormInput, ReelFormInput, SupplyInput } from './gearInput';
  * Relative SD of the length a counter takes for a turn, by where it comes from: a maker's statement
  * is a round figure, a default only a guess at the reel's class.
  */
-const CONSTANT_RELATIVE_SD = { maker: STATED_CONSTANT_RELATIVE_SD, default: 0.1, measured: 0.01 } as const;
+const CONSTANT_RELATIVE_SD = { maker: ERRORS.statedConstantShare.sd, default: 0.1, measured: 0.01 } as const;
 
 function toReel(input: ReelFormInput): ReelInput {
   const { counter } = input;
@@ -37,7 +38,7 @@ function toReel(input: ReelFormInput): ReelInput {
     dragKind: input.dragKind,
     dragLimitN: input.dragLimitN,
     gearRatio: input.gearRatio,
-    dimensionSdM: CALIPER_SD_M,
+    dimensionSdM: ERRORS.caliperM.sd,
     dimensionSource: 'measured',
     counter: counter && {
       drive: counter.drive,
@@ -52,7 +53,7 @@ function toReel(input: ReelFormInput): ReelInput {
 /** The length for a turn as it was stated; from the spool's size where it was not. */
 function constantOf(reel: ReelFormInput, counter: NonNullable<ReelFormInput['counter']>): Known {
   const { arborDiameterM, widthM, fullDiameterM } = reel;
-  const measured = { arborDiameterM, widthM, fullDiameterM, sdM: CALIPER_SD_M };
+  const measured = { arborDiameterM, widthM, fullDiameterM, sdM: ERRORS.caliperM.sd };
   const rimM = reelShape(reel.kind, measured, reel.ratings).fullDiameterM.value;
   const value = counter.lengthPerTurnM ?? guessedLengthPerTurnM(counter.drive, rimM);
   const source = counter.lengthPerTurnM === null ? 'default' : counter.source;
@@ -61,8 +62,8 @@ function constantOf(reel: ReelFormInput, counter: NonNullable<ReelFormInput['cou
 
 function toLine(input: LineFormInput): LineInput {
   const relativeSd = {
-    measured: WRAPPED_DIAMETER_RELATIVE_SD,
-    label: MATERIAL[input.material].labelDiameterRelativeSd,
+    measured: ERRORS.wrappedDiameterShare.sd,
+    label: labelDiameterRelativeSd(input.material),
     default: MATERIAL[input.material].guessedDiameterRelativeSd,
   }[input.diameterSource];
   return {

@@ -1,7 +1,7 @@
 import 'server-only';
 import { learnFromLoads, type BoatEvidence, type BoatLearning } from '../../core/rig/load/learnFromLoads';
 import { evidenceVersion, isLearned, keepLearning } from '../../db/queries/boatLearning';
-import { listReelConstants } from '../../db/queries/count';
+import { listTrialsOfBoat } from '../../db/queries/count';
 import { listFinishedLoads, listReelResets, listReverseFills } from '../../db/queries/learning';
 import { listLines } from '../../db/queries/lines';
 import { listReels } from '../../db/queries/reels';
@@ -11,15 +11,15 @@ import { runInWorker } from '../workers/pool';
 /** Everything of a boat that teaches its reels and lines. */
 export async function readEvidence(db: BoatDb): Promise<BoatEvidence> {
   const { boatId } = db;
-  const [reels, products, loads, reverseFills, constants, resets] = await Promise.all([
+  const [reels, products, loads, reverseFills, trials, resets] = await Promise.all([
     listReels(db, boatId),
     listLines(db, boatId),
     listFinishedLoads(db, boatId),
     listReverseFills(db, boatId),
-    listReelConstants(db, boatId),
+    listTrialsOfBoat(db, boatId),
     listReelResets(db, boatId),
   ]);
-  return { reels, products, loads, reverseFills, constants, resets };
+  return { reels, products, loads, reverseFills, trials, resets };
 }
 
 interface Learning {

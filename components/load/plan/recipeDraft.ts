@@ -1,8 +1,8 @@
 import { METRES_PER_LENGTH_UNIT } from '@/core/units/units';
-import { CALIPER_SD_M } from '@/core/measurement/errors';
+import { ERRORS } from '@/core/measurement/errors';
 import { convertRecipe, guessedConstant, type ConvertedRow, type RecipeRow } from '@/core/load/convertRecipe';
 import { reelShape } from '@/core/gear/reelShape';
-import { productOf } from '@/core/rig/line/planForRig';
+import { productOf, strainOf } from '@/core/rig/line/planForRig';
 import type { RigRecord } from '@/core/record/record';
 import { readTyped, type Typed } from '@/components/fields/typedQuantity';
 import { LIMITS } from '@/usecases/limits';
@@ -29,7 +29,7 @@ export function isRecipeDraft(kept: unknown): kept is RecipeDraft {
 }
 
 /** SD of a dimension that somebody else measured (m). */
-const TOLD_SD_M = 2.5 * CALIPER_SD_M;
+const TOLD_SD_M = 2.5 * ERRORS.caliperM.sd;
 
 /** Counts that were typed for a row; null for none, undefined for text that is no count. */
 export function countsOf(recipe: RecipeDraft, rowId: string): number | null | undefined {
@@ -49,8 +49,9 @@ export function convertedRecipe(
 ): readonly (ConvertedRow & { readonly rowId: string })[] | null {
   const wound = draft.rows.filter((row) => row.wound);
   const rows = wound.map((row): RecipeRow | null => {
-    const { diameterM, packing } = productOf(record, row.productId);
-    const base = { name: row.name, lineDiameterM: diameterM, packing };
+    const product = productOf(record, row.productId);
+    const { diameterM, packing } = product;
+    const base = { name: row.name, lineDiameterM: diameterM, packing, windingStrain: strainOf(product) };
     const counts = countsOf(recipe, row.id);
     if (counts === undefined) return null;
     if (counts !== null) return { ...base, amount: { kind: 'counts', counts } };

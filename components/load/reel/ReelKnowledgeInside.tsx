@@ -105,7 +105,7 @@ function Lines({ record, format }: { record: RigRecord; format: Formatter }) {
 }
 
 /** Differences below these (m, counts, shares) are none. */
-const NONE = { level: 0.00005, turns: 0.5, rating: 0.005 } as const;
+const NONE = { level: 0.00005, turns: 0.5, walk: 0.5, rating: 0.005 } as const;
 
 function offWords({ kind, off }: FittedEvidence, format: Formatter): string {
   if (Math.abs(off) < NONE[kind]) return 'as all together say';

@@ -1,5 +1,5 @@
 import type { CounterEstimate } from '../../calibration/estimateCounter';
-import type { RealisedLoad } from '../../calibration/observations';
+import type { CountedLoad } from '../../calibration/observations';
 import { reloadAtFit } from '../../calibration/reloadAtFit';
 import type { Figure } from '../../provenance/figure';
 import { levelOfTarget } from '../../load/fillTarget';
@@ -21,7 +21,7 @@ export interface ReloadAdvice {
   readonly levelBelowRimM: number;
   readonly worstAfter: number;
   /** The load as it would then lie, for what its counter shows anywhere. */
-  readonly after: Pick<RealisedLoad, 'line' | 'strains' | 'constantM' | 'drive'>;
+  readonly after: CountedLoad;
   /** Joins that the segment touches: they are tied anew. */
   readonly joins: number;
 }
@@ -125,7 +125,6 @@ function asPlanned(
   if (!plan.ok) return failure('cannot-be-true', { because: plan });
   const then = plan.value.segments.find((segment) => segment.id === freeId)?.lengthM;
   if (!then) return failure('no-free-segment');
-  const { strains, drive } = estimate.best;
-  const after = { line: plan.value.line, strains, constantM: estimate.constantM.value, drive };
+  const after = { ...estimate.best, line: plan.value.line, constantM: estimate.constantM.value };
   return success({ then, levelBelowRimM: level.value, after });
 }

@@ -1,17 +1,15 @@
-import { estimateCounter, type BelievedLoad, type CounterEstimate } from '../../calibration/estimateCounter';
+import { estimateCounter, type CounterEstimate } from '../../calibration/estimateCounter';
+import type { BelievedLoad } from '../../calibration/loadModel';
 import type { LevelObservation } from '../../calibration/observations';
 import { DEFAULT_LEVEL_BELOW_RIM_M } from '../../load/defaults';
-import { LEVEL_SD_M, MEASURED_LENGTH_RELATIVE_SD } from '../../measurement/errors';
-import { MATERIAL } from '../../materials/materials';
+import { ERRORS } from '../../measurement/errors';
+import { LINE_ERRORS } from '../../measurement/lineErrors';
 import { rulerOf } from '../line/counterOf';
 import { areaRelativeSd, type CurrentLine } from '../line/currentLine';
 import { loadObservations } from './loadObservations';
 import { productOf } from '../line/planForRig';
 import type { CounterRecord, LoadRecord, RigRecord } from '../../record/record';
 import { isLengthKnown, productIdNow } from '../line/woundSegments';
-
-/** Relative SD of a length that only counts or a plan tell, before they are looked at. */
-const UNKNOWN_LENGTH_RELATIVE_SD = 0.15;
 
 /** Everything known of the rig's counter, or of its spool turns, on the line as it is now or as planned. */
 export function counterEstimate(record: RigRecord, current: CurrentLine): CounterEstimate {
@@ -34,7 +32,7 @@ function plannedLevel(record: RigRecord, current: CurrentLine): LevelObservation
     name: 'the level as planned',
     afterSegment: segments.findLastIndex((segment) => segment.wound),
     levelBelowRimM: (record.reel.fullDiameterM.value - fullDiameterM) / 2,
-    levelSdM: LEVEL_SD_M + DEFAULT_LEVEL_BELOW_RIM_M / 4,
+    levelSdM: ERRORS.levelM.sd + DEFAULT_LEVEL_BELOW_RIM_M / 4,
     goneSinceM: segments.map(() => 0),
   };
 }
@@ -48,9 +46,10 @@ function plannedBelief(record: RigRecord, current: CurrentLine, counter: Counter
     constantM: counter.lengthPerTurnM,
     counter,
     joint: knowledge.joint,
+    tapeShare: knowledge.tapeShare,
     segments: current.line.segments.map((segment) => {
       const free = record.segments.find((each) => each.id === segment.id)?.lengthM === null;
-      return believedSegment(record, segment, free ? UNKNOWN_LENGTH_RELATIVE_SD : MEASURED_LENGTH_RELATIVE_SD);
+      return believedSegment(record, segment, free ? ERRORS.plannedLengthShare.sd : ERRORS.lengthShare.sd);
     }),
   };
 }
@@ -68,12 +67,13 @@ function woundBelief(
     widthM: before?.widthM ?? reel.widthM,
     fullDiameterM: before?.fullDiameterM ?? reel.fullDiameterM,
     joint: before?.joint ?? knowledge.joint,
+    tapeShare: before?.tapeShare ?? knowledge.tapeShare,
     segments: current.line.segments.map((segment) => {
       const planned = load.segments.find((each) => each.segmentId === segment.id);
       const entry = load.winding.findLast((each) => each.segmentId === segment.id);
       const replaced = load.replacements.some((each) => each.segmentId === segment.id);
       const isKnown = replaced || (planned !== undefined && isLengthKnown(planned, entry));
-      const lengthRelativeSd = isKnown ? MEASURED_LENGTH_RELATIVE_SD : UNKNOWN_LENGTH_RELATIVE_SD;
+      const lengthRelativeSd = isKnown ? ERRORS.lengthShare.sd : ERRORS.plannedLengthShare.sd;
       const believed = believedSegment(record, segment, lengthRelativeSd);
       const [now, then] = [factorNow(record, believed.lineId), before?.lineFactors[believed.lineId] ?? 1];
       // Back from what this load has taught of the line to what was believed before it.
@@ -98,6 +98,6 @@ function believedSegment(
     lineId,
     areaRelativeSd: areaRelativeSd(record, segment.id),
     lengthRelativeSd,
-    windingStrain: MATERIAL[productOf(record, lineId).material].windingStrain,
+    windingStrain: LINE_ERRORS[productOf(record, lineId).material].windingStrain,
   };
 }

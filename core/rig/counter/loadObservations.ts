@@ -1,10 +1,5 @@
-import {
-  TAPE_SD_M,
-  type CounterObservation,
-  type LevelObservation,
-  type WoundObservation,
-} from '../../calibration/observations';
-import { LEVEL_SD_M, MEASURED_LENGTH_RELATIVE_SD } from '../../measurement/errors';
+import { type CounterObservation, type LevelObservation, type WoundObservation } from '../../calibration/observations';
+import { ERRORS } from '../../measurement/errors';
 import { colouredLengthsM } from '../../load/colours';
 import { knownCounter } from '../line/counterOf';
 import type { CurrentLine } from '../line/currentLine';
@@ -17,9 +12,6 @@ import type {
   WindingEntryRecord,
 } from '../../record/record';
 import { notedCounts } from '../line/woundSegments';
-
-/** How far off the tip a change of colour is seen (m; from memory). */
-const COLOUR_EYE_SD_M = 0.15;
 
 /**
  * What was seen of the load that is on now and still says something of it: the winding log, levels, walks, colours at
@@ -56,7 +48,17 @@ export function loadObservations(
   ];
 }
 
-function trialOf(trial: TrialRecord, goneSinceM: readonly number[], isWhole: boolean): readonly CounterObservation[] {
+/**
+ * A test of the counter as an observation; nothing where it says nothing of the line as it lies.
+ *
+ * @param goneSinceM line gone from each segment since, in the order of the line
+ * @param isWhole false where a segment was replaced in between
+ */
+export function trialOf(
+  trial: TrialRecord,
+  goneSinceM: readonly number[],
+  isWhole: boolean,
+): readonly CounterObservation[] {
   const { kind, reading, trueLengthM, turns } = trial;
   if (kind === 'turns') {
     if (turns === null) return [];
@@ -64,7 +66,7 @@ function trialOf(trial: TrialRecord, goneSinceM: readonly number[], isWhole: boo
   }
   if (trueLengthM === null || !isWhole) return [];
   const name = kind === 'tape' ? 'walk' : 'colour at the tip';
-  const lengthSdM = kind === 'tape' ? TAPE_SD_M : MEASURED_LENGTH_RELATIVE_SD * trueLengthM + COLOUR_EYE_SD_M;
+  const lengthSdM = kind === 'tape' ? ERRORS.walkM.sd : ERRORS.lengthShare.sd * trueLengthM + ERRORS.colourEyeM.sd;
   return [{ kind, name, trueLengthM, lengthSdM, reading, goneSinceM }];
 }
 
@@ -89,7 +91,7 @@ function levelsOf(
     const isOlder = read.findLastIndex((each) => each.segmentId === segmentId) > index;
     if (afterSegment < 0 || isOlder || replaced(segmentId) || (!isWhole && segmentId === last)) return [];
     const name = `level after ${load.segments.find((segment) => segment.segmentId === segmentId)?.name ?? ''}`;
-    return [{ kind: 'level', name, afterSegment, levelBelowRimM, levelSdM: LEVEL_SD_M, goneSinceM }];
+    return [{ kind: 'level', name, afterSegment, levelBelowRimM, levelSdM: ERRORS.levelM.sd, goneSinceM }];
   });
 }
 

@@ -1,4 +1,5 @@
-import { LOOK_SD_COUNTS } from '../../measurement/errors';
+import { stretchOf } from '../../spool/loadedLine';
+import { ERRORS } from '../../measurement/errors';
 import { PLUS_MINUS_SDS } from '../../numerics/propagate';
 import { countsForLine, turnsForCounts, type Counter } from '../../counter/counter';
 import type { LoadSegmentRecord, RigRecord, WindingEntryRecord } from '../../record/record';
@@ -40,11 +41,13 @@ export function askedLength(
   const lies = outlook.line.segments.find((each) => each.id === segment.segmentId);
   if (segment.solved || entry.lengthIs !== 'plan' || entry.meteredLengthM !== null || !now || !lies) return null;
   const lengthFor = (turns: number): number =>
-    turns > 0 ? lengthWoundOnM(turns, lies.innerDiameterM, lies.areaM2, outlook.line.spool.widthM) : 0;
+    turns > 0
+      ? lengthWoundOnM(turns / stretchOf(lies), lies.innerDiameterM, lies.areaM2, outlook.line.spool.widthM)
+      : 0;
   // A hand's own for a stop; for a whole piece what the counter's error and a look at it explain too.
   const asked = (past: number, openTo: number, saidM: number, by: AskedLength['by']): AskedLength | null => {
     const open = segment.lengthKnown
-      ? Math.max(OFF_THE_MARK, Math.hypot(openTo, PLUS_MINUS_SDS * LOOK_SD_COUNTS))
+      ? Math.max(OFF_THE_MARK, Math.hypot(openTo, PLUS_MINUS_SDS * ERRORS.lookCounts.sd))
       : OFF_THE_MARK;
     return Math.abs(past) <= open ? null : { segment: segment.name, typedM: segment.plannedLengthM, saidM, past, by };
   };

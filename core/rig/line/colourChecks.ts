@@ -1,9 +1,9 @@
 import { countsForLine, countsWoundOn, shownReading } from '../../counter/counter';
-import { LOOK_SD_COUNTS } from '../../measurement/errors';
+import { ERRORS } from '../../measurement/errors';
 import { PLUS_MINUS_SDS } from '../../numerics/propagate';
 import type { Known } from '../../provenance/source';
 import { turnsWindingOn } from '../../spool/turns';
-import type { LoadedLine } from '../../spool/loadedLine';
+import { stretchOf, type LoadedLine } from '../../spool/loadedLine';
 import { colouredLengthsM } from '../../load/colours';
 import { counterOf, knownCounter } from './counterOf';
 import type { LoadSegmentRecord, RigRecord } from '../../record/record';
@@ -44,7 +44,7 @@ export function colourChecks(
   const colours = colouredLengthsM(segment.colours, wound.lengthM, segment.colourLengthM);
   return colours.slice(0, -1).map((each, index): ColourCheck => {
     const { areaM2 } = wound;
-    const turns = turnsWindingOn(each.toM, wound.innerDiameterM, areaM2, line.spool.widthM);
+    const turns = stretchOf(wound) * turnsWindingOn(each.toM, wound.innerDiameterM, areaM2, line.spool.widthM);
     const counts = countsForLine({ turns, lengthM: each.toM }, counter);
     const read = record.load?.colourReadings.findLast(
       (reading) => reading.segmentId === segment.segmentId && reading.coloursOn === index + 1,
@@ -57,7 +57,7 @@ export function colourChecks(
       nextColour: colours[index + 1]?.colour ?? '',
       expectedReading: shownReading(-counts, counter),
       expectedCounts: counts,
-      expectedPlusMinus: PLUS_MINUS_SDS * Math.hypot(counts * relativeSd, LOOK_SD_COUNTS),
+      expectedPlusMinus: PLUS_MINUS_SDS * Math.hypot(counts * relativeSd, ERRORS.lookCounts.sd),
       readReading: read?.reading ?? null,
       constantFactor: readCounts === null ? null : readCounts / counts,
     };
@@ -80,7 +80,7 @@ export function constantFromColours(record: RigRecord, checks: readonly ColourCh
   );
   if (!known || noted.length === 0) return null;
   const weights = noted.map(
-    ({ expectedCounts }) => Math.hypot(COLOUR_LENGTH_RELATIVE_SD, LOOK_SD_COUNTS / expectedCounts) ** -2,
+    ({ expectedCounts }) => Math.hypot(COLOUR_LENGTH_RELATIVE_SD, ERRORS.lookCounts.sd / expectedCounts) ** -2,
   );
   const total = weights.reduce((sum, weight) => sum + weight, 0);
   const factor = noted.reduce((sum, check, index) => sum + check.factor * (weights[index] ?? 0), 0) / total;

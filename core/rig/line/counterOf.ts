@@ -11,16 +11,15 @@ export const TURNS_BY_HAND: CounterRecord = {
 };
 
 /**
- * The reel's counter with the best knowledge of its constant: the one that an accepted test gave,
- * since the constant belongs to the reel and not to the line, else the one that winding logs show, else the
- * maker's statement.
+ * The reel's counter with the best knowledge of its constant: by all tests and winding logs of the reel, on whatever line, since it
+ * belongs to the reel and not to the line; else the maker's statement. An accepted test is one of them, and no more.
  */
 export function knownCounter(record: RigRecord): CounterRecord | null {
   const { counter } = record.reel;
   return (
     counter && {
       ...counter,
-      lengthPerTurnM: record.calibration?.lengthPerTurnM ?? record.knowledge.lengthPerTurnM ?? counter.lengthPerTurnM,
+      lengthPerTurnM: record.knowledge.lengthPerTurnM ?? counter.lengthPerTurnM,
     }
   );
 }

@@ -125,7 +125,7 @@ describe('what is known of the counter', () => {
     expect(validTrial({ ...plannedRig(), trials: [trial(31)] })).toBeNull();
   });
 
-  it('prefers an accepted constant: it belongs to the reel, not to the line', () => {
+  it('goes by what all tests of the reel say, not by what one of them was accepted as', () => {
     const calibration = {
       id: 'k',
       loadId: 'older',
@@ -134,7 +134,10 @@ describe('what is known of the counter', () => {
       basis: {},
       at: '',
     };
-    expect(counterOf({ ...plannedRig(), calibration })?.lengthPerTurnM).toBe(0.18);
+    const lengthPerTurnM = { value: 0.171, sd: 0.001, source: 'learned' as const };
+    const knowledge = { ...plannedRig().knowledge, lengthPerTurnM };
+    expect(counterOf({ ...plannedRig(), calibration, knowledge })?.lengthPerTurnM).toBe(0.171);
+    expect(counterOf({ ...plannedRig(), calibration })?.lengthPerTurnM).toBe(0.174);
     expect(counterOf({ ...plannedRig(), reel: { ...plannedRig().reel, counter: null } })).toBeNull();
   });
 });

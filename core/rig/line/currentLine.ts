@@ -1,11 +1,11 @@
 import { asWound, type MeasuredLevel } from '../../load/asWound';
-import { LEVEL_SD_M } from '../../measurement/errors';
+import { ERRORS } from '../../measurement/errors';
 import { oncePer } from '../../oncePer';
 import { failure, success, type Outcome } from '../../result';
 import { bulkRelativeSd } from '../../load/planLoad';
 import { buildLoadedLine, type LoadedLine } from '../../spool/loadedLine';
 import { plannedLevelM } from './fillOfRig';
-import { planForRig, productOf } from './planForRig';
+import { planForRig, productOf, strainOf } from './planForRig';
 import type { LevelRecord, LoadRecord, RigRecord, TrialRecord } from '../../record/record';
 import { measuredLevels, productIdNow, woundSegments } from './woundSegments';
 
@@ -84,8 +84,10 @@ export function heldOutOf(load: LoadRecord, heldOut: readonly MeasuredLevel[]): 
 function replacedBy(record: RigRecord, load: LoadRecord, segmentId: string) {
   const replacement = load.replacements.findLast((candidate) => candidate.segmentId === segmentId);
   if (!replacement) return {};
-  const { diameterM, packing } = productOf(record, replacement.productId);
-  return { lengthM: replacement.lengthM, lineDiameterM: diameterM.value, packing: packing.value };
+  const product = productOf(record, replacement.productId);
+  const { diameterM, packing } = product;
+  const strain = strainOf(product).value;
+  return { lengthM: replacement.lengthM, lineDiameterM: diameterM.value, packing: packing.value, strain };
 }
 
 /** What came off or went on a segment since it was wound or replaced (m). */
@@ -117,7 +119,7 @@ export function validTrial(record: RigRecord): TrialRecord | null {
 /** Relative SD of the present wound diameter. */
 export function diameterRelativeSd(record: RigRecord, current: CurrentLine): number {
   const { sd } = record.reel.fullDiameterM;
-  const levelSdM = current.levelMeasured ? 2 * LEVEL_SD_M : sd + 2 * LEVEL_SD_M;
+  const levelSdM = current.levelMeasured ? 2 * ERRORS.levelM.sd : sd + 2 * ERRORS.levelM.sd;
   return Math.hypot(levelSdM, sd) / current.line.fullDiameterM;
 }
 

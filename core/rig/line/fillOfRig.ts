@@ -12,7 +12,7 @@ import type { LoadedLine } from '../../spool/loadedLine';
 import { success, type Outcome } from '../../result';
 import { woundAreaM2 } from '../../spool/spoolGeometry';
 import { counterOf } from './counterOf';
-import { productOf } from './planForRig';
+import { productOf, strainOf } from './planForRig';
 import type { RigRecord } from '../../record/record';
 
 /**
@@ -52,8 +52,10 @@ export function spoolAndStack(record: RigRecord): {
       fullDiameterM: reel.fullDiameterM.value,
     },
     segments: record.segments.map(({ id, name, lengthM, wound, productId }) => {
-      const { diameterM, packing } = productOf(record, productId);
-      return { id, name, lengthM, wound, lineDiameterM: diameterM.value, packing: packing.value };
+      const product = productOf(record, productId);
+      const { diameterM, packing } = product;
+      const strain = strainOf(product).value;
+      return { id, name, lengthM, wound, lineDiameterM: diameterM.value, packing: packing.value, strain };
     }),
   };
 }

@@ -1,10 +1,10 @@
-import { LEVEL_SD_M, MEASURED_LENGTH_RELATIVE_SD } from '../../measurement/errors';
+import { ERRORS } from '../../measurement/errors';
 import { planLoad, type JointErrors, type SegmentToPlan } from '../../load/planLoad';
 import { PLUS_MINUS_SDS } from '../../numerics/propagate';
 import type { Known } from '../../provenance/source';
 import type { LoadedLine, LoadedSegment } from '../../spool/loadedLine';
 import { knownCounter } from './counterOf';
-import { productOf } from './planForRig';
+import { productOf, strainOf } from './planForRig';
 import type { LoadRecord, RigRecord } from '../../record/record';
 import { isLengthKnown } from './woundSegments';
 
@@ -30,7 +30,7 @@ export function outlookErrors(record: RigRecord, load: LoadRecord, line: LoadedL
   );
   const below = line.segments[measured];
   const rest = line.segments.slice(measured + 1).filter((segment) => segment.wound);
-  if (rest.length === 0) return { levelM: PLUS_MINUS_SDS * LEVEL_SD_M, stops: {} };
+  if (rest.length === 0) return { levelM: PLUS_MINUS_SDS * ERRORS.levelM.sd, stops: {} };
   const { reel, knowledge } = record;
   const exactRim: Known = { ...reel.fullDiameterM, sd: 0 };
   const spool = below ? { ...reel, arborDiameterM: fromLevel(below), fullDiameterM: exactRim } : reel;
@@ -47,7 +47,7 @@ export function outlookErrors(record: RigRecord, load: LoadRecord, line: LoadedL
 }
 
 function fromLevel(segment: LoadedSegment): Known {
-  return { value: segment.outerDiameterM, sd: 2 * LEVEL_SD_M, source: 'measured' };
+  return { value: segment.outerDiameterM, sd: 2 * ERRORS.levelM.sd, source: 'measured' };
 }
 
 /** The lines' errors alone: the spool under them has been measured. */
@@ -65,11 +65,12 @@ function withoutReel(joint: JointErrors): JointErrors {
 function asPlanned(record: RigRecord, load: LoadRecord, segment: LoadedSegment): SegmentToPlan {
   const planned = load.segments.find((candidate) => candidate.segmentId === segment.id);
   if (!planned) throw new RangeError(`outlookErrors: the load has no segment ${segment.id}`);
-  const { diameterM, packing } = productOf(record, planned.productId);
+  const product = productOf(record, planned.productId);
+  const { diameterM, packing } = product;
   const entry = load.winding.findLast((candidate) => candidate.segmentId === segment.id);
   const constant = knownCounter(record)?.lengthPerTurnM;
   const counted = entry !== undefined && !isLengthKnown(planned, entry) && constant !== undefined;
-  const relativeSd = counted ? constant.sd / constant.value : MEASURED_LENGTH_RELATIVE_SD;
+  const relativeSd = counted ? constant.sd / constant.value : ERRORS.lengthShare.sd;
   return {
     id: segment.id,
     name: segment.name,
@@ -77,6 +78,7 @@ function asPlanned(record: RigRecord, load: LoadRecord, segment: LoadedSegment):
     wound: true,
     lineDiameterM: { ...diameterM, value: segment.lineDiameterM },
     packing: { ...packing, value: segment.packing },
+    windingStrain: strainOf(product),
     lengthM: { value: segment.lengthM, sd: relativeSd * segment.lengthM, source: 'measured' },
   };
 }

@@ -1,5 +1,6 @@
 import { planLoad, type LoadPlan } from '../../load/planLoad';
-import { CALIPER_SD_M, MEASURED_LENGTH_RELATIVE_SD } from '../../measurement/errors';
+import { ERRORS } from '../../measurement/errors';
+import { LINE_ERRORS, type LineErrors } from '../../measurement/lineErrors';
 import type { Known } from '../../provenance/source';
 import type { Outcome } from '../../result';
 import { knownCounter } from './counterOf';
@@ -12,10 +13,15 @@ export function productOf(record: Pick<RigRecord, 'products'>, productId: string
   return product;
 }
 
+/** How much a line is stretched as it goes on a spool, as a share of its relaxed length. */
+export function strainOf({ material }: Pick<LineProductRecord, 'material'>): LineErrors['windingStrain'] {
+  return LINE_ERRORS[material].windingStrain;
+}
+
 /** The mark at which the segment that is worked out is to end itself, or null. */
 function ownMarkOf({ fill }: RigRecord): Known | null {
   return fill?.target.kind === 'own-mark'
-    ? { value: fill.target.diameterM, sd: CALIPER_SD_M, source: 'measured' }
+    ? { value: fill.target.diameterM, sd: ERRORS.caliperM.sd, source: 'measured' }
     : null;
 }
 
@@ -37,10 +43,11 @@ export function planForRig(record: RigRecord, levelBelowRimM: number): Outcome<L
         wound: segment.wound,
         lineDiameterM: product.diameterM,
         packing: product.packing,
+        windingStrain: strainOf(product),
         lengthM:
           segment.lengthM === null
             ? null
-            : { value: segment.lengthM, sd: segment.lengthM * MEASURED_LENGTH_RELATIVE_SD, source: 'measured' },
+            : { value: segment.lengthM, sd: segment.lengthM * ERRORS.lengthShare.sd, source: 'measured' },
       };
     }),
     knownCounter(record),

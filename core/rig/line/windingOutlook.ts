@@ -6,6 +6,7 @@ import { solveSegment, type SegmentToSolve } from '../../spool/solveSegment';
 import type { Known } from '../../provenance/source';
 import { colourChecks, constantFromColours, type ColourCheck } from './colourChecks';
 import { counterOf } from './counterOf';
+import { productOf, strainOf } from './planForRig';
 import { outlookErrors } from './outlookLevel';
 import { measuredLevels, woundSegments } from './woundSegments';
 import { IMPOSSIBLE_ABOVE_RIM_M } from '../../load/defaults';
@@ -94,7 +95,10 @@ function outlookOf(record: RigRecord): Omit<WindingOutlook, 'colours' | 'correct
   // A change that was agreed to serves the level that was planned: it does not plan another one.
   const planned = buildLoadedLine(
     spool,
-    load.segments.map((segment) => ({ ...asPlanned(segment), lengthM: segment.agreedFromM ?? segment.plannedLengthM })),
+    load.segments.map((segment) => ({
+      ...asPlanned(record, segment),
+      lengthM: segment.agreedFromM ?? segment.plannedLengthM,
+    })),
   );
   const onSegments = woundSegments(record, load).filter((segment) => isOn(segment.id));
   const on = asWound(
@@ -106,7 +110,7 @@ function outlookOf(record: RigRecord): Omit<WindingOutlook, 'colours' | 'correct
     // The same line packs alike on the same reel: what was measured below holds for what is still to come.
     const alike = load.segments.find((other) => other.productId === segment.productId && isOn(other.segmentId));
     const packing = alike && on.line.segments.find((candidate) => candidate.id === alike.segmentId)?.packing;
-    return { ...asPlanned(segment), packing: packing ?? segment.packing };
+    return { ...asPlanned(record, segment), packing: packing ?? segment.packing };
   };
   const rest = load.segments.filter((segment) => !isOn(segment.segmentId));
   const fixed: SegmentToLoad[] = [...on.line.segments, ...rest.map(learned)];
@@ -164,9 +168,10 @@ function offered(
   return { segmentId, name, fromM, toM, isPiece };
 }
 
-function asPlanned(segment: LoadSegmentRecord): SegmentToLoad {
-  const { segmentId: id, name, plannedLengthM: lengthM, lineDiameterM, packing, wound } = segment;
-  return { id, name, lengthM, lineDiameterM, packing, wound };
+function asPlanned(record: RigRecord, segment: LoadSegmentRecord): SegmentToLoad {
+  const { segmentId: id, name, productId, plannedLengthM: lengthM, lineDiameterM, packing, wound } = segment;
+  const strain = strainOf(productOf(record, productId)).value;
+  return { id, name, lengthM, lineDiameterM, packing, strain, wound };
 }
 
 /** The line with one segment solved for a level; with its planned length when that cannot be met. */

@@ -8,6 +8,7 @@ import {
 } from '../../counter/counter';
 import type { MeasuredLevel, WoundSegment } from '../../load/asWound';
 import { counterOf } from './counterOf';
+import { productOf, strainOf } from './planForRig';
 import type { LoadRecord, LoadSegmentRecord, RigRecord, WindingEntryRecord } from '../../record/record';
 
 /** The levels measured over a load, as diameters in the order of winding; of two after one segment the newer counts. */
@@ -40,6 +41,7 @@ export function woundSegments(record: RigRecord, load: LoadRecord): readonly Wou
       lengthM: entry?.meteredLengthM ?? overRoller ?? segment.plannedLengthM,
       lineDiameterM: segment.lineDiameterM,
       packing: segment.packing,
+      strain: strainOf(productOf(record, segment.productId)).value,
       wound: segment.wound,
       lengthKnown: staysAsPlanned(segment, entry) || overRoller !== null,
       notedTurns: entry?.turnsCounted ?? (counter?.drive === 'roller' ? null : counted),

@@ -1,5 +1,5 @@
 import { turnsForCounts } from '../../counter/counter';
-import type { LoadedLine } from '../../spool/loadedLine';
+import { stretchOf, type LoadedLine } from '../../spool/loadedLine';
 import { lengthWoundOnM, turnsWindingOn } from '../../spool/turns';
 import { counterOf } from './counterOf';
 import type { LoadSegmentRecord, RigRecord } from '../../record/record';
@@ -36,12 +36,13 @@ export function woundSoFar(
   const wrap = 10 ** counter.digits;
   const counted = turnsForCounts(((wrap - reading) % wrap) + wrap * laps, counter);
   const { innerDiameterM, areaM2 } = planned;
+  const stretch = stretchOf(planned);
   const byRoller = counter.drive === 'roller';
   const turns = Math.min(
-    byRoller ? turnsWindingOn(counted, innerDiameterM, areaM2, line.spool.widthM) : counted,
+    byRoller ? stretch * turnsWindingOn(counted, innerDiameterM, areaM2, line.spool.widthM) : counted,
     planned.turns,
   );
-  const lengthM = lengthWoundOnM(turns, innerDiameterM, areaM2, line.spool.widthM);
+  const lengthM = lengthWoundOnM(turns / stretch, innerDiameterM, areaM2, line.spool.widthM);
   const layerM = 2 * LAYER_SHARE * planned.lineDiameterM;
   const upM = (2 * planned.areaM2 * turns) / line.spool.widthM;
   return {

@@ -2,26 +2,24 @@ import type { EvidenceSource, LineToFit, LoadToFit, ReelToFit } from '../../gear
 import { gearFit, learnGear, type FittedEvidence, type FittedReel, type GearFit } from '../../gear/gearFit';
 import { learnedReel, type LearnedReel } from '../../gear/learned';
 import { isUnlikeTension } from '../../load/tension';
-import { LEVEL_SD_M } from '../../measurement/errors';
+import { ERRORS } from '../../measurement/errors';
+import { LINE_ERRORS } from '../../measurement/lineErrors';
 import { bulkRelativeSd } from '../../load/planLoad';
 import type { Known } from '../../provenance/source';
 import type {
   FinishedLoadRecord,
   LineProductRecord,
+  LoadRecord,
   LoadSegmentRecord,
   ReelKnowledge,
   ReelRecord,
   ReverseFillRecord,
+  TrialRecord,
   RigRecord,
   WindingEntryRecord,
 } from '../../record/record';
+import { trialOf } from '../counter/loadObservations';
 import { isLengthKnown, notedCounts } from '../line/woundSegments';
-
-/** A counter's constant as an accepted test of one load gave it (m per turn). */
-export interface AcceptedConstant {
-  readonly loadId: string;
-  readonly lengthPerTurnM: Known;
-}
 
 /** Everything of a boat that teaches its reels and lines. */
 export interface BoatEvidence {
@@ -29,14 +27,21 @@ export interface BoatEvidence {
   readonly products: readonly LineProductRecord[];
   readonly loads: readonly FinishedLoadRecord[];
   readonly reverseFills: readonly ReverseFillRecord[];
-  /** Counter constants that accepted tests gave, by the reel's id, the newest of each load, newest first. */
-  readonly constants: ReadonlyMap<string, readonly AcceptedConstant[]>;
+  /** Tests of the counters that count, of all finished loads, oldest first. */
+  readonly trials: readonly TrialRecord[];
   /** When each reel was last forgotten, by its id. */
   readonly resets: ReadonlyMap<string, string>;
 }
 
 /** What a boat's loads taught of its lines: plain data, kept with the version of its evidence. */
-export type LearnedLines = Pick<GearFit, 'lines' | 'lineCovariance'>;
+export type LearnedLines = Pick<GearFit, 'lines' | 'tapeShare' | 'sharedCovariance'>;
+
+/** What is known of a boat's lines before it ever loaded a reel. */
+export const NOTHING_LEARNED: LearnedLines = {
+  lines: [],
+  tapeShare: 0,
+  sharedCovariance: [[ERRORS.tapeShare.sd ** 2]],
+};
 
 /** What loads taught of one reel: plain data. */
 export interface LearnedOfReel {
@@ -68,18 +73,17 @@ export function learnFromLoads(evidence: BoatEvidence): BoatLearning {
   const seenLines = new Set(loads.flatMap((load) => load.segments.map((segment) => segment.lineId)));
   const reels = evidence.reels.filter((reel) => worked.has(reel.id));
   const gear = learnGear(
-    reels.map((reel) => reelToFit(reel, evidence.constants.get(reel.id) ?? [])),
+    reels.map(reelToFit),
     evidence.products.filter((line) => seenLines.has(line.id)).map(lineToFit),
     loads,
   );
-  const { lines, lineCovariance } = gear.fit;
+  const { lines, tapeShare, sharedCovariance } = gear.fit;
   return {
-    lines: { lines, lineCovariance },
+    lines: { lines, tapeShare, sharedCovariance },
     reels: reels.map((reel, place): LearnedOfReel => {
       const fitted = gear.fit.reels[place];
       if (!fitted) throw new Error('learnFromLoads: the fit has lost a reel');
       const newest = evidence.loads.findLast((each) => each.reelId === reel.id)?.load.id;
-      const earlier = (evidence.constants.get(reel.id) ?? []).filter((each) => each.loadId !== newest);
       const isOnly = loads.every((load) => load.loadId === newest);
       return {
         reel: fitted,
@@ -89,11 +93,7 @@ export function learnFromLoads(evidence: BoatEvidence): BoatLearning {
         before: newest
           ? {
               loadId: newest,
-              learned: learnedReel(
-                gear.before(newest, reelToFit(reel, earlier)),
-                reel.id,
-                isOnly ? 'measured' : 'learned',
-              ),
+              learned: learnedReel(gear.before(newest, reelToFit(reel)), reel.id, isOnly ? 'measured' : 'learned'),
             }
           : null,
       };
@@ -105,40 +105,24 @@ function counts({ resets }: BoatEvidence, reelId: string, at: string): boolean {
   return at > (resets.get(reelId) ?? '');
 }
 
-/** @param constants that accepted tests gave, newest first */
-function reelToFit(reel: ReelRecord, constants: readonly AcceptedConstant[]): ReelToFit {
+function reelToFit(reel: ReelRecord): ReelToFit {
   const { id, arborDiameterM, widthM, fullDiameterM, ratings, counter } = reel;
-  return {
-    id,
-    arborDiameterM,
-    widthM,
-    fullDiameterM,
-    ratings,
-    counter:
-      counter?.drive === 'spool'
-        ? {
-            unitM: counter.unitM,
-            lengthPerTurnM: constants[0]?.lengthPerTurnM ?? counter.lengthPerTurnM,
-          }
-        : null,
-  };
+  return { id, arborDiameterM, widthM, fullDiameterM, ratings, counter };
 }
 
 function lineToFit(line: LineProductRecord): LineToFit {
   const areaM2 = ((Math.PI / 4) * line.diameterM.value ** 2) / line.packing.value;
   const relativeSd = bulkRelativeSd({ lineDiameterM: line.diameterM, packing: line.packing });
-  return { id: line.id, name: line.name, areaM2, relativeSd };
+  return { id: line.id, name: line.name, areaM2, relativeSd, windingStrain: LINE_ERRORS[line.material].windingStrain };
 }
 
 function loadToFit({ reelId, rigName, load }: FinishedLoadRecord, evidence: BoatEvidence): LoadToFit {
   const counter = evidence.reels.find((reel) => reel.id === reelId)?.counter;
-  const lengthPerTurnM = evidence.constants.get(reelId)?.[0]?.lengthPerTurnM.value ?? counter?.lengthPerTurnM.value;
+  const lengthPerTurnM = counter?.lengthPerTurnM.value;
   const read = (segment: LoadSegmentRecord, entry: WindingEntryRecord | undefined): number | null =>
     counter && lengthPerTurnM && entry?.reading != null
       ? notedCounts(segment, entry.reading, { ...counter, lengthPerTurnM }, entry.laps)
       : null;
-  // A roller tells length; only a counter that the spool drives tells turns.
-  const overRoller = counter?.drive === 'roller' ? (counter.unitM ?? NaN) / (lengthPerTurnM ?? NaN) : null;
   const wound = load.segments.filter((segment) => segment.wound);
   const at = (segmentId: string): number => wound.findIndex((segment) => segment.segmentId === segmentId);
   const levels = load.levels
@@ -164,22 +148,45 @@ function loadToFit({ reelId, rigName, load }: FinishedLoadRecord, evidence: Boat
     loadId: load.id,
     name: rigName,
     evenTension: true,
-    levelSdM: LEVEL_SD_M,
+    levelSdM: ERRORS.levelM.sd,
     segments: wound.map((segment) => {
       const entry = load.winding.findLast((candidate) => candidate.segmentId === segment.segmentId);
       const counts = read(segment, entry);
-      const rolledM = counts !== null && overRoller !== null ? counts * overRoller : null;
       return {
         name: segment.name,
         lineId: segment.productId,
-        lengthM: entry?.meteredLengthM ?? (isLengthKnown(segment, entry) ? segment.plannedLengthM : rolledM),
-        counts: overRoller === null ? counts : null,
+        lengthM: entry?.meteredLengthM ?? (isLengthKnown(segment, entry) ? segment.plannedLengthM : null),
+        counts,
         turns: entry?.turnsCounted ?? null,
         source: entry ? { kind: 'winding', id: entry.id } : null,
       };
     }),
     levels: [...levels.filter((level) => level.afterSegment !== wound.length - 1 || atEnd.length === 0), ...atEnd],
+    trials: trialsOf(load, wound, evidence.trials),
   };
+}
+
+/** Tests of a load's counter, each of the line as it was then: what went since winding is gone, until a segment was replaced. */
+function trialsOf(
+  load: LoadRecord,
+  wound: readonly LoadSegmentRecord[],
+  trials: readonly TrialRecord[],
+): NonNullable<LoadToFit['trials']> {
+  const finishedAt = load.finishedAt ?? '';
+  const changedTill = (at: string): readonly number[] =>
+    wound.map(({ segmentId }) => {
+      const changes = load.changes.filter((change) => change.segmentId === segmentId && change.at <= at);
+      return changes.reduce((sum, change) => sum + change.changeM, 0);
+    });
+  return trials
+    .filter((trial) => trial.loadId === load.id && trial.at >= finishedAt)
+    .flatMap((trial) => {
+      const isWhole = !load.replacements.some((each) => each.at <= trial.at);
+      return trialOf(trial, changedTill(trial.at), isWhole).map((observation) => ({
+        observation,
+        source: { kind: 'trial', id: trial.id } satisfies EvidenceSource,
+      }));
+    });
 }
 
 /** A fill found the wrong way round says less of a reel whose real winding after it is known to have had unlike tension. */
@@ -189,7 +196,7 @@ function reverseFillToFit(fill: ReverseFillRecord, loads: readonly FinishedLoadR
     reelId: fill.reelId,
     name: 'the reverse fill',
     evenTension: fill.evenTension && !(after && isUnlikeTension(fill, after.load)),
-    levelSdM: LEVEL_SD_M,
+    levelSdM: ERRORS.levelM.sd,
     segments: fill.segments.map((segment, index) => ({
       name: `line ${index + 1}`,
       lineId: segment.productId,
@@ -229,11 +236,11 @@ export function knownBy(learning: BoatLearning, reelId: string, resetAt: string 
 
 /** A reel that never was loaded, as its own figures and ratings have it; the boat's lines say nothing of it. */
 function neverLoaded(reel: ReelRecord, lines: LearnedLines): LearnedOfReel {
-  const { reels, evidence } = gearFit([reelToFit(reel, [])], [], []);
+  const { reels, evidence } = gearFit([reelToFit(reel)], [], []);
   const [alone] = reels;
   if (!alone) throw new Error('neverLoaded: the fit has lost the reel');
-  const withLines = alone.dimensions.map(() => lines.lines.map(() => 0));
-  return { reel: { ...alone, withLines }, evidence, loadsSeen: 0, before: null };
+  const withShared = alone.dimensions.map(() => lines.sharedCovariance.map(() => 0));
+  return { reel: { ...alone, withShared }, evidence, loadsSeen: 0, before: null };
 }
 
 /** A rig's record with its reel and lines as they were learned. */
@@ -262,6 +269,7 @@ export function withKnowledge(record: Omit<RigRecord, 'knowledge'>, known: Known
     },
     lengthPerTurnM: ofReel.loadsSeen > 0 ? learned.lengthPerTurnM : null,
     beforeLoad: isOn ? (ofReel.before?.learned ?? null) : null,
+    tapeShare: learned.tapeShare,
     joint: learned.joint,
     lines,
     evidence: ofReel.evidence,

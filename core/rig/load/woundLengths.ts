@@ -1,5 +1,5 @@
 import { because, type Reason } from '../../reasons';
-import { LAYER_STEP_RELATIVE_SD, MEASURED_LENGTH_RELATIVE_SD, STOP_SD_COUNTS } from '../../measurement/errors';
+import { ERRORS } from '../../measurement/errors';
 import { PLUS_MINUS_SDS } from '../../numerics/propagate';
 import type { Figure } from '../../provenance/figure';
 import { knownCounter } from '../line/counterOf';
@@ -31,7 +31,7 @@ export function woundLengths(
       // What came off since takes none of the error with it: it is that of the whole length as it went on.
       const wentOnM = segment.lengthM - changedSinceM(load, segment.id);
       if (!planned || replaced || !planned.wound || isLengthKnown(planned, entry)) {
-        return [segment.id, figure(segment.lengthM, MEASURED_LENGTH_RELATIVE_SD * wentOnM, because('error-tape'))];
+        return [segment.id, figure(segment.lengthM, ERRORS.lengthShare.sd * wentOnM, because('error-tape'))];
       }
       if (!noted) {
         // Nobody measured it: it is what was planned, with the plan's own ±.
@@ -41,8 +41,8 @@ export function woundLengths(
         ];
       }
       const byTurns = entry.turnsCounted != null;
-      const stopSd = STOP_SD_COUNTS / Math.max(segment.turns, 1);
-      const relativeSd = Math.hypot(byTurns ? 0 : constantSd, diameterSd, stopSd, LAYER_STEP_RELATIVE_SD);
+      const stopSd = ERRORS.stopCounts.sd / Math.max(segment.turns, 1);
+      const relativeSd = Math.hypot(byTurns ? 0 : constantSd, diameterSd, stopSd, ERRORS.plannedTurnsShare.sd);
       const from = !byTurns && constantSd > diameterSd ? because('error-counter-constant') : because('error-diameter');
       return [segment.id, figure(segment.lengthM, relativeSd * wentOnM, from)];
     }),
