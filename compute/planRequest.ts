@@ -46,6 +46,7 @@ export function planRequest(request: LoadedReelRequest, levelBelowRimM: number):
       name: segment.name,
       wound: segment.wound,
       lineDiameterM: measured(segment.lineDiameterM, lineDiameterSdM(segment)),
+      labelOf: segment.lineDiameterSdM === undefined ? (segment.material ?? 'any') : undefined,
       packing: measured(segment.packing, segment.packingSd),
       windingStrain: windingStrainOf(segment),
       lengthM: segment.lengthM === null ? null : measured(segment.lengthM, 0),

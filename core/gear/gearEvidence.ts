@@ -2,6 +2,7 @@ import { loadModel, SLIP_KEY, STRETCH, TAPE_KEY, type BelievedLoad } from '../ca
 import { predicted, sdOf, valueOf, type CounterObservation } from '../calibration/observations';
 import type { Counter } from '../counter/counter';
 import { ERRORS, EVIDENCE_TAILS } from '../measurement/errors';
+import type { LabelledLine } from '../measurement/lineErrors';
 import type { BlockGroup, Observation } from '../numerics/borderedProblem';
 import type { Known } from '../provenance/source';
 import { lengthWoundOnM } from '../spool/turns';
@@ -21,6 +22,8 @@ export interface LineToFit {
   readonly name: string;
   readonly areaM2: number;
   readonly relativeSd: number;
+  /** The part of it that a label leaves open, where the line is known by its label: shared in part with other labels. */
+  readonly label?: LabelledLine | undefined;
   /** How much it is stretched as it goes on, as a share of its relaxed length. */
   readonly windingStrain: { readonly value: number; readonly sd: number };
 }

@@ -1,6 +1,7 @@
 import { ERRORS } from '../measurement/errors';
+import { labelCovariance } from '../measurement/lineErrors';
 import { borderedFit, type BorderedFit } from '../numerics/borderedFit';
-import type { Block, BlockGroup } from '../numerics/borderedProblem';
+import type { Block, BlockGroup, BorderPrior } from '../numerics/borderedProblem';
 import {
   loadSeen,
   OWN_UNKNOWNS,
@@ -111,7 +112,10 @@ export function learnGear(
     ...loads.filter((load) => load.reelId === reel.id).map((load) => loadSeen(load, reel, lines)),
   ]);
   const priorSds = [...lines.map((line) => Math.min(Math.max(line.relativeSd, 1e-6), 1)), ERRORS.tapeShare.sd];
-  const { fit, heldOut } = fitWhatAgrees(priorSds, reels, seen);
+  const correlation = priorSds.map((a, i) =>
+    priorSds.map((b, j) => (i === j ? 1 : labelCovariance(lines[i]?.label, lines[j]?.label) / (a * b))),
+  );
+  const { fit, heldOut } = fitWhatAgrees({ sds: priorSds, correlation }, reels, seen);
   const shown: GearFit = {
     lines: lines.map((line, index) => ({
       lineId: line.id,
@@ -167,15 +171,15 @@ function blockOf(reel: ReelToFit, seen: readonly Seen[], heldOut: HeldOut): Bloc
 
 /** Fits, leaves out what disagrees worst on each reel, and fits again, until what is left agrees. */
 function fitWhatAgrees(
-  priorSds: readonly number[],
+  prior: BorderPrior,
   reels: readonly ReelToFit[],
   seen: readonly (readonly Seen[])[],
 ): { fit: BorderedFit; heldOut: HeldOut } {
-  const heldOut = new Set<Piece>(seen.flat().flatMap((each) => offBeforehand(each, seen, priorSds, reels)));
+  const heldOut = new Set<Piece>(seen.flat().flatMap((each) => offBeforehand(each, seen, prior.sds, reels)));
   const returned = new Set<Piece>();
   const fitted = (from?: BorderedFit): BorderedFit =>
     borderedFit(
-      priorSds,
+      prior,
       reels.map((reel, place) => blockOf(reel, seen[place] ?? [], heldOut)),
       from,
     );
@@ -395,7 +399,7 @@ function beforeLoad(
       })),
     ),
   };
-  const [alone] = borderedFit([], [block]).blocks;
+  const [alone] = borderedFit({ sds: [] }, [block]).blocks;
   if (!alone) throw new RangeError(`gearFit: reel ${reel.id} is not given`);
   const steps = alone.values.slice(own.length);
   const stepsTo = (row: number): readonly number[] => root[row] ?? [];

@@ -8,6 +8,7 @@ import { buildLoadedLine, type LoadedLine } from '../spool/loadedLine';
 import { segmentDepths } from '../spool/segmentDepths';
 import { solveSegment, type SegmentToSolve } from '../spool/solveSegment';
 import { ERRORS } from '../measurement/errors';
+import { labelCovariance, type LabelledLine } from '../measurement/lineErrors';
 
 export interface ReelToPlan {
   readonly arborDiameterM: Known;
@@ -23,6 +24,8 @@ export interface SegmentToPlan {
   readonly lineId?: string;
   readonly lineDiameterM: Known;
   readonly packing: Known;
+  /** Its material, where the diameter is its label's: labels of one material are off alike. */
+  readonly labelOf?: string | undefined;
   /** How much it is stretched as it goes on, as a share of its relaxed length; left out, it is not. */
   readonly windingStrain?: { readonly value: number; readonly sd: number };
   /** Null for the one segment that is solved. */
@@ -78,6 +81,7 @@ function flatten(
 ) {
   const inputs: UncertainInput[] = [];
   const keys: string[] = [];
+  const labels: (LabelledLine | undefined)[] = [];
   const add = (key: string, from: Reason, known: { value: number; sd: number }): number => {
     const at = joint?.keys.indexOf(key) ?? -1;
     const sd = at < 0 ? known.sd : known.value * (joint?.relativeSds[at] ?? NaN);
@@ -95,6 +99,7 @@ function flatten(
     const key = segment.lineId ?? `segment ${segment.id}`;
     const bulk = bulks.get(key) ?? add(key, bulkError(segment), { value: 1, sd: bulkRelativeSd(segment) });
     bulks.set(key, bulk);
+    labels[bulk] = labelOf(segment);
     const strained = segment.windingStrain ?? { value: 0, sd: 0 };
     const stretchKey = `stretch of ${key}`;
     const stretch = bulks.get(stretchKey) ?? add(stretchKey, because('error-stretch', { of: segment.name }), strained);
@@ -122,7 +127,7 @@ function flatten(
       })),
     };
   };
-  return { inputs, correlation: joint ? correlationOf(keys, joint) : undefined, read };
+  return { inputs, correlation: correlationOf(inputs, keys, labels, joint), read };
 }
 
 /** Relative SD of the space that a metre of line takes: twice the thickness's, and the packing's. */
@@ -138,11 +143,27 @@ function bulkError(segment: SegmentToPlan): Reason {
   return because(thickness > packing.sd / packing.value ? 'error-thickness' : 'error-packing', { of: segment.name });
 }
 
-/** Correlation of a plan's inputs: as learned where both are known together, else none. */
-function correlationOf(keys: readonly string[], joint: JointErrors): readonly (readonly number[])[] {
-  const places = keys.map((key) => joint.keys.indexOf(key));
+/** What a label leaves open of a line's bulk, where the line is known by its label: twice what it leaves open of the thickness. */
+export function labelOf(line: Pick<SegmentToPlan, 'labelOf' | 'lineDiameterM'>): LabelledLine | undefined {
+  const { labelOf: material, lineDiameterM } = line;
+  return material === undefined ? undefined : { material, relativeSd: (2 * lineDiameterM.sd) / lineDiameterM.value };
+}
+
+/** Correlation of a plan's inputs: as learned where both are known together, else what labels have in common. */
+function correlationOf(
+  inputs: readonly UncertainInput[],
+  keys: readonly string[],
+  labels: readonly (LabelledLine | undefined)[],
+  joint: JointErrors | null,
+): readonly (readonly number[])[] {
+  const places = keys.map((key) => joint?.keys.indexOf(key) ?? -1);
   return places.map((a, row) =>
-    places.map((b, column) => (row === column ? 1 : a < 0 || b < 0 ? 0 : (joint.correlation[a]?.[b] ?? 0))),
+    places.map((b, column) => {
+      if (row === column) return 1;
+      if (a >= 0 && b >= 0) return joint?.correlation[a]?.[b] ?? 0;
+      const shared = labelCovariance(labels[row], labels[column]);
+      return shared > 0 ? shared / ((inputs[row]?.sd ?? NaN) * (inputs[column]?.sd ?? NaN)) : 0;
+    }),
   );
 }
 

@@ -38,6 +38,23 @@ export const LINE_ERRORS: Readonly<Record<Material, LineErrors>> = {
 /** A line whose material nobody has named: stretched by nothing as likely as by what nylon is at most. */
 export const ANY_LINE = { label: 0.063, windingStrain: { value: 0, sd: 0.015 } } as const;
 
+/**
+ * Correlation of what two labels of one material are off by: an outfit buys of few makers, and a maker is off alike on all of his lines
+ * (from memory).
+ */
+export const LABELS_ALIKE = 0.5;
+
+/** A line that is known by its label only: of what material, and the relative SD that this leaves open of the figure asked for. */
+export interface LabelledLine {
+  readonly material: string;
+  readonly relativeSd: number;
+}
+
+/** Covariance that two lines have beforehand because both are known by their labels. */
+export function labelCovariance(a: LabelledLine | undefined, b: LabelledLine | undefined): number {
+  return a && b && a.material === b.material ? LABELS_ALIKE * a.relativeSd * b.relativeSd : 0;
+}
+
 /** Relative SD of a labelled diameter of a material: of all its makers together. */
 export function labelDiameterRelativeSd(material: Material): number {
   return Math.sqrt(LINE_ERRORS[material].label.reduce((sum, { share, sd }) => sum + share * sd ** 2, 0));

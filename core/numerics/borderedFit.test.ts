@@ -59,7 +59,7 @@ describe('borderedFit', () => {
   it('is the dense least squares of the same problem, values and covariances', () => {
     for (let seed = 1; seed <= 20; seed += 1) {
       const problem = drawn(seed);
-      const [fit, plain] = [borderedFit(problem.borderPriorSds, problem.blocks), dense(problem)];
+      const [fit, plain] = [borderedFit({ sds: problem.borderPriorSds }, problem.blocks), dense(problem)];
       expect(fit.settled).toBe(true);
       fit.border.forEach((value, i) => expect(value).toBeCloseTo(plain.values[i] ?? NaN, 7));
       fit.borderCovariance.forEach((row, i) =>
@@ -80,7 +80,7 @@ describe('borderedFit', () => {
 
   it('knows the border without one block, as a fit of the others does', () => {
     const problem = drawn(7);
-    const fit = borderedFit(problem.borderPriorSds, problem.blocks);
+    const fit = borderedFit({ sds: problem.borderPriorSds }, problem.blocks);
     for (const place of [0, 1, 2, 3]) {
       const others = dense(problem, place);
       const without = fit.without(place, [2, 0]);
@@ -105,18 +105,45 @@ describe('borderedFit', () => {
         },
       ],
     };
-    const fit = borderedFit([1], [block]);
+    const fit = borderedFit({ sds: [1] }, [block]);
     expect(fit.blocks[0]?.residuals.every(Number.isFinite)).toBe(true);
     expect(fit.borderCovariance[0]?.[0]).toBeGreaterThan(0);
   });
 
+  // Conditional normal distribution: E[y | x seen] = ρ·(σy/σx)·E[x | seen], var[y] = σy²·(1 − ρ²·(1 − left)).
+  it('carries what is believed of two of the border together', () => {
+    const block: Block = {
+      priorSds: [1e-6],
+      groups: [{ border: [0], observations: [{ name: 'x', value: 3, sd: 1 }], predict: (_, [x = 0]) => [x] }],
+    };
+    const fit = borderedFit(
+      {
+        sds: [2, 0.5],
+        correlation: [
+          [1, 0.6],
+          [0.6, 1],
+        ],
+      },
+      [block],
+    );
+    const seen = (3 * 4) / 5;
+    expect(fit.border[0]).toBeCloseTo(seen, 6);
+    expect(fit.border[1]).toBeCloseTo(0.6 * (0.5 / 2) * seen, 6);
+    expect(fit.borderCovariance[1]?.[1]).toBeCloseTo(0.25 * (1 - 0.36 * (4 / 5)), 6);
+    const impossible = [
+      [1, 1.2],
+      [1.2, 1],
+    ];
+    expect(() => borderedFit({ sds: [2, 0.5], correlation: impossible }, [block])).toThrow(/cannot be/);
+  });
+
   it('takes no SD of nothing, and no beginning that cannot be', () => {
-    expect(() => borderedFit([0], [])).toThrow(/positive/);
+    expect(() => borderedFit({ sds: [0] }, [])).toThrow(/positive/);
     const nowhere: Block = {
       priorSds: [1],
       groups: [{ border: [], observations: [{ name: 'x', value: 1, sd: 1 }], predict: () => [NaN] }],
     };
-    expect(() => borderedFit([], [nowhere])).toThrow(/cannot be predicted/);
-    expect(borderedFit([], [])).toMatchObject({ border: [], blocks: [] });
+    expect(() => borderedFit({ sds: [] }, [nowhere])).toThrow(/cannot be predicted/);
+    expect(borderedFit({ sds: [] }, [])).toMatchObject({ border: [], blocks: [] });
   });
 });

@@ -1,6 +1,14 @@
 import { CholeskyDecomposition, Matrix } from 'ml-matrix';
 import { add, linearised, schur, solve, stepped, symmetric, type Linear, type LinearBlock } from './borderedLinear';
-import { misfit, residualsOf, type Block, type Point, type Problem } from './borderedProblem';
+import {
+  misfit,
+  precisionOf,
+  residualsOf,
+  type Block,
+  type BorderPrior,
+  type Point,
+  type Problem,
+} from './borderedProblem';
 
 export interface BorderedFit {
   /** False when the rounds ended before the answer stood still; the values are then the best that were found. */
@@ -50,16 +58,17 @@ const MOST_DAMPING = 1e8;
  * reweighted least squares of a Student t with ν degrees of freedom (Lange, Little and Taylor 1989), scaled so that near the fit its SD
  * is what it says. Inner unknowns of a group are eliminated first (a Schur complement within the block).
  *
- * @param borderPriorSds SD of each shared unknown beforehand, above 0
+ * @param prior of the shared unknowns, each SD above 0
  * @param blocks unknowns of their own with what was measured; a group names the shared ones that it depends on
  * @param from where to begin; all 0 when left out
- * @throws RangeError when an SD is not positive, or the first point cannot be predicted
+ * @throws RangeError when an SD is not positive, a correlation cannot be, or the first point cannot be predicted
  */
 export function borderedFit(
-  borderPriorSds: readonly number[],
+  prior: BorderPrior,
   blocks: readonly Block[],
   from?: Pick<BorderedFit, 'border'> & { readonly blocks: readonly Pick<FittedBlock, 'values' | 'inner'>[] },
 ): BorderedFit {
+  const borderPriorSds = prior.sds;
   const sds = [
     ...borderPriorSds,
     ...blocks.flatMap((block) => [
@@ -69,10 +78,9 @@ export function borderedFit(
   ];
   if (sds.some((sd) => !(sd > 0 && Number.isFinite(sd))))
     throw new RangeError('borderedFit: every SD must be positive');
-  const problem = { borderPriorSds, blocks };
+  const problem: Problem = { borderPriorSds, borderPrecision: precisionOf(prior), blocks };
   // Tails make more than one place look like the best: from the plain least squares the way leads to what most pieces say.
-  const untailed =
-    from === undefined && hasTails(blocks) ? borderedFit(borderPriorSds, blocks.map(withoutTails)) : from;
+  const untailed = from === undefined && hasTails(blocks) ? borderedFit(prior, blocks.map(withoutTails)) : from;
   let at: Point = {
     border: untailed?.border ?? borderPriorSds.map(() => 0),
     own: blocks.map((block, index) => untailed?.blocks[index]?.values ?? block.priorSds.map(() => 0)),

@@ -1,5 +1,5 @@
 import { CholeskyDecomposition, Matrix } from 'ml-matrix';
-import { residualsOf, type Block, type Point, type Problem } from './borderedProblem';
+import { dotRow, residualsOf, type Block, type Point, type Problem } from './borderedProblem';
 
 /** Step for differences, in prior SDs: small against 1, large against the last bits of a double. */
 const STEP = 1e-4;
@@ -29,15 +29,16 @@ export interface LinearBlock {
 }
 
 export interface Linear {
-  readonly borderPrecisions: readonly number[];
+  readonly borderPrecision: Matrix;
   readonly borderPull: readonly number[];
   readonly blocks: readonly LinearBlock[];
 }
 
-export function linearised({ borderPriorSds, blocks }: Problem, { border, own, inner }: Point): Linear {
+export function linearised({ borderPriorSds, borderPrecision, blocks }: Problem, at: Point): Linear {
+  const { border, own, inner } = at;
   return {
-    borderPrecisions: borderPriorSds.map((sd) => sd ** -2),
-    borderPull: border.map((value, index) => -value * (borderPriorSds[index] ?? NaN) ** -2),
+    borderPrecision,
+    borderPull: border.map((_, index) => -dotRow(borderPrecision, index, border)),
     blocks: blocks.map((block, place) =>
       linearBlock(block, own[place] ?? [], border, borderPriorSds, inner[place] ?? []),
     ),
@@ -225,7 +226,7 @@ export function solve(linear: Linear, damping: number): Step {
 
 /** Information on the border once the blocks are eliminated, and of each block its own answer and how it follows the border. */
 export function schur(linear: Linear, damping: number) {
-  const information = damped(Matrix.diag([...linear.borderPrecisions]), damping);
+  const information = damped(linear.borderPrecision, damping);
   const eliminated = linear.blocks.map((block) => {
     const cholesky = new CholeskyDecomposition(damped(block.own, damping));
     const response = block.touched.length > 0 ? cholesky.solve(block.coupling) : Matrix.zeros(block.own.rows, 0);

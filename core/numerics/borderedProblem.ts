@@ -1,3 +1,5 @@
+import { CholeskyDecomposition, Matrix } from 'ml-matrix';
+
 /** Something that was measured: its value, and the SD of its error. */
 export interface Observation {
   readonly name: string;
@@ -27,8 +29,17 @@ export interface Block {
   readonly groups: readonly BlockGroup[];
 }
 
+/** What is believed of the shared unknowns beforehand: each 0 ± its SD. */
+export interface BorderPrior {
+  readonly sds: readonly number[];
+  /** Correlation of their errors; left out, they have none. */
+  readonly correlation?: readonly (readonly number[])[];
+}
+
 export interface Problem {
   readonly borderPriorSds: readonly number[];
+  /** Inverse of the covariance that is believed of the border. */
+  readonly borderPrecision: Matrix;
   readonly blocks: readonly Block[];
 }
 
@@ -53,10 +64,14 @@ export function residualsOf(
 const distance = (residual: number, tails: number | undefined): number =>
   tails === undefined ? residual ** 2 : tails * Math.log1p(residual ** 2 / tails);
 
+/** A row of a matrix times a vector. */
+export function dotRow(matrix: Matrix, row: number, vector: readonly number[]): number {
+  return vector.reduce((sum, value, column) => sum + matrix.get(row, column) * value, 0);
+}
+
 /** Squared distance from observations and priors, each in its own SDs; infinite where something cannot be predicted. */
-export function misfit({ borderPriorSds, blocks }: Problem, { border, own, inner }: Point): number {
-  let sum = 0;
-  border.forEach((value, index) => (sum += (value / (borderPriorSds[index] ?? NaN)) ** 2));
+export function misfit({ borderPrecision, blocks }: Problem, { border, own, inner }: Point): number {
+  let sum = border.reduce((all, value, index) => all + value * dotRow(borderPrecision, index, border), 0);
   blocks.forEach((block, place) => {
     const values = own[place] ?? [];
     values.forEach((value, index) => (sum += (value / (block.priorSds[index] ?? NaN)) ** 2));
@@ -69,4 +84,17 @@ export function misfit({ borderPriorSds, blocks }: Problem, { border, own, inner
     });
   });
   return Number.isFinite(sum) ? sum : Infinity;
+}
+
+/**
+ * The inverse of what is believed of the border.
+ *
+ * @throws RangeError when the correlation is none
+ */
+export function precisionOf({ sds, correlation }: BorderPrior): Matrix {
+  if (!correlation || sds.length === 0) return Matrix.diag(sds.map((sd) => sd ** -2));
+  const cholesky = new CholeskyDecomposition(new Matrix(correlation.map((row) => [...row])));
+  if (!cholesky.isPositiveDefinite()) throw new RangeError('borderedFit: such a correlation cannot be');
+  const inverse = cholesky.solve(Matrix.eye(sds.length));
+  return new Matrix(sds.map((a, i) => sds.map((b, j) => (inverse.get(i, j) + inverse.get(j, i)) / (2 * a * b))));
 }

@@ -29,7 +29,7 @@ export function fitToEvidence(
   predict: (unknowns: readonly number[]) => readonly number[],
 ): Fit {
   const groups = observations.length > 0 ? [{ border: [], observations, predict }] : [];
-  const { settled, iterations, blocks } = borderedFit([], priorSds.length > 0 ? [{ priorSds, groups }] : []);
+  const { settled, iterations, blocks } = borderedFit({ sds: [] }, priorSds.length > 0 ? [{ priorSds, groups }] : []);
   const [block] = blocks;
   return {
     values: block?.values ?? [],

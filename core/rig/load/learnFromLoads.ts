@@ -4,7 +4,7 @@ import { learnedReel, type LearnedReel } from '../../gear/learned';
 import { isUnlikeTension } from '../../load/tension';
 import { ERRORS } from '../../measurement/errors';
 import { LINE_ERRORS } from '../../measurement/lineErrors';
-import { bulkRelativeSd } from '../../load/planLoad';
+import { bulkRelativeSd, labelOf } from '../../load/planLoad';
 import type { Known } from '../../provenance/source';
 import type {
   FinishedLoadRecord,
@@ -113,7 +113,13 @@ function reelToFit(reel: ReelRecord): ReelToFit {
 function lineToFit(line: LineProductRecord): LineToFit {
   const areaM2 = ((Math.PI / 4) * line.diameterM.value ** 2) / line.packing.value;
   const relativeSd = bulkRelativeSd({ lineDiameterM: line.diameterM, packing: line.packing });
-  return { id: line.id, name: line.name, areaM2, relativeSd, windingStrain: LINE_ERRORS[line.material].windingStrain };
+  return {
+    ...{ id: line.id, name: line.name, areaM2, relativeSd, windingStrain: LINE_ERRORS[line.material].windingStrain },
+    label: labelOf({
+      lineDiameterM: line.diameterM,
+      labelOf: line.diameterM.source === 'label' ? line.material : undefined,
+    }),
+  };
 }
 
 function loadToFit({ reelId, rigName, load }: FinishedLoadRecord, evidence: BoatEvidence): LoadToFit {

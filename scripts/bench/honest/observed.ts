@@ -6,12 +6,12 @@ import { learnedReel, type LearnedReel } from '../../../core/gear/learned';
 import { ERRORS } from '../../../core/measurement/errors';
 import { labelDiameterRelativeSd, LINE_ERRORS } from '../../../core/measurement/lineErrors';
 import { MATERIAL } from '../../../core/materials/materials';
-import { bulkRelativeSd } from '../../../core/load/planLoad';
+import { bulkRelativeSd, labelOf } from '../../../core/load/planLoad';
 import type { Known } from '../../../core/provenance/source';
 import { normalDeviate } from '../../../instruments/random';
 import { FOOT_M, shown, type Laid, type Outfit, type OutfitLine } from './world';
 
-const materialOf = (line: OutfitLine) => (line.isNylon ? 'nylon' : 'copper wire');
+export const materialOf = (line: OutfitLine) => (line.isNylon ? 'nylon' : 'copper wire');
 
 /** A line as the product believes it by its label. */
 export function believedLine(line: OutfitLine): { readonly lineDiameterM: Known; readonly packing: Known } {
@@ -40,7 +40,8 @@ export function linesToFit({ lines }: Outfit): readonly LineToFit[] {
     const { lineDiameterM, packing } = believedLine(line);
     const areaM2 = ((Math.PI / 4) * lineDiameterM.value ** 2) / packing.value;
     const relativeSd = bulkRelativeSd({ lineDiameterM, packing });
-    return { id: line.id, name: line.id, areaM2, relativeSd, windingStrain: strainOf(line) };
+    const label = labelOf({ lineDiameterM, labelOf: materialOf(line) });
+    return { id: line.id, name: line.id, areaM2, relativeSd, windingStrain: strainOf(line), label };
   });
 }
 

@@ -19,8 +19,8 @@ export interface World {
   /** The display truncates, and the person says that it rounds. */
   readonly truncates: boolean;
   readonly caliperSdM: number;
-  /** Thickness of nylon over its label; null: four makers in five within 5 %, the fifth within 10 %. */
-  readonly labelOff: number | null;
+  /** Thickness of nylons over their label, by their ids; those not named: four makers in five within 5 %, the fifth within 10 %. */
+  readonly labelOff: Readonly<Partial<Record<string, number>>>;
 }
 
 export const AS_MODELLED: World = {
@@ -31,7 +31,7 @@ export const AS_MODELLED: World = {
   slip: { sd: 0.004 },
   truncates: false,
   caliperSdM: 0.0002,
-  labelOff: null,
+  labelOff: {},
 };
 
 export const FOOT_M = 0.3048;
@@ -62,6 +62,21 @@ const between = (random: Random, low: number, high: number): number => low + (hi
 const drawn = (random: Random, of: number | { readonly sd: number }): number =>
   typeof of === 'number' ? of : of.sd * normalDeviate(random);
 
+function nylon(random: Random, world: World, id: string, labelM: number): OutfitLine {
+  const maker = random() < 0.8 ? 0.05 : 0.1;
+  const off = maker * normalDeviate(random);
+  const packing = 0.68 * Math.exp(0.05 * normalDeviate(random));
+  return { id, isNylon: true, labelM, trueM: labelM * (1 + (world.labelOff?.[id] ?? off)), packing };
+}
+
+function copper(random: Random, id: string, labelM: number): OutfitLine {
+  return {
+    ...{ id, isNylon: false, labelM },
+    trueM: labelM * (1 + 0.015 * normalDeviate(random)),
+    packing: 0.62 * Math.exp(0.07 * normalDeviate(random)),
+  };
+}
+
 /** An outfit of that world: a reel with its counter, and one line or three. */
 export function drawOutfit(world: World, seed: number, isPlain: boolean): Outfit {
   const random = seededRandom(seed);
@@ -69,18 +84,7 @@ export function drawOutfit(world: World, seed: number, isPlain: boolean): Outfit
   const arborM = rimM * between(random, 0.42, 0.62);
   const widthM = rimM * between(random, 0.38, 0.58);
   const caliper = (value: number): number => value + world.caliperSdM * normalDeviate(random);
-  const lengthPerTurnM = Math.PI * rimM * between(random, 0.86, 0.96);
-  const nylon = (id: string, labelM: number): OutfitLine => {
-    const maker = random() < 0.8 ? 0.05 : 0.1;
-    const off = world.labelOff ?? maker * normalDeviate(random);
-    const packing = 0.68 * Math.exp(0.05 * normalDeviate(random));
-    return { id, isNylon: true, labelM, trueM: labelM * (1 + off), packing };
-  };
-  const copper = (id: string, labelM: number): OutfitLine => ({
-    ...{ id, isNylon: false, labelM },
-    trueM: labelM * (1 + 0.015 * normalDeviate(random)),
-    packing: 0.62 * Math.exp(0.07 * normalDeviate(random)),
-  });
+  const lengthPerTurnM = Math.PI * rimM * between(random, 0.75, 1.05);
   return {
     random,
     world,
@@ -93,12 +97,31 @@ export function drawOutfit(world: World, seed: number, isPlain: boolean): Outfit
     caliperM: [caliper(arborM), caliper(widthM), caliper(rimM)],
     statedM: lengthPerTurnM * Math.exp(0.04 * normalDeviate(random)),
     lines: isPlain
-      ? [nylon('plain', between(random, 0.0003, 0.0005))]
+      ? [nylon(random, world, 'plain', between(random, 0.0003, 0.0005))]
       : [
-          nylon('backing', between(random, 0.00032, 0.0005)),
-          copper('copper', between(random, 0.0006, 0.0008)),
-          nylon('top', between(random, 0.0003, 0.0004)),
+          nylon(random, world, 'backing', between(random, 0.00032, 0.0005)),
+          copper(random, 'copper', between(random, 0.0006, 0.0008)),
+          nylon(random, world, 'top', between(random, 0.0003, 0.0004)),
         ],
+  };
+}
+
+/** Another outfit that nobody could tell from this one by caliper and labels: what they leave open is drawn anew. */
+export function outfitLike({ world, truth, caliperM, lines }: Outfit, seed: number): Outfit {
+  const random = seededRandom(seed);
+  const [arborDiameterM, widthM, rimDiameterM] = caliperM.map(
+    (value) => value - world.caliperSdM * normalDeviate(random),
+  ) as [number, number, number];
+  const lengthPerTurnM = Math.PI * rimDiameterM * between(random, 0.75, 1.05);
+  return {
+    ...{ random, world, caliperM },
+    tapeShare: drawn(random, world.tapeShare),
+    flange: typeof world.flange === 'number' ? world.flange : world.flange.most * random(),
+    truth: { ...truth, arborDiameterM, widthM, rimDiameterM, lengthPerTurnM },
+    statedM: lengthPerTurnM * Math.exp(0.04 * normalDeviate(random)),
+    lines: lines.map((line): OutfitLine =>
+      line.isNylon ? nylon(random, world, line.id, line.labelM) : copper(random, line.id, line.labelM),
+    ),
   };
 }
 
