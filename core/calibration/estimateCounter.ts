@@ -46,6 +46,10 @@ export interface CounterEstimate {
   readonly correlation: readonly (readonly number[])[];
   /** The load that a set of unknowns means. */
   realise(unknowns: readonly number[]): RealisedLoad;
+  /** What each load has for itself and the next one has anew: 0 ± SD. */
+  readonly anew: readonly { readonly key: string; readonly from: Reason; readonly sd: number }[];
+  /** The same lines on the same reel wound on anew: as `realise`, with the load's own unknowns (in the order of `anew`) taken otherwise. */
+  realiseNext(unknowns: readonly number[], anew: readonly number[]): RealisedLoad;
   /** The load as it most likely is. */
   readonly best: RealisedLoad;
 }
@@ -64,11 +68,13 @@ export function estimateCounter(believed: BelievedLoad, seen: readonly CounterOb
   const model = loadModel(believed);
   const { keys, sources, axes } = axesOf(believed.joint, model.unknowns);
   const places = new Map(keys.map((key, at) => [key, at]));
-  const realise = (unknowns: readonly number[]): RealisedLoad =>
-    model.realise((key) => {
-      const at = places.get(key) ?? -1;
-      return axes.reduce((sum, axis, index) => sum + (axis[at] ?? 0) * (unknowns[index] ?? 0), 0);
-    });
+  const valueIn = (unknowns: readonly number[], key: string): number => {
+    const at = places.get(key) ?? -1;
+    return axes.reduce((sum, axis, index) => sum + (axis[at] ?? 0) * (unknowns[index] ?? 0), 0);
+  };
+  const realise = (unknowns: readonly number[]): RealisedLoad => model.realise((key) => valueIn(unknowns, key));
+  const anew = model.unknowns.filter(({ scope }) => scope === 'winding');
+  const anewAt = new Map(anew.map(({ key }, at) => [key, at]));
   const beforehand = realise(axes.map(() => 0));
   const isReckoned = (each: CounterObservation): boolean => Number.isFinite(predicted(each, beforehand, counter.unitM));
   const observations = seen.filter(isReckoned);
@@ -119,6 +125,12 @@ export function estimateCounter(believed: BelievedLoad, seen: readonly CounterOb
     }),
     correlation: covariance.map((row, i) => row.map((each, j) => each / ((sds[i] ?? NaN) * (sds[j] ?? NaN)))),
     realise,
+    anew,
+    realiseNext: (unknowns, values) =>
+      model.realise((key) => {
+        const at = anewAt.get(key);
+        return at === undefined ? valueIn(unknowns, key) : (values[at] ?? 0);
+      }),
     best,
   };
 }

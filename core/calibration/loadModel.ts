@@ -43,8 +43,11 @@ export interface LoadUnknown {
   readonly key: string;
   readonly from: Reason;
   readonly sd: number;
-  /** What other loads share it: those of the reel, those with the line, all of the outfit, or none. */
-  readonly scope: 'reel' | 'line' | 'outfit' | 'load';
+  /**
+   * What other loads share it: those of the reel, those with the line, all of the outfit, or none; of those of one load, what the
+   * winding made has nothing to do with the next winding.
+   */
+  readonly scope: 'reel' | 'line' | 'outfit' | 'load' | 'winding';
 }
 
 export interface LoadModel {
@@ -125,15 +128,15 @@ function unknownsOf(believed: BelievedLoad): readonly LoadUnknown[] {
   add('widthM', because('error-width'), of(believed.widthM), 'reel');
   add('fullDiameterM', because('error-full-diameter'), of(believed.fullDiameterM), 'reel');
   add(TAPE_KEY, because('error-tape-shared'), ERRORS.tapeShare.sd, 'outfit');
-  add(SLIP_KEY, because('error-slip'), byRoller ? ERRORS.rollerSlipShare.sd : ERRORS.slipShare.sd, 'load');
-  add(DEPTH_KEY, because('error-packing-depth'), ERRORS.packingDepthShare.sd, 'load');
+  add(SLIP_KEY, because('error-slip'), byRoller ? ERRORS.rollerSlipShare.sd : ERRORS.slipShare.sd, 'winding');
+  add(DEPTH_KEY, because('error-packing-depth'), ERRORS.packingDepthShare.sd, 'winding');
   for (const segment of believed.segments.filter((each) => each.wound)) {
     const of = { of: segment.name };
     add(segment.lineId, because('error-bulk', of), segment.areaRelativeSd, 'line');
     if (believed.repeatRelativeSd !== undefined) {
-      add(repeatKey(segment), because('error-load-repeat'), believed.repeatRelativeSd, 'load');
+      add(repeatKey(segment), because('error-load-repeat'), believed.repeatRelativeSd, 'winding');
     }
-    add(stretchKey(segment), because('error-stretch', of), segment.windingStrain.sd, 'load');
+    add(stretchKey(segment), because('error-stretch', of), segment.windingStrain.sd, 'winding');
     add(lengthKey(segment), because('error-length', of), segment.lengthRelativeSd, 'load');
   }
   return [...found.values()];

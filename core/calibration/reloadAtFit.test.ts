@@ -2,6 +2,7 @@ import { countsForLine } from '../counter/counter';
 import { buildLoadedLine, spoolStateAt } from '../spool/loadedLine';
 import { estimateCounter } from './estimateCounter';
 import type { BelievedLoad } from './loadModel';
+import type { RealisedLoad } from './observations';
 import { reloadAtFit } from './reloadAtFit';
 
 const measured = (value: number, relativeSd: number) => ({
@@ -81,11 +82,18 @@ describe('the next load’s length, reckoned on the load as fitted', () => {
   it('says why there is none', () => {
     const estimate = fitted();
     expect(() => reloadAtFit(estimate, 'leader', RANGE)).toThrow(/no segment/);
-    const high = { ...estimate, best: { ...estimate.best, constantM: 0.4 } };
+    const next = (otherwise: Partial<RealisedLoad>) => ({
+      ...estimate,
+      realiseNext: (unknowns: readonly number[], anew: readonly number[]) => ({
+        ...estimate.realiseNext(unknowns, anew),
+        ...otherwise,
+      }),
+    });
+    const high = next({ constantM: 0.4 });
     expect(reloadAtFit(high, 'backing', RANGE)).toMatchObject({ reason: 'reads-high-above-the-rim' });
-    const over = { ...estimate, best: { ...estimate.best, constantM: 0.19 } };
+    const over = next({ constantM: 0.19 });
     expect(reloadAtFit(over, 'backing', RANGE)).toMatchObject({ reason: 'true-past-the-rim' });
-    const noRoom = { ...estimate, best: { ...estimate.best, rimDiameterM: 0.02 } };
+    const noRoom = next({ rimDiameterM: 0.02 });
     expect(reloadAtFit(noRoom, 'backing', RANGE)).toMatchObject({ reason: 'reads-high-above-the-rim' });
     const roller = { ...estimate, counter: { ...estimate.counter, drive: 'roller' as const } };
     expect(reloadAtFit(roller, 'backing', RANGE)).toMatchObject({ reason: 'roller-driven' });

@@ -48,21 +48,26 @@ export function reloadAtFit(
   }
   if (estimate.counter.drive === 'roller') return failure('roller-driven');
   const { unitM } = estimate.counter;
-  const centre = solve(estimate.best, freeId, range, unitM, 1);
+  const { unknowns, anew } = estimate;
+  const bestValues = unknowns.map(({ value }) => value);
+  const next = estimate.realiseNext(
+    bestValues,
+    anew.map(() => 0),
+  );
+  const centre = solve(next, freeId, range, unitM, 1);
   if (!centre.ok) return centre;
   const levelOf = (load: RealisedLoad): number => (load.rimDiameterM - load.line.fullDiameterM) / 2;
   if (levelOf(centre.value) < 0) return failure('true-past-the-rim', { aboveRimM: -levelOf(centre.value) });
   const repeat = { from: because('error-load-repeat'), value: 1, sd: ERRORS.packingRepeatShare.sd };
-  const inputs = [...estimate.unknowns, repeat];
   const spread = propagate(
-    inputs,
+    [...unknowns, ...anew.map(({ from, sd }) => ({ from, value: 0, sd })), repeat],
     (values) => {
-      const unknowns = values.slice(0, -1);
-      const then = solve(estimate.realise(unknowns), freeId, range, unitM, values.at(-1) ?? 1);
-      const load = then.ok ? then.value : centre.value;
-      return [lengthIn(load, freeId), levelOf(load)];
+      const load = estimate.realiseNext(values.slice(0, unknowns.length), values.slice(unknowns.length, -1));
+      const then = solve(load, freeId, range, unitM, values.at(-1) ?? 1);
+      const lies = then.ok ? then.value : centre.value;
+      return [lengthIn(lies, freeId), levelOf(lies)];
     },
-    withOneMore(estimate.correlation),
+    withMore(estimate.correlation, anew.length + 1),
   );
   const figure = (index: number): Figure => ({
     value: spread.values[index] ?? NaN,
@@ -115,10 +120,10 @@ function meanError(
 const lengthIn = (load: RealisedLoad, id: string): number =>
   load.line.segments.find((segment) => segment.id === id)?.lengthM ?? NaN;
 
-/** A correlation with one unknown more, which has nothing to do with the others. */
-function withOneMore(correlation: readonly (readonly number[])[]): readonly (readonly number[])[] {
-  const size = correlation.length;
-  return Array.from({ length: size + 1 }, (_, i) =>
-    Array.from({ length: size + 1 }, (_, j) => (i === j ? 1 : (correlation[i]?.[j] ?? 0))),
+/** A correlation with so many unknowns more, which have nothing to do with the others. */
+function withMore(correlation: readonly (readonly number[])[], more: number): readonly (readonly number[])[] {
+  const size = correlation.length + more;
+  return Array.from({ length: size }, (_, i) =>
+    Array.from({ length: size }, (_, j) => (i === j ? 1 : (correlation[i]?.[j] ?? 0))),
   );
 }

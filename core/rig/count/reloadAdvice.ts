@@ -2,11 +2,10 @@ import type { CounterEstimate } from '../../calibration/estimateCounter';
 import type { CountedLoad } from '../../calibration/observations';
 import { reloadAtFit } from '../../calibration/reloadAtFit';
 import type { Figure } from '../../provenance/figure';
-import { levelOfTarget } from '../../load/fillTarget';
 import { failure, success, type Outcome } from '../../result';
 import type { LoadedLine } from '../../spool/loadedLine';
-import { spoolAndStack } from '../line/fillOfRig';
-import { planForRig } from '../line/planForRig';
+import { plannedEstimate } from '../counter/counterEvidence';
+import { currentLine, type NoLine } from '../line/currentLine';
 import type { RigRecord } from '../../record/record';
 import { WORKING_RANGE, worstError } from './workingRange';
 
@@ -54,9 +53,9 @@ export function reloadAdvice(
   }
   const toM = Math.min(WORKING_RANGE.toM, 0.95 * line.woundLengthM);
   const fromM = Math.min(WORKING_RANGE.fromM, 0.5 * toM);
-  const found = isSameStack(record, estimate)
-    ? asItLies(estimate, free.id, { fromM, toM })
-    : asPlanned(record, estimate, free.id, { fromM, toM });
+  const basis = isSameStack(record, estimate) ? success(estimate) : asPlanned(record);
+  if (!basis.ok) return failure('cannot-be-true', { because: basis });
+  const found = asItLies(basis.value, free.id, { fromM, toM });
   if (!found.ok) return found;
   const { then, levelBelowRimM, after } = found.value;
   const worstAfter = worstError(estimate, after);
@@ -108,23 +107,9 @@ function asItLies(estimate: CounterEstimate, freeId: string, range: Range): Outc
   return success({ then: lengthM, levelBelowRimM: levelBelowRimM.value, after });
 }
 
-/** Of a stack that is not on: as it is planned on this reel. */
-function asPlanned(
-  record: RigRecord,
-  estimate: CounterEstimate,
-  freeId: string,
-  range: Range,
-): Outcome<Found, ReloadProblem> {
-  const { spool, segments } = spoolAndStack(record);
-  const digits = record.reel.counter?.digits ?? 3;
-  const counter = { ...estimate.counter, digits, lengthPerTurnM: estimate.constantM.value };
-  const level = levelOfTarget(spool, segments, counter, { kind: 'counter-true', ...range });
-  if (!level.ok) return failure('cannot-be-true', { because: level });
-  if (level.value < 0) return failure('true-past-the-rim', { aboveRimM: -level.value });
-  const plan = planForRig(record, level.value);
-  if (!plan.ok) return failure('cannot-be-true', { because: plan });
-  const then = plan.value.segments.find((segment) => segment.id === freeId)?.lengthM;
-  if (!then) return failure('no-free-segment');
-  const after = { ...estimate.best, line: plan.value.line, constantM: estimate.constantM.value };
-  return success({ then, levelBelowRimM: level.value, after });
+/** A stack that is not on, by all that is known of its lines, its reel and the counter. */
+function asPlanned(record: RigRecord): Outcome<CounterEstimate, NoLine> {
+  const unloaded = { ...record, load: null };
+  const planned = currentLine(unloaded);
+  return planned.ok ? success(plannedEstimate(unloaded, planned.value, [])) : planned;
 }

@@ -16,12 +16,21 @@ export function counterEstimate(record: RigRecord, current: CurrentLine): Counte
   const counter = rulerOf(record);
   const { load, knowledge } = record;
   if (current.state === 'planned' || load?.status !== 'wound') {
-    return estimateCounter(plannedBelief(record, current, counter), [plannedLevel(record, current)]);
+    return plannedEstimate(record, current, [plannedLevel(record, current)]);
   }
   const observations = loadObservations(record, load, current);
   const before = knowledge.beforeLoad;
   const constantM = before?.lengthPerTurnM ?? record.reel.counter?.lengthPerTurnM ?? counter.lengthPerTurnM;
   return estimateCounter({ ...woundBelief(record, load, current), counter, constantM }, observations);
+}
+
+/** What a stack that is not on would make of the counter, by what is known of reel and lines and by its level, where one is meant. */
+export function plannedEstimate(
+  record: RigRecord,
+  planned: CurrentLine,
+  levels: readonly LevelObservation[],
+): CounterEstimate {
+  return estimateCounter(plannedBelief(record, planned, rulerOf(record)), levels);
 }
 
 /** A planned line ends where it is meant to: its level stands for an observation, the free length gives way. */

@@ -43,7 +43,9 @@ export function benchBest(rigs: number): void {
             ...(use.level ? [noted.levelBelowRimM] : []),
             ...noted.lengthsM.flatMap((each) => (each === null ? [] : [Math.log(each)])),
           ],
-          asked: [outfit.truth.lengthPerTurnM, ...stationsM.map((each) => shown(outfit, laid.counts(each)))].map(Math.log),
+          asked: [outfit.truth.lengthPerTurnM, ...stationsM.map((each) => shown(outfit, laid.counts(each)))].map(
+            Math.log,
+          ),
         };
       });
       const best = unexplained(

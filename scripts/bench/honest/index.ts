@@ -2,6 +2,7 @@ import { benchBest } from './best';
 import { benchCounter } from './counter';
 import { benchFourLoads, benchLateWalk } from './pieces';
 import { benchPlans } from './plans';
+import { benchReload } from './reload';
 import { benchStrip } from './strip';
 import { AS_MODELLED, type World } from './world';
 
@@ -32,6 +33,7 @@ export function benchHonest(rigs: number): void {
     console.log(` ${name}`);
     benchCounter(world, rigs);
     benchPlans(world, Math.ceil(rigs / 2));
+    benchReload(world, Math.ceil(rigs / 2));
     if (world === AS_MODELLED) benchBest(Math.ceil(rigs / 20));
     if (name === 'as modelled' || name.startsWith('tape') || name.startsWith('label')) benchStrip(world, rigs);
   }
