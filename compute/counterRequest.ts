@@ -3,7 +3,15 @@ import { estimateCounter, type CounterEstimate } from '../core/calibration/estim
 import { type CounterObservation } from '../core/calibration/observations';
 import { ERRORS } from '../core/measurement/errors';
 import type { LoadedReelRequest } from './planRequest';
-import { constantSdM, lineDiameterSdM, windingStrainOf, counterSchema, positive, reelSchema, segmentsSchema } from './requestSchemas';
+import {
+  constantSdM,
+  lineDiameterSdM,
+  windingStrainOf,
+  counterSchema,
+  positive,
+  reelSchema,
+  segmentsSchema,
+} from './requestSchemas';
 
 const reading = z.number().positive('a reading is above zero').max(999_999).describe('unwrapped counts, from zero');
 const strippedBeforeM = z

@@ -49,7 +49,12 @@ export const lineShape = {
   name: z.string().trim().min(1, 'a segment needs a name').max(80),
   lineDiameterM: positive(0.006, 'the line diameter in metres').min(0.00003, 'the line diameter is in metres'),
   packing: positive(0.91, 'packing').min(0.35, 'packing is bare line area over area taken: no real lay is under 0.35'),
-  lineDiameterSdM: z.number().min(0).max(0.003).optional().describe('SD of the line diameter (m); 6.3 % when left out, as of a nylon label'),
+  lineDiameterSdM: z
+    .number()
+    .min(0)
+    .max(0.003)
+    .optional()
+    .describe('SD of the line diameter (m); 6.3 % when left out, as of a nylon label'),
   packingSd: z.number().min(0).max(0.3).default(0.045),
   material: z
     .enum(MATERIALS)
@@ -68,7 +73,8 @@ export const lineDiameterSdM = ({ lineDiameterM, lineDiameterSdM: givenM, materi
   givenM ?? lineDiameterM * (material ? labelDiameterRelativeSd(material) : ANY_LINE.label);
 
 /** How much a line is stretched as it goes on. */
-export const windingStrainOf = ({ material }: LineRequest) => (material ? LINE_ERRORS[material] : ANY_LINE).windingStrain;
+export const windingStrainOf = ({ material }: LineRequest) =>
+  (material ? LINE_ERRORS[material] : ANY_LINE).windingStrain;
 
 export const segmentSchema = z.strictObject({
   ...lineShape,

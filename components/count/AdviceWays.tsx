@@ -62,7 +62,7 @@ function AtTheTop({ load, advice }: { load: LoadRecord; advice: CounterAdvice })
       </Way>
     );
   }
-  const { stripM, segmentId, expectedReading, worstAfter } = top.value;
+  const { stripM, segmentId, expectedReading, worstAfter, chanceWithinOnePercent } = top.value;
   const name = load.segments.find((segment) => segment.segmentId === segmentId)?.name ?? '';
   const note = (): void => {
     const body = {
@@ -83,7 +83,8 @@ function AtTheTop({ load, advice }: { load: LoadRecord; advice: CounterAdvice })
       <p className="figures text-2xl font-bold">{format.length(Math.abs(stripM.value), stripM.plusMinus)}</p>
       <p className="text-sm">
         {stripM.value > 0 ? 'off' : 'on to'} {name}; then expect {format.counts(expectedReading)} at a true{' '}
-        {format.length(advice.atM)}. The ± comes mostly from {stripM.mainlyFrom && say(stripM.mainlyFrom)}.{' '}
+        {format.length(advice.atM)}. The ± comes mostly from {stripM.mainlyFrom && say(stripM.mainlyFrom)}. By what is
+        known now, one such step makes it true to within 1 % in {inTen(chanceWithinOnePercent)}.{' '}
         {stripM.value > 0
           ? 'Keep it uncut until the next walk confirms it: it can go back on.'
           : states.count.state === 'done'
@@ -95,6 +96,12 @@ function AtTheTop({ load, advice }: { load: LoadRecord; advice: CounterAdvice })
       </Button>
     </Way>
   );
+}
+
+/** A chance in words that nobody takes for a promise. */
+function inTen(chance: number): string {
+  const tenths = Math.round(10 * chance);
+  return tenths >= 10 ? 'nearly all cases' : tenths <= 0 ? 'hardly any case' : `${tenths} of 10 cases`;
 }
 
 function Reload({ advice: { reload } }: { advice: CounterAdvice }) {

@@ -1,6 +1,9 @@
 'use client';
 
+import { useMemo } from 'react';
 import { correctionTable } from '@/core/calibration/correctionTable';
+import { evidenceWorth, restsOn } from '@/core/calibration/evidenceWorth';
+import { countsAt } from '@/core/calibration/observations';
 import { adviceForRig, type CounterAdvice } from '@/core/rig/count/adviceForRig';
 import { validTrial } from '@/core/rig/line/currentLine';
 import { wasLogged } from '@/core/rig/counter/loadObservations';
@@ -48,7 +51,12 @@ function Answer({ advice }: { advice: CounterAdvice }) {
   const { view } = useRig();
   const { format } = useUnits();
   const figure = view?.counter ? correctionTable(view.counter, [advice.atM])[0] : undefined;
-  const { errorNow } = advice;
+  const { errorNow, atM } = advice;
+  const alone = useMemo(() => {
+    const estimate = view?.counter;
+    const { unitM } = estimate?.counter ?? { unitM: NaN };
+    return estimate ? restsOn(evidenceWorth(estimate, (load) => countsAt(load, atM, unitM))) : null;
+  }, [view, atM]);
   const unitM = view?.counter?.counter.unitM ?? 1;
   const isTrueHere = Math.abs(advice.readsNow - advice.atM / unitM) <= 0.5;
   return (
@@ -64,6 +72,12 @@ function Answer({ advice }: { advice: CounterAdvice }) {
             ? `The counter reads ${format.percent(-errorNow)} low: the spool is too full, each turn takes more line than it counts. Line would have to come off.`
             : `The counter reads ${format.percent(errorNow)} high: the spool is not full enough, each turn takes less line than it counts. Line would have to go on.`}
       </p>
+      {alone && figure && (
+        <p className="text-sm text-warn">
+          This rests on one measurement, {alone.observation.name}: without it the figure would be known to{' '}
+          {format.counts(alone.widensTo * figure.plusMinus)} only. A second one would show a slip in it.
+        </p>
+      )}
     </div>
   );
 }

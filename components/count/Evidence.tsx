@@ -1,5 +1,9 @@
 'use client';
 
+import { correctionTable } from '@/core/calibration/correctionTable';
+import { evidenceWorth } from '@/core/calibration/evidenceWorth';
+import { countsAt } from '@/core/calibration/observations';
+import { usualWalkM } from '@/core/rig/count/adviceForRig';
 import { explainResidual } from '@/core/calibration/explainResidual';
 import type { CounterResidual, CounterEstimate } from '@/core/calibration/estimateCounter';
 import type { CounterRecord } from '@/core/record/record';
@@ -11,6 +15,13 @@ import { useSay } from '@/components/units/useSay';
 /** Everything that the estimate rests on, and how each piece sits with the others: a bad one stands out. */
 export function Evidence({ estimate }: { estimate: CounterEstimate }) {
   const { record } = useRig();
+  const { format } = useUnits();
+  const { unitM } = estimate.counter;
+  const atM = usualWalkM(estimate.best.line);
+  const [reading] = correctionTable(estimate, [atM]);
+  const now = reading?.plusMinus ?? 0;
+  const worth = evidenceWorth(estimate, (load) => countsAt(load, atM, unitM));
+  const isTurns = record.reel.counter === null;
   return (
     <>
       {record.reel.counter && <Constant estimate={estimate} counter={record.reel.counter} />}
@@ -20,12 +31,13 @@ export function Evidence({ estimate }: { estimate: CounterEstimate }) {
             <th className="py-1 pr-2">seen</th>
             <th className="py-1 pr-2">it said</th>
             <th className="py-1 pr-2">all together say</th>
-            <th className="py-1">off by</th>
+            <th className="py-1 pr-2">off by</th>
+            <th className="py-1">± without it</th>
           </tr>
         </thead>
         <tbody>
           {estimate.residuals.map((residual, index) => (
-            <Row key={index} estimate={estimate} residual={residual} />
+            <Row key={index} estimate={estimate} residual={residual} widensTo={worth[index]?.widensTo ?? 1} now={now} />
           ))}
         </tbody>
       </table>
@@ -33,14 +45,26 @@ export function Evidence({ estimate }: { estimate: CounterEstimate }) {
         <p role="note" className="mt-2 border-l-4 border-warn bg-warn/10 px-3 py-2 text-sm">
           These pieces disagree more than chance allows: every ± of this counter is {estimate.widened.toFixed(1)} times
           as wide as it would be.
-          {estimate.conflicts[0] && ` It is ${estimate.conflicts[0].observation.name} that fits least.`}
+          {oddOne(estimate)}
         </p>
       )}
       <p className="mt-2 text-xs text-ink-soft">
-        Beyond 3 of its own SDs a piece does not fit. It is named, and it still counts until somebody takes it back.
+        ± without it: what the {isTurns ? 'turns' : 'reading'} at {format.length(atM)}, now ± {now.toFixed(1)}, would be
+        known to if this were not there. Beyond 3 of its own SDs a piece does not fit. It is named, and it still counts
+        until somebody takes it back.
       </p>
     </>
   );
+}
+
+/** Which piece is the odd one, or that nothing tells which. */
+function oddOne({ conflicts }: CounterEstimate): string {
+  const [first] = conflicts;
+  if (!first) return '';
+  const { observation, orElse } = first;
+  if (orElse.length === 0) return ` It is ${observation.name} that fits least.`;
+  const names = [observation, ...orElse].map(({ name }) => name).toSorted();
+  return ` One of these disagrees, and nothing tells which: ${names.join(', ')}. Measure once more.`;
 }
 
 /** What one turn counts as, or what a roller shows of the line that passes it. */
@@ -61,7 +85,15 @@ function Constant({ estimate, counter }: { estimate: CounterEstimate; counter: C
   );
 }
 
-function Row({ estimate, residual }: { estimate: CounterEstimate; residual: CounterResidual }) {
+interface RowProps {
+  readonly estimate: CounterEstimate;
+  readonly residual: CounterResidual;
+  /** The reading's ± now, and what this piece being gone makes of it. */
+  readonly now: number;
+  readonly widensTo: number;
+}
+
+function Row({ estimate, residual, now, widensTo }: RowProps) {
   const { format } = useUnits();
   const say = useSay();
   const isTurns = useRig().record.reel.counter === null;
@@ -82,13 +114,14 @@ function Row({ estimate, residual }: { estimate: CounterEstimate; residual: Coun
           {observation.kind === 'level' ? format.small(expected + off) : observation.reading}
         </td>
         <td className="figures py-1 pr-2">{shown(expected)}</td>
-        <td className={`figures py-1 ${explanation ? 'font-bold text-stop' : ''}`}>
+        <td className={`figures py-1 pr-2 ${explanation ? 'font-bold text-stop' : ''}`}>
           {(Math.abs(offSds) < 0.05 ? 0 : offSds).toFixed(1).replace('-', '−')} SD
         </td>
+        <td className="figures py-1">{(now * widensTo).toFixed(1)}</td>
       </tr>
       {explanation && (
         <tr>
-          <td colSpan={4} className="pb-2 font-semibold text-stop">
+          <td colSpan={5} className="pb-2 font-semibold text-stop">
             Does not fit: {say(explanation.why)}
           </td>
         </tr>

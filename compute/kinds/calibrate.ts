@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { correctionTable } from '../../core/calibration/correctionTable';
 import { explainResidual, type Explanation } from '../../core/calibration/explainResidual';
 import type { CounterEstimate } from '../../core/calibration/estimateCounter';
+import { evidenceWorth, restsOn } from '../../core/calibration/evidenceWorth';
 import { reloadAtFit } from '../../core/calibration/reloadAtFit';
 import { topAdjustment } from '../../core/calibration/topAdjustment';
 import { PLUS_MINUS_SDS } from '../../core/numerics/propagate';
@@ -31,6 +32,8 @@ export const calibrate = defineKind({
   compute: (request) => {
     const estimate = estimateRequest(request);
     const { unitM } = estimate.counter;
+    const worth = evidenceWorth(estimate, (load) => load.constantM);
+    const alone = restsOn(worth);
     const lengthsM = tableLengths(estimate);
     const strip = topAdjustment(
       estimate,
@@ -57,20 +60,27 @@ export const calibrate = defineKind({
                 lengthM: strip.value.stripM.value,
                 plusMinusM: strip.value.stripM.plusMinus,
                 expectedReading: strip.value.expectedReading,
+                chanceWithinOnePercent: strip.value.chanceWithinOnePercent,
               }
             : null,
           ...(strip.ok ? {} : { stripClosed: { reason: strip.reason, message: inSi(strip), ...strip.figures } }),
           reload: reload(request, estimate, request.workingRangeM),
           card: true,
         },
-        conflicts: estimate.conflicts.map(({ observation, offBySds, worst }) => ({
+        conflicts: estimate.conflicts.map(({ observation, offBySds, worst, orElse }) => ({
           ...{ what: observation.name, offBySds, worst },
+          /** Pieces that may just as well be the odd one. */
+          orElse: orElse.map(({ name }) => name),
         })),
         /** Factor by which every ± is wider because pieces disagree. */
         widened: estimate.widened,
         beyondBelief: estimate.beyondBelief.map(({ from, bySds }) => ({ what: inSi(from), bySds })),
-        residuals: estimate.residuals.map((residual) => ({
+        /** The one piece without which the constant's ± would be twice as wide or more, if there is one. */
+        restsOn: alone && { what: alone.observation.name, widensTo: alone.widensTo },
+        residuals: estimate.residuals.map((residual, index) => ({
           name: residual.observation.name,
+          /** The constant's ± without this piece, over its ± with it. */
+          widensTo: worth[index]?.widensTo ?? null,
           expected: residual.expected,
           off: residual.off,
           offBySds: residual.offSds,

@@ -133,10 +133,7 @@ export const reelFit = defineKind({
         name: line.name,
         areaM2: ((Math.PI / 4) * line.lineDiameterM ** 2) / line.packing,
         windingStrain: windingStrainOf(line),
-        relativeSd: Math.hypot(
-          (2 * lineDiameterSdM(line)) / line.lineDiameterM,
-          line.packingSd / line.packing,
-        ),
+        relativeSd: Math.hypot((2 * lineDiameterSdM(line)) / line.lineDiameterM, line.packingSd / line.packing),
       })),
       request.loads.map((load, index): LoadToFit => ({
         reelId: 'reel',

@@ -57,6 +57,15 @@ describe('walks that disagree', () => {
     expect(conflicts.map(({ worst }) => worst)).toEqual([true, false]);
   });
 
+  it('say that it is one or the other, where nothing else tells which', () => {
+    const [first] = estimate(98, 103).conflicts;
+    expect([first?.observation.name, ...(first?.orElse ?? []).map(({ name }) => name)].toSorted()).toEqual([
+      'tape 1',
+      'tape 2',
+    ]);
+    expect(estimate(96, 97, 96, 80).conflicts[0]?.orElse).toEqual([]);
+  });
+
   it('may stand alone against what was believed', () => {
     const alone = estimate(40);
     expect(alone.conflicts).toMatchObject([{ observation: { name: 'tape 1' }, worst: true }]);

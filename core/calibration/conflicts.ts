@@ -1,5 +1,5 @@
 import { fitToEvidence, type Fit } from '../numerics/fitToEvidence';
-import type { Observation } from '../numerics/borderedProblem';
+import { distance, type Observation } from '../numerics/borderedProblem';
 
 /** A piece of evidence that disagrees with all the others and with what was believed beforehand. */
 export interface Conflict {
@@ -9,10 +9,17 @@ export interface Conflict {
   readonly offBySds: number;
   /** True for the one that is named first. */
   readonly worst: boolean;
+  /** Places of those that may just as well be the odd one: without them, the rest agrees about as well as without this one. */
+  readonly orElse: readonly number[];
 }
 
 /** From here on a piece conflicts with the rest: 1 in 370 by chance. */
 const CONFLICT_SDS = 3;
+
+/** Without which of two pieces the rest agrees better cannot be told within so many SDs squared: two SDs. */
+const AS_GOOD = 4;
+/** With more pieces than this there is always a majority. */
+const MOST_TO_ASK = 8;
 
 /** Step of a derivative, in prior SDs: small against what the unknowns move, large against rounding. */
 const STEP = 1e-4;
@@ -36,7 +43,7 @@ export function conflictsOf(
   predict: Predict,
   fit: Fit,
 ): readonly Conflict[] {
-  const found: { readonly index: number; readonly offBySds: number }[] = [];
+  const found: Omit<Conflict, 'worst'>[] = [];
   let left = observations.map((_, index) => index);
   let now = fit;
   while (left.length > 0) {
@@ -56,19 +63,29 @@ export function conflictsOf(
     const at = tells.reduce((worst, off, index) => (Math.abs(off) > Math.abs(tells[worst] ?? 0) ? index : worst), 0);
     const offBySds = tells[at] ?? 0;
     if (!(Math.abs(offBySds) > CONFLICT_SDS)) break;
-    found.push({ index: left[at] ?? -1, offBySds });
-    left = left.filter((_, index) => index !== at);
-    const rest = left;
-    now = fitToEvidence(
-      priorSds,
-      rest.flatMap((index) => observations[index] ?? []),
-      (unknowns) => {
+    const without = (place: number): { readonly fit: Fit; readonly misfit: number } => {
+      const rest = of.toSpliced(place, 1);
+      const kept = rest.flatMap((index) => observations[index] ?? []);
+      const fitted = fitToEvidence(priorSds, kept, (unknowns) => {
         const all = predict(unknowns);
         return rest.map((index) => all[index] ?? NaN);
-      },
-    );
+      });
+      return { fit: fitted, misfit: misfitOf(fitted, kept, priorSds) };
+    };
+    const { fit: rest, misfit } = without(at);
+    const orElse =
+      of.length > MOST_TO_ASK ? [] : of.filter((_, place) => place !== at && without(place).misfit < misfit + AS_GOOD);
+    found.push({ index: of[at] ?? -1, offBySds, orElse });
+    left = of.toSpliced(at, 1);
+    now = rest;
   }
   return found.map((each, place) => ({ ...each, worst: place === 0 }));
+}
+
+/** Squared distance of a fit from observations and prior, in their SDs, as the tails have it. */
+function misfitOf({ values, residuals }: Fit, of: readonly Observation[], priorSds: readonly number[]): number {
+  const prior = values.reduce((sum, value, index) => sum + (value / (priorSds[index] ?? 1)) ** 2, 0);
+  return residuals.reduce((sum, residual, index) => sum + distance(residual, of[index]?.tails), prior);
 }
 
 /** How far each observation lies from what everything else says without it: in SDs of both together, and in SDs of its own. */

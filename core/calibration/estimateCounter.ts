@@ -33,6 +33,8 @@ export interface CounterEstimate {
     readonly observation: CounterObservation;
     readonly offBySds: number;
     readonly worst: boolean;
+    /** Those that may just as well be the odd one. */
+    readonly orElse: readonly CounterObservation[];
   }[];
   /** Factor by which every ± is widened because the pieces disagree; 1 while they do not. */
   readonly widened: number;
@@ -114,9 +116,9 @@ export function estimateCounter(believed: BelievedLoad, seen: readonly CounterOb
       return { observation, expected, off, offSds: residuals[index] ?? NaN };
     }),
     unknowns: sources.map((from, index) => ({ from, value: values[index] ?? 0, sd: sds[index] ?? NaN })),
-    conflicts: conflictsOf(priorSds, measured, predict, fit).flatMap(({ index, ...conflict }) => {
+    conflicts: conflictsOf(priorSds, measured, predict, fit).flatMap(({ index, orElse, ...conflict }) => {
       const observation = observations[index];
-      return observation ? [{ observation, ...conflict }] : [];
+      return observation ? [{ observation, ...conflict, orElse: orElse.flatMap((at) => observations[at] ?? []) }] : [];
     }),
     widened,
     beyondBelief: sources.flatMap((from, index) => {

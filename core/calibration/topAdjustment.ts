@@ -1,19 +1,24 @@
+import normalCdf from '@stdlib/stats-base-dists-normal-cdf';
 import { bisect } from '../numerics/bisect';
 import { PLUS_MINUS_SDS, propagate } from '../numerics/propagate';
 import type { Figure } from '../provenance/figure';
 import { failure, requirePositive, success, type Outcome } from '../result';
 import type { CounterEstimate } from './estimateCounter';
-import { countsAt, withTopStripped } from './observations';
+import { countsAt, layerStepSd, withTopStripped } from './observations';
 
 export interface TopAdjustment {
   /** Plain line to take off (m); negative means add. */
   readonly stripM: Figure;
   /** What the counter should show at the same true length afterwards, in counts. */
   readonly expectedReading: number;
+  /** Chance that the counter is then true at that length to within 1 %, by what is known now. */
+  readonly chanceWithinOnePercent: number;
 }
 
 export type AdviceProblem = 'roller-driven' | 'top-too-short' | 'past-the-rim' | 'already-true';
 
+/** What counts as true: 1 % at the length that was asked for. */
+const TRUE_SHARE = 0.01;
 /** Counts within which a reading cannot be told from true. */
 const TRUE_WITHIN_COUNTS = 0.5;
 
@@ -68,7 +73,11 @@ export function topAdjustment(
     estimate.unknowns,
     (unknowns) => {
       const outcome = solve(unknowns);
-      return [outcome.ok ? outcome.value : stripM];
+      const load = estimate.realise(unknowns);
+      // Where the line is so short that the strip would take it all, it stays as it is.
+      const isLeft = stripM < (load.line.segments.findLast((segment) => segment.wound)?.lengthM ?? 0);
+      const line = isLeft ? withTopStripped(load.line, stripM) : load.line;
+      return [outcome.ok ? outcome.value : stripM, countsAt({ ...load, line }, lengthM, unitM)];
     },
     estimate.correlation,
   );
@@ -79,8 +88,12 @@ export function topAdjustment(
       mainlyFrom: spread.largestContributors[0] ?? null,
     },
     expectedReading: wantedCounts,
+    chanceWithinOnePercent: chanceWithin(Math.hypot((spread.sds[1] ?? NaN) / wantedCounts, layerStepSd(lengthM))),
   });
 }
+
+/** Chance that what has this relative SD about the truth is true enough. */
+const chanceWithin = (relativeSd: number): number => 1 - 2 * normalCdf(-TRUE_SHARE / relativeSd, 0, 1);
 
 function pastTheRim(
   { best, counter }: CounterEstimate,

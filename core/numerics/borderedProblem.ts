@@ -61,7 +61,7 @@ export function residualsOf(
 }
 
 /** Squared distance of a residual as its tails have it. */
-const distance = (residual: number, tails: number | undefined): number =>
+export const distance = (residual: number, tails: number | undefined): number =>
   tails === undefined ? residual ** 2 : tails * Math.log1p(residual ** 2 / tails);
 
 /** A row of a matrix times a vector. */

@@ -13,6 +13,10 @@ export type TopProblem = AdviceProblem | 'top-is-fixed' | 'nothing-wound';
 /** True length at which a counter is usually made true: the tape of 100 ft (common practice). */
 export const USUAL_WALK_M = 30.48;
 
+/** Where the counter of a line is usually walked: at 100 ft, or short of its end (m off the spool). */
+export const usualWalkM = ({ woundLengthM }: Pick<LoadedLine, 'woundLengthM'>): number =>
+  Math.min(USUAL_WALK_M, 0.9 * woundLengthM);
+
 /** A way to make the counter tell the truth, or to live with it, and what is left wrong over the working range. */
 export interface CounterAdvice {
   /** Where it is made true (m off the spool), what the counter shows there, and the relative error. */
@@ -37,7 +41,7 @@ export function adviceForRig(view: RigView): CounterAdvice | null {
   const { record, counter, current } = view;
   if (!counter || record.load?.status !== 'wound') return null;
   const { line } = current;
-  const atM = Math.min(USUAL_WALK_M, 0.9 * line.woundLengthM);
+  const atM = usualWalkM(line);
   const readsNow = countsAt(counter.best, atM, counter.counter.unitM);
   return {
     atM,

@@ -13,6 +13,7 @@ export function benchStrip(world: World, rigs: number): void {
   ] as const) {
     const after = [0, 0];
     const advised = new Tally();
+    const chances: number[] = [];
     let asked = 0;
     for (let seed = 1; seed <= rigs; seed += 1) {
       const wound = woundOutfit(world, seed * 107 + 13, true);
@@ -38,7 +39,10 @@ export function benchStrip(world: World, rigs: number): void {
         const estimate = estimateOf(outfit, { ...noted, walks: seen }, meantM, { ...use, strippedM: goneM });
         const advice = topAdjustment(estimate, WALK_M, outfit.truth.rimDiameterM * 1.2);
         const byM = advice.ok ? advice.value.stripM.value : 0;
-        if (step === 0 && advice.ok) advised.add(byM - wantM, advice.value.stripM.plusMinus);
+        if (step === 0 && advice.ok) {
+          advised.add(byM - wantM, advice.value.stripM.plusMinus);
+          chances.push(advice.value.chanceWithinOnePercent);
+        }
         stripped.push(Math.max(-goneM, Math.min(byM, totalM - goneM - 1.1 * WALK_M)));
         const nowM = stripped.reduce((sum, each) => sum + each, 0);
         const error = (laid.counts(nowM + WALK_M) - laid.counts(nowM)) / 100 - 1;
@@ -50,6 +54,8 @@ export function benchStrip(world: World, rigs: number): void {
       after.map((n) => percent(n, asked)).join(', ') + ` of ${asked}`,
     );
     row(`strip advice, ${name}: its ±`, advised.text);
+    const promised = chances.reduce((sum, each) => sum + each, 0) / chances.length;
+    row(`strip advice, ${name}: chance of 1 % that it gives itself`, percent(promised, 1));
   }
 }
 

@@ -1,0 +1,85 @@
+import { correctionTable } from './correctionTable';
+import { estimateCounter } from './estimateCounter';
+import { PLUS_MINUS_SDS } from '../numerics/propagate';
+import { evidenceWorth, restsOn } from './evidenceWorth';
+import type { BelievedLoad } from './loadModel';
+import { countsAt, predicted, type CounterObservation } from './observations';
+
+const measured = (value: number, relativeSd: number) => ({
+  value,
+  sd: value * relativeSd,
+  source: 'measured' as const,
+});
+const segment = (id: string, lengthM: number, lineDiameterM: number, packing: number) => ({
+  ...{ id, name: id, lineId: id, lengthM, lineDiameterM, packing, wound: true },
+  areaRelativeSd: 0.13,
+  lengthRelativeSd: 0.003,
+  windingStrain: { value: 0.02, sd: 0.012 },
+});
+const BELIEVED: BelievedLoad = {
+  arborDiameterM: measured(0.0314, 0.006),
+  widthM: measured(0.0286, 0.03),
+  fullDiameterM: measured(0.0618, 0.003),
+  constantM: measured(0.174, 0.04),
+  counter: { unitM: 0.3048, display: 'rounds' },
+  joint: null,
+  segments: [segment('backing', 140, 0.0004, 0.68), segment('top', 100, 0.00035, 0.68)],
+};
+/** The load as it truly lies: everything a little other than believed. */
+const nothing = estimateCounter(BELIEVED, []);
+const TRUTH = nothing.realise(nothing.unknowns.map((_, index) => 0.4 * Math.cos(index)));
+const goneSinceM = [0, 0];
+const seen = <T extends CounterObservation>(observation: T): number => predicted(observation, TRUTH, 0.3048);
+function walk(trueLengthM: number): CounterObservation {
+  const tape = { kind: 'tape' as const, name: `walk ${trueLengthM}`, trueLengthM, lengthSdM: 0.05, goneSinceM };
+  return { ...tape, reading: Math.round(seen({ ...tape, reading: 0 })) };
+}
+const levelOf = {
+  kind: 'level' as const,
+  name: 'level',
+  afterSegment: 1,
+  levelBelowRimM: 0,
+  levelSdM: 0.0003,
+  goneSinceM,
+};
+const level: CounterObservation = { ...levelOf, levelBelowRimM: seen(levelOf) };
+const logOf = { kind: 'wound' as const, name: 'log', segment: 1, fromShare: 0, toShare: 1, reading: 0, goneSinceM };
+const log: CounterObservation = { ...logOf, reading: Math.round(seen(logOf)) };
+
+describe('the ± of a figure, split by the pieces behind it', () => {
+  // Against the estimate itself, made again without the piece.
+  it.each([
+    ['constant', [walk(30.48), walk(60.96), level]],
+    ['constant', [walk(30.48), level, log]],
+    ['reading', [walk(30.48), walk(60.96), level, log]],
+    ['reading', [walk(18.288), walk(45.72)]],
+  ] as const)('of the %s says what it would be without each, within a tenth', (what, pieces) => {
+    const estimate = estimateCounter(BELIEVED, pieces);
+    const ownSd = (of: typeof estimate): number => {
+      if (what === 'constant') return of.constantM.sd;
+      const [reading] = correctionTable(of, [150]);
+      // The steps of layers and the whole count are no piece's.
+      const { value = NaN, plusMinus = NaN } = reading ?? {};
+      return Math.sqrt((plusMinus / PLUS_MINUS_SDS) ** 2 - 1 / 12 - (value * 0.0006) ** 2);
+    };
+    const worth = evidenceWorth(estimate, (load) =>
+      what === 'constant' ? load.constantM : countsAt(load, 150, 0.3048),
+    );
+    pieces.forEach((piece, index) => {
+      const without = estimateCounter(BELIEVED, pieces.toSpliced(index, 1));
+      const truly = ownSd(without) / ownSd(estimate);
+      expect(Math.abs((worth[index]?.widensTo ?? NaN) / truly - 1)).toBeLessThan(0.1);
+      expect(worth[index]?.observation).toBe(piece);
+    });
+  });
+
+  it('names the one piece that a figure rests on, and none where two say the same', () => {
+    const of = (pieces: readonly CounterObservation[]) => {
+      const estimate = estimateCounter(BELIEVED, pieces);
+      return restsOn(evidenceWorth(estimate, (load) => countsAt(load, 30.48, 0.3048)));
+    };
+    expect(of([walk(30.48)])).toMatchObject({ observation: { name: 'walk 30.48' } });
+    expect(of([walk(30.48), walk(30.48)])).toBeNull();
+    expect(of([])).toBeNull();
+  });
+});

@@ -1,0 +1,62 @@
+import { EVIDENCE_TAILS } from '../measurement/errors';
+import type { CounterEstimate } from './estimateCounter';
+import { predicted, sdOf, type CounterObservation, type RealisedLoad } from './observations';
+
+/** What one piece of evidence does for a figure. */
+export interface PieceWorth {
+  readonly observation: CounterObservation;
+  /** The figure's ± without the piece, over its ± with it: 1 where it tells nothing of the figure. */
+  readonly widensTo: number;
+}
+
+/** Step of a derivative, in SDs of each unknown beforehand. */
+const STEP = 1e-3;
+/** From here on a figure's ± is mostly one piece's: without it, it would be twice as wide. */
+const ALONE = 2;
+
+/**
+ * Splits the ± of a figure by the pieces behind it: by how much it would be wider without each of them. Exact for a figure and pieces
+ * that are linear over their own errors: the posterior without a piece differs by one rank (Sherman and Morrison 1950).
+ *
+ * @param estimate of the counter
+ * @param figure what the load and its counter make of it
+ * @returns for each piece, in the order of the estimate's residuals
+ */
+export function evidenceWorth(
+  estimate: CounterEstimate,
+  figure: (load: RealisedLoad) => number,
+): readonly PieceWorth[] {
+  const { unknowns, correlation, observations, counter, widened } = estimate;
+  const centre = unknowns.map(({ value }) => value);
+  const all = (at: readonly number[]): readonly number[] => {
+    const load = estimate.realise(at);
+    return [figure(load), ...observations.map((each) => predicted(each, load, counter.unitM))];
+  };
+  const slopes = centre.map((value, index) => {
+    const [up, down] = [all(centre.with(index, value + STEP)), all(centre.with(index, value - STEP))];
+    return up.map((each, row) => (each - (down[row] ?? NaN)) / (2 * STEP));
+  });
+  const covariance = (i: number, j: number): number =>
+    ((correlation[i]?.[j] ?? NaN) * (unknowns[i]?.sd ?? NaN) * (unknowns[j]?.sd ?? NaN)) / widened ** 2;
+  const together = (a: number, b: number): number =>
+    slopes.reduce(
+      (sum, row, i) =>
+        sum + slopes.reduce((inner, column, j) => inner + (row[a] ?? 0) * (column[b] ?? 0) * covariance(i, j), 0),
+      0,
+    );
+  const variance = together(0, 0);
+  return observations.map((observation, index) => {
+    const row = index + 1;
+    const offSds = estimate.residuals[index]?.offSds ?? 0;
+    // A piece with tails has pulled with its weight only.
+    const noise = sdOf(observation, counter) ** 2 * (1 + offSds ** 2 / EVIDENCE_TAILS);
+    const left = Math.max(noise - together(row, row), 1e-9 * noise);
+    return { observation, widensTo: Math.sqrt(1 + together(0, row) ** 2 / left / variance) };
+  });
+}
+
+/** The one piece that a figure rests on, where without it the ± would be twice as wide or more; else null. */
+export function restsOn(worth: readonly PieceWorth[]): PieceWorth | null {
+  const [first] = worth.toSorted((a, b) => b.widensTo - a.widensTo);
+  return first && first.widensTo >= ALONE ? first : null;
+}
