@@ -2,7 +2,7 @@
 
 import { useMemo } from 'react';
 import { correctionTable } from '@/core/calibration/correctionTable';
-import { evidenceWorth, restsOn } from '@/core/calibration/evidenceWorth';
+import { evidenceWorth, plusMinusWithout, restsOn } from '@/core/calibration/evidenceWorth';
 import { countsAt } from '@/core/calibration/observations';
 import { adviceForRig, type CounterAdvice } from '@/core/rig/count/adviceForRig';
 import { validTrial } from '@/core/rig/line/currentLine';
@@ -74,8 +74,8 @@ function Answer({ advice }: { advice: CounterAdvice }) {
       </p>
       {alone && figure && (
         <p className="text-sm text-warn">
-          This rests on one measurement, {alone.observation.name}: without it the figure would be known to{' '}
-          {format.counts(alone.widensTo * figure.plusMinus)} only. A second one would show a slip in it.
+          This rests on one measurement, {alone.observation.name}: without it the figure would be known to ±{' '}
+          {format.counts(plusMinusWithout(figure.plusMinus, alone))} only. A second one would show a slip in it.
         </p>
       )}
     </div>

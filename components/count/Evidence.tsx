@@ -1,7 +1,7 @@
 'use client';
 
 import { correctionTable } from '@/core/calibration/correctionTable';
-import { evidenceWorth } from '@/core/calibration/evidenceWorth';
+import { evidenceWorth, plusMinusWithout } from '@/core/calibration/evidenceWorth';
 import { countsAt } from '@/core/calibration/observations';
 import { usualWalkM } from '@/core/rig/count/adviceForRig';
 import { explainResidual } from '@/core/calibration/explainResidual';
@@ -37,7 +37,12 @@ export function Evidence({ estimate }: { estimate: CounterEstimate }) {
         </thead>
         <tbody>
           {estimate.residuals.map((residual, index) => (
-            <Row key={index} estimate={estimate} residual={residual} widensTo={worth[index]?.widensTo ?? 1} now={now} />
+            <Row
+              key={index}
+              estimate={estimate}
+              residual={residual}
+              without={worth[index] ? plusMinusWithout(now, worth[index]) : now}
+            />
           ))}
         </tbody>
       </table>
@@ -88,12 +93,11 @@ function Constant({ estimate, counter }: { estimate: CounterEstimate; counter: C
 interface RowProps {
   readonly estimate: CounterEstimate;
   readonly residual: CounterResidual;
-  /** The reading's ± now, and what this piece being gone makes of it. */
-  readonly now: number;
-  readonly widensTo: number;
+  /** The reading's ± without this piece. */
+  readonly without: number;
 }
 
-function Row({ estimate, residual, now, widensTo }: RowProps) {
+function Row({ estimate, residual, without }: RowProps) {
   const { format } = useUnits();
   const say = useSay();
   const isTurns = useRig().record.reel.counter === null;
@@ -117,7 +121,7 @@ function Row({ estimate, residual, now, widensTo }: RowProps) {
         <td className={`figures py-1 pr-2 ${explanation ? 'font-bold text-stop' : ''}`}>
           {(Math.abs(offSds) < 0.05 ? 0 : offSds).toFixed(1).replace('-', '−')} SD
         </td>
-        <td className="figures py-1">{(now * widensTo).toFixed(1)}</td>
+        <td className="figures py-1">{without.toFixed(1)}</td>
       </tr>
       {explanation && (
         <tr>

@@ -1,4 +1,5 @@
 import { EVIDENCE_TAILS } from '../measurement/errors';
+import { PLUS_MINUS_SDS } from '../numerics/propagate';
 import type { CounterEstimate } from './estimateCounter';
 import { predicted, sdOf, type CounterObservation, type RealisedLoad } from './observations';
 
@@ -7,6 +8,8 @@ export interface PieceWorth {
   readonly observation: CounterObservation;
   /** The figure's ± without the piece, over its ± with it: 1 where it tells nothing of the figure. */
   readonly widensTo: number;
+  /** How much more the figure's variance would be (in its unit, squared). */
+  readonly addedVariance: number;
 }
 
 /** Step of a derivative, in SDs of each unknown beforehand. */
@@ -51,8 +54,14 @@ export function evidenceWorth(
     // A piece with tails has pulled with its weight only.
     const noise = sdOf(observation, counter) ** 2 * (1 + offSds ** 2 / EVIDENCE_TAILS);
     const left = Math.max(noise - together(row, row), 1e-9 * noise);
-    return { observation, widensTo: Math.sqrt(1 + together(0, row) ** 2 / left / variance) };
+    const added = together(0, row) ** 2 / left;
+    return { observation, widensTo: Math.sqrt(1 + added / variance), addedVariance: widened ** 2 * added };
   });
+}
+
+/** A ± with what else it is made of, as it would be without a piece. */
+export function plusMinusWithout(plusMinus: number, { addedVariance }: PieceWorth): number {
+  return Math.hypot(plusMinus, PLUS_MINUS_SDS * Math.sqrt(addedVariance));
 }
 
 /** The one piece that a figure rests on, where without it the ± would be twice as wide or more; else null. */
