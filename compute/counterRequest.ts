@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { estimateCounter, type CounterEstimate } from '../core/calibration/estimateCounter';
+import type { BelievedLoad } from '../core/calibration/loadModel';
 import { type CounterObservation } from '../core/calibration/observations';
 import { ERRORS } from '../core/measurement/errors';
 import type { LoadedReelRequest } from './planRequest';
@@ -86,57 +87,70 @@ export function refineCounted(request: CountedRequest, context: z.RefinementCtx)
   });
 }
 
+/** Without a counter the spool's turns are counted, one by one. */
+const TURNS = { counter: { unitM: 1, display: 'rounds', drive: 'spool' }, lengthPerTurnM: 1, sdM: 1e-9 } as const;
+
+/**
+ * A loaded reel as it is believed by its request.
+ *
+ * @param lengthsM lengths of its segments (m), where the request leaves one open
+ */
+export function believedRequest(
+  { reel, counter, segments }: LoadedReelRequest,
+  lengthsM: readonly number[] = segments.map(({ lengthM }) => lengthM ?? NaN),
+): BelievedLoad {
+  const measured = (value: number, sd: number) => ({ value, sd: Math.max(sd, 1e-9), source: 'measured' }) as const;
+  const [constantM, sdM] = counter ? [counter.lengthPerTurnM, constantSdM(counter)] : [TURNS.lengthPerTurnM, TURNS.sdM];
+  return {
+    arborDiameterM: measured(reel.arborDiameterM, reel.diameterSdM),
+    widthM: measured(reel.widthM, Math.hypot(reel.diameterSdM, ERRORS.flangeShare.sd * reel.widthM)),
+    fullDiameterM: measured(reel.fullDiameterM, reel.diameterSdM),
+    constantM: { ...measured(constantM, sdM), source: 'maker' },
+    counter: counter ?? TURNS.counter,
+    joint: null,
+    segments: segments.map((segment, index) => ({
+      ...segment,
+      id: String(index),
+      lineId: `${segment.name} ${segment.lineDiameterM}`,
+      lengthM: lengthsM[index] ?? NaN,
+      areaRelativeSd: Math.hypot(
+        (2 * lineDiameterSdM(segment)) / segment.lineDiameterM,
+        segment.packingSd / segment.packing,
+      ),
+      lengthRelativeSd: ERRORS.lengthShare.sd,
+      windingStrain: windingStrainOf(segment),
+    })),
+  };
+}
+
 /** One estimate of a request's trials. */
 export function estimateRequest(request: CountedRequest): CounterEstimate {
-  const { reel, counter, segments } = request;
-  const measured = (value: number, sd: number) => ({ value, sd: Math.max(sd, 1e-9), source: 'measured' }) as const;
+  const { segments } = request;
   const top = segments.findLastIndex((segment) => segment.wound);
   const gone = (strippedM: number): readonly number[] => segments.map((_, index) => (index === top ? strippedM : 0));
-  return estimateCounter(
-    {
-      arborDiameterM: measured(reel.arborDiameterM, reel.diameterSdM),
-      widthM: measured(reel.widthM, Math.hypot(reel.diameterSdM, ERRORS.flangeShare.sd * reel.widthM)),
-      fullDiameterM: measured(reel.fullDiameterM, reel.diameterSdM),
-      constantM: { ...measured(counter.lengthPerTurnM, constantSdM(counter)), source: 'maker' },
-      counter,
-      joint: null,
-      segments: segments.map((segment, index) => ({
-        ...segment,
-        id: String(index),
-        lineId: `${segment.name} ${segment.lineDiameterM}`,
-        lengthM: segment.lengthM ?? NaN,
-        areaRelativeSd: Math.hypot(
-          (2 * lineDiameterSdM(segment)) / segment.lineDiameterM,
-          segment.packingSd / segment.packing,
-        ),
-        lengthRelativeSd: ERRORS.lengthShare.sd,
-        windingStrain: windingStrainOf(segment),
-      })),
-    },
-    [
-      ...request.trials.map((trial, index): CounterObservation => {
-        const name = `${trial.kind} ${index + 1}`;
-        if (trial.kind === 'turns') return { ...trial, name };
-        const strippedM = request.trials.slice(index + 1).reduce((sum, later) => sum + later.strippedBeforeM, 0);
-        const lengthSdM = trial.kind === 'tape' ? ERRORS.walkM.sd : ERRORS.lengthShare.sd * trial.trueLengthM;
-        const { trueLengthM: lengthM, reading: counts } = trial;
-        const kind = trial.kind === 'tape' ? 'tape' : 'colour';
-        return { kind, name, trueLengthM: lengthM, lengthSdM, reading: counts, goneSinceM: gone(strippedM) };
-      }),
-      ...(request.levelBelowRimM === null
-        ? []
-        : [
-            {
-              kind: 'level' as const,
-              name: 'level',
-              afterSegment: top,
-              levelBelowRimM: request.levelBelowRimM,
-              levelSdM: ERRORS.levelM.sd,
-              goneSinceM: gone(0),
-            },
-          ]),
-    ],
-  );
+  return estimateCounter(believedRequest(request), [
+    ...request.trials.map((trial, index): CounterObservation => {
+      const name = `${trial.kind} ${index + 1}`;
+      if (trial.kind === 'turns') return { ...trial, name };
+      const strippedM = request.trials.slice(index + 1).reduce((sum, later) => sum + later.strippedBeforeM, 0);
+      const lengthSdM = trial.kind === 'tape' ? ERRORS.walkM.sd : ERRORS.lengthShare.sd * trial.trueLengthM;
+      const { trueLengthM: lengthM, reading: counts } = trial;
+      const kind = trial.kind === 'tape' ? 'tape' : 'colour';
+      return { kind, name, trueLengthM: lengthM, lengthSdM, reading: counts, goneSinceM: gone(strippedM) };
+    }),
+    ...(request.levelBelowRimM === null
+      ? []
+      : [
+          {
+            kind: 'level' as const,
+            name: 'level',
+            afterSegment: top,
+            levelBelowRimM: request.levelBelowRimM,
+            levelSdM: ERRORS.levelM.sd,
+            goneSinceM: gone(0),
+          },
+        ]),
+  ]);
 }
 
 /** Round lengths along a line for a table: twenty from its outer end. */

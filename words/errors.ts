@@ -28,4 +28,10 @@ export const ERROR_WORDS: WordsFor<typeof ERROR_REASONS> = {
   'error-diameter': 'the diameter',
   'error-maker-limit': "the maker's drag limit",
   'error-strength': 'how well the strength is known',
+  'error-stretchiness': 'how stretchy the line is',
+  'error-rod-spring': "the rod's spring",
+  'error-spool-mass': 'how heavy the spool is',
+  'error-jerk-time': 'how sudden the jerk is',
+  'error-drag-set': 'how well the drag is known',
+  'error-breakaway': 'what the drag takes to start',
 };

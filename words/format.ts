@@ -48,6 +48,8 @@ export interface Formatter {
   force(valueN: number, plusMinusN?: number): string;
   counts(value: number, plusMinus?: number): string;
   percent(share: number, plusMinusShare?: number): string;
+  /** In whole per cents, the ± rounded up: for what a hand sets. */
+  wholePercent(share: number, plusMinusShare: number): string;
 }
 
 /** A formatter for the units that a person has chosen. */
@@ -80,6 +82,8 @@ export function formatterFor(units: UnitChoice): Formatter {
       plusMinus === undefined
         ? formatNumber(value, 0)
         : `${formatNumber(value, 0)} ± ${formatNumber(plusMinus, plusMinus < 9.5 ? 1 : 0)}`,
+    wholePercent: (share, plusMinusShare) =>
+      `${formatNumber(100 * share, 0)}${plusMinusShare > 0 ? ` ± ${formatNumber(Math.ceil(100 * plusMinusShare), 0)}` : ''} %`,
     percent: (share, plusMinusShare) => {
       if (plusMinusShare === undefined) return `${formatNumber(100 * share, 0)} %`;
       const decimals = decimalsForPlusMinus(100 * plusMinusShare);

@@ -2,6 +2,7 @@
 
 import { ticks } from 'd3-array';
 import { useMemo, useRef } from 'react';
+import { dragFactorSd } from '@/core/calibration/dragFactorSd';
 import { backOffTable, dragEnvelope } from '@/core/drag/dragEnvelope';
 import { USUAL_RUN } from '@/core/drag/waterPull';
 import { countMarks, type CountMark } from '@/core/rig/count/countMarks';
@@ -97,7 +98,14 @@ function shortMark(kind: CountMark['kind'], name: string): string {
 function backOffWords(view: RigView, format: Formatter, unit: string): string | null {
   if (view.setForceN === null || !view.strength) return null;
   const set = { forceN: view.setForceN, plusMinusN: 0, lengthOutM: 0 };
-  const envelope = dragEnvelope(view.current.line, view.strength, set, USUAL_RUN);
+  const envelope = dragEnvelope(
+    view.current.line,
+    view.strength,
+    set,
+    USUAL_RUN,
+    undefined,
+    dragFactorSd(view.ruler, 0),
+  );
   const end = fromSi('length', view.current.line.totalLengthM, unit);
   const rows = backOffTable(
     envelope,
@@ -105,6 +113,8 @@ function backOffWords(view: RigView, format: Formatter, unit: string): string | 
       .filter((value) => value > 0)
       .map((value) => toSi('length', value, unit)),
   );
-  const eased = rows.map((row) => `${format.length(row.lengthOutM)}: ${format.percent(row.easeTo)}`);
+  const eased = rows.map(
+    (row) => `${format.length(row.lengthOutM)}: ${format.wholePercent(row.easeTo, row.easeToPlusMinus)}`,
+  );
   return `Drag ${format.force(view.setForceN)}; ease it to ${eased.join(', ')}.`;
 }

@@ -1,8 +1,16 @@
 'use client';
 
 import { useState } from 'react';
-import { dragTarget, FRACTION_LIMITS, FRACTION_PRESETS, type DragBasis } from '@/core/drag/dragTarget';
+import {
+  dragTarget,
+  straightPlusMinusN,
+  FRACTION_LIMITS,
+  FRACTION_PRESETS,
+  type DragBasis,
+} from '@/core/drag/dragTarget';
 import { PLUS_MINUS_SDS } from '@/core/numerics/propagate';
+import type { Figure } from '@/core/provenance/figure';
+import type { Known } from '@/core/provenance/source';
 import { dragBases } from '@/core/rig/drag/dragBases';
 import { guideFactorFor } from '@/core/rig/drag/guideOfRig';
 import type { LoadRecord } from '@/core/record/record';
@@ -58,6 +66,8 @@ export function DragTargetCard({ view, load }: { view: RigView; load: LoadRecord
     );
     if (result.ok) setTypedPercent(null);
   };
+  const straightWords = (tipN: Figure, by: Known): string =>
+    format.force(tipN.value / by.value, straightPlusMinusN(tipN, by));
   return (
     <div className="flex flex-col gap-4">
       <div aria-live="polite">
@@ -70,8 +80,8 @@ export function DragTargetCard({ view, load }: { view: RigView; load: LoadRecord
               at the rod&apos;s tip: {format.percent(fraction)} of{' '}
               {basis?.strengthN && format.force(basis.strengthN.value)}, {basis && say(basis.why)} ({basis?.of}).{' '}
               {outcome.value.limitedToN !== null && "Held down to the maker's drag limit of this reel. "}
-              Straight off the reel that is about {format.force(outcome.value.targetN.value / guide.value)}, with guides
-              taken as × {guide.value.toFixed(2)} ± {(PLUS_MINUS_SDS * guide.sd).toFixed(2)} (
+              Straight off the reel that is {straightWords(outcome.value.targetN, guide)}, with guides taken as ×{' '}
+              {guide.value.toFixed(2)} ± {(PLUS_MINUS_SDS * guide.sd).toFixed(2)} (
               {guide.source === 'measured'
                 ? 'measured with this rod at this bend'
                 : `a default for a rod bent to ${bend}°, not measured`}

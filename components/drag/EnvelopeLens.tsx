@@ -2,12 +2,14 @@
 
 import { ticks } from 'd3-array';
 import { useMemo } from 'react';
+import { dragFactorSd } from '@/core/calibration/dragFactorSd';
 import { backOffTable, dragEnvelope, type DragEnvelope } from '@/core/drag/dragEnvelope';
-import type { LeverCurve } from '@/core/drag/leverCurve';
+import { leverPlace, type LeverCurve, type LeverPlace } from '@/core/drag/leverCurve';
 import { USUAL_RUN } from '@/core/drag/waterPull';
 import { leverOfRig } from '@/core/rig/drag/leverOfRig';
 import type { RigRecord } from '@/core/record/record';
 import type { RigView } from '@/core/rig/view/rigView';
+import type { Formatter } from '@/words/format';
 import { fromSi, toSi } from '@/core/units/units';
 import { TextField } from '@/components/fields/TextField';
 import { LensChart, type LensCurve } from '@/components/line/LensChart';
@@ -17,7 +19,7 @@ import { useUnits } from '@/components/units/UnitsProvider';
 import { useSpeed } from './useSpeed';
 
 /** The usual ± of three pulls with a scale, as a share (from memory). */
-const SET_SHARE = 0.05;
+export const SET_SHARE = 0.05;
 
 /** A hundred metres of 0.4 mm line drawn broadside through the sea at 1 m/s (N), with a cylinder's drag of 1.2. */
 const BELLY_N = 25;
@@ -27,12 +29,13 @@ export function EnvelopeLens({ view, forceN, isSet }: { view: RigView; forceN: n
   const { record } = useRig();
   const { units, format } = useUnits();
   const speed = useSpeed(`run-speed:${record.id}`, 6, 40);
-  const { strength } = view;
+  const { strength, ruler } = view;
   const { line } = view.current;
   const envelope = useMemo((): DragEnvelope | null => {
     const set = { forceN, plusMinusN: SET_SHARE * forceN, lengthOutM: 0 };
-    return strength ? dragEnvelope(line, strength, set, { ...USUAL_RUN, speedMS: speed.speedMS ?? 0 }) : null;
-  }, [line, strength, forceN, speed.speedMS]);
+    const run = { ...USUAL_RUN, speedMS: speed.speedMS ?? 0 };
+    return strength ? dragEnvelope(line, strength, set, run, undefined, dragFactorSd(ruler, 0)) : null;
+  }, [line, strength, forceN, speed.speedMS, ruler]);
   const curves = useMemo(() => (envelope ? curvesOf(envelope, units.force) : []), [envelope, units.force]);
   const last = envelope?.points.at(-1);
   if (!envelope || !last || !strength) return null;
@@ -121,7 +124,8 @@ function Passes({ envelope }: { envelope: DragEnvelope }) {
     lengthOutM === null ? [] : [`${format.percent(share)} at ${format.length(lengthOutM)}`],
   );
   const last = envelope.points.at(-1);
-  const { safeLengthM, safeByBoundM } = envelope;
+  const { safeLengthM, safeByBoundM, safeBetweenM } = envelope;
+  const [leastM, mostM] = safeBetweenM;
   const toTheEnd = safeLengthM !== null && last !== undefined && safeLengthM >= last.lengthOutM - 1e-6;
   return (
     <p className="mt-1">
@@ -133,11 +137,19 @@ function Passes({ envelope }: { envelope: DragEnvelope }) {
         : safeLengthM === null
           ? 'It is too much from the start'
           : `It may be left alone to ${format.length(safeLengthM)} out, in the mean`}
+      {!toTheEnd || leastM !== safeLengthM ? betweenWords(format, leastM, mostM, last?.lengthOutM ?? 0) : ''}
       {safeByBoundM !== null && last && safeByBoundM < last.lengthOutM - 1e-6
         ? `; by what 95 of 100 hold, to ${format.length(safeByBoundM)}.`
         : '.'}
     </p>
   );
+}
+
+/** Where the true end of what is safe may lie, by the ± of the pull and of the strength. */
+function betweenWords(format: Formatter, leastM: number | null, mostM: number | null, endM: number): string {
+  const least = leastM === null ? 'never' : format.length(leastM);
+  const most = mostM === null ? 'never' : mostM >= endM - 1e-6 ? 'the end' : format.length(mostM);
+  return least === most ? ' (the ± changes nothing of that)' : ` (by its ± between ${least} and ${most})`;
 }
 
 /** The lever's curve where there is one. */
@@ -175,8 +187,12 @@ function BackOffRows({
           <tr key={row.lengthOutM} className="border-b border-edge">
             <td className="figures py-1 pr-3">{format.length(row.lengthOutM)}</td>
             <td className="figures py-1 pr-3">{format.force(row.leftAloneN, row.plusMinusN)}</td>
-            <td className="figures py-1 pr-3">{format.percent(row.easeTo)}</td>
-            {lever && <td className="figures py-1">{leverWords(lever.positionFor(forceN * row.easeTo))}</td>}
+            <td className="figures py-1 pr-3">{format.wholePercent(row.easeTo, row.easeToPlusMinus)}</td>
+            {lever && (
+              <td className="figures py-1">
+                {leverWords(format, leverPlace(lever, forceN * row.easeTo, forceN * row.easeToPlusMinus))}
+              </td>
+            )}
           </tr>
         ))}
       </tbody>
@@ -184,5 +200,5 @@ function BackOffRows({
   );
 }
 
-const leverWords = (position: number | null): string =>
-  position === null ? 'out of its sweep' : `${Math.round(100 * position)} %`;
+const leverWords = (format: Formatter, place: LeverPlace | null): string =>
+  place === null ? 'out of its sweep' : format.wholePercent(place.position, place.plusMinus);

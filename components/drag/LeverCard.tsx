@@ -2,7 +2,9 @@
 
 import { line as linePath } from 'd3-shape';
 import { useState } from 'react';
-import { FREE_N, type LeverCurve } from '@/core/drag/leverCurve';
+import { FREE_N, leverPlace, type LeverCurve } from '@/core/drag/leverCurve';
+import { ERRORS } from '@/core/measurement/errors';
+import { PLUS_MINUS_SDS } from '@/core/numerics/propagate';
 import { readDragPull } from '@/core/drag/readPull';
 import { leverOfRig, type LeverOfRig } from '@/core/rig/drag/leverOfRig';
 import type { LoadRecord } from '@/core/record/record';
@@ -212,7 +214,7 @@ function Positions({
 }) {
   const { record } = useRig();
   const { format } = useUnits();
-  const strikeAt = targetN === null ? null : curve.positionFor(targetN);
+  const strikeAt = targetN === null ? null : leverPlace(curve, targetN);
   const limits = [
     { what: "the maker's limit", atN: record.reel.dragLimitN },
     {
@@ -235,7 +237,7 @@ function Positions({
           ? 'choose a target first.'
           : strikeAt === null
             ? `the sweep does not reach ${format.force(targetN)}: the preset is too ${fullN < targetN ? 'loose' : 'tight'}.`
-            : `${format.force(targetN)} at ${share(strikeAt)}.`}
+            : `${format.force(targetN)} at ${format.wholePercent(strikeAt.position, strikeAt.plusMinus)} of the sweep, one pull a place taken as good to ${format.percent(PLUS_MINUS_SDS * ERRORS.pullShare.sd)}.`}
       </li>
       <li className={passed ? 'font-semibold text-stop' : ''}>
         <b>Full:</b> {format.force(fullN)} with the lever forward

@@ -1,6 +1,7 @@
 'use client';
 
-import { piecesOut, surge, type SurgeSetup } from '@/core/drag/surge';
+import { PLUS_MINUS_SDS } from '@/core/numerics/propagate';
+import { piecesOut, surge, surgeFigures, type SurgeSetup } from '@/core/drag/surge';
 import { DEFAULT_ROD_STIFFNESS, elasticPieces, spoolInertia } from '@/core/rig/drag/elasticLine';
 import type { RigView } from '@/core/rig/view/rigView';
 import { spoolStateAt } from '@/core/spool/loadedLine';
@@ -9,6 +10,8 @@ import { QuantityField, useQuantity } from '@/components/fields/QuantityField';
 import { useRig } from '@/components/rig/RigProvider';
 import { CollapsibleCard } from '@/components/ui/CollapsibleCard';
 import { useUnits } from '@/components/units/UnitsProvider';
+import { useSay } from '@/components/units/useSay';
+import { SET_SHARE } from './EnvelopeLens';
 
 /** A jerk takes about so long (s; from memory). */
 const JERK_S = 0.3;
@@ -28,6 +31,7 @@ export function SurgeCard({
 }) {
   const { record } = useRig();
   const { format } = useUnits();
+  const say = useSay();
   const out = useQuantity(`surge-out:${record.id}`, 'length', 60, { min: 1, max: 5000 });
   const jerk = useQuantity(`surge-by:${record.id}`, 'length', 1.5, { min: 0.05, max: 20 });
   const pieces = elasticPieces(view);
@@ -48,11 +52,19 @@ export function SurgeCard({
   };
   const jerkM = jerk.value ?? 1.5;
   const found = surge(setup, jerkM, JERK_S);
+  const figures = surgeFigures(setup, jerkM, JERK_S, {
+    tensionRelativeSd: SET_SHARE / PLUS_MINUS_SDS,
+    isBreakawayRead: isJerkRead,
+  });
+  const { peakN, lockedN } = figures;
   const asOneLine = (material: 'nylon' | 'braid'): number =>
     surge({ ...setup, pieces: [{ lengthM: lengthOutM, material, strengthN: weakest.strengthN.value }] }, jerkM, JERK_S)
       .lockedN;
   return (
-    <CollapsibleCard title="A sudden surge" line={`${format.force(found.peakN)} at ${format.length(lengthOutM)} out`}>
+    <CollapsibleCard
+      title="A sudden surge"
+      line={`${format.force(peakN.value, peakN.plusMinus)} at ${format.length(lengthOutM)} out`}
+    >
       <div className="flex flex-col gap-3">
         <div className="grid grid-cols-2 gap-2">
           <QuantityField
@@ -67,16 +79,17 @@ export function SurgeCard({
           <QuantityField label="The fish jerks by" {...jerk.field} />
         </div>
         <p aria-live="polite">
-          It comes to <b className="figures text-2xl">{format.force(found.peakN)}</b>,{' '}
+          It comes to <b className="figures text-2xl">{format.force(peakN.value, peakN.plusMinus)}</b>,{' '}
           {format.percent(found.peakN / weakest.strengthN.value)} of the {weakest.name}.{' '}
           {found.dragGives
             ? `The drag gives way: its breakaway, and ${format.force(found.inertiaN)} to get the spool turning.`
             : 'Line and rod take it up before the drag gives way.'}
         </p>
         <p className="text-sm">
-          Were the drag locked it would be {format.force(found.lockedN)}: {format.force(asOneLine('nylon'))} if all of
-          it were nylon, {format.force(asOneLine('braid'))} if it were braid. Nylon stretches and forgives; braid leaves
-          it to the rod and the drag.
+          The ± comes mostly from {peakN.mainlyFrom && say(peakN.mainlyFrom)}. Were the drag locked it would be{' '}
+          {format.force(lockedN.value, lockedN.plusMinus)}: {format.force(asOneLine('nylon'))} if all of it were nylon,{' '}
+          {format.force(asOneLine('braid'))} if it were braid. Nylon stretches and forgives; braid leaves it to the rod
+          and the drag.
         </p>
         <p className="text-xs text-ink-soft">
           Over {JERK_S} s; the rod taken as {DEFAULT_ROD_STIFFNESS} N for each metre of its tip and the spool as 150 g

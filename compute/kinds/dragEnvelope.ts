@@ -1,7 +1,10 @@
 import { z } from 'zod';
 import { backOffTable, dragEnvelope as envelopeOf } from '../../core/drag/dragEnvelope';
+import { dragFactorSd } from '../../core/calibration/dragFactorSd';
+import { estimateCounter } from '../../core/calibration/estimateCounter';
 import { LINE_FRICTION, WATER_DENSITY } from '../../core/drag/waterPull';
 import { rigStrength } from '../../core/strength/rigStrength';
+import { believedRequest } from '../counterRequest';
 import { defineKind, inSi } from '../kind';
 import { planRequest } from '../planRequest';
 import { reelSchema, segmentSchema } from '../requestSchemas';
@@ -84,6 +87,7 @@ export const dragEnvelope = defineKind({
       { forceN: request.setForceN, plusMinusN: request.setPlusMinusN, lengthOutM: request.setLengthOutM },
       { speedMS: request.runSpeedMS, densityKgM3: request.densityKgM3, friction: LINE_FRICTION },
       request.stations,
+      dragFactorSd(estimateCounter(believedRequest({ ...request, counter: null }), []), request.setLengthOutM),
     );
     return {
       ok: true,
@@ -92,6 +96,7 @@ export const dragEnvelope = defineKind({
         passes: envelope.passes,
         safeLengthM: envelope.safeLengthM,
         safeByBoundM: envelope.safeByBoundM,
+        safeBetweenM: envelope.safeBetweenM,
         backOff: backOffTable(envelope, request.lengthsM),
       },
     };

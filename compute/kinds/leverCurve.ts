@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { leverCurve as curveOf, presetGain } from '../../core/drag/leverCurve';
+import { leverCurve as curveOf, leverPlace, presetGain } from '../../core/drag/leverCurve';
 import { defineKind, inSi } from '../kind';
 
 const position = z.number().min(0, 'the lever goes from 0').max(1, 'the lever goes to 1');
@@ -43,7 +43,10 @@ export const leverCurve = defineKind({
       ok: true,
       value: {
         curve: positions.map((at) => ({ position: at, forceN: curve.forceAt(at) })),
-        positionsFor: forcesN.map((forceN) => ({ forceN, position: curve.positionFor(forceN) })),
+        positionsFor: forcesN.map((forceN) => {
+          const place = leverPlace(curve, forceN);
+          return { forceN, position: place?.position ?? null, plusMinus: place?.plusMinus ?? null };
+        }),
         presetGains: places.flatMap((at) => {
           const gain = presetGain(points.filter((point) => point.position === at));
           return gain ? [{ position: at, ...gain }] : [];

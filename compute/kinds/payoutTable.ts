@@ -1,5 +1,8 @@
 import { z } from 'zod';
+import { estimateCounter } from '../../core/calibration/estimateCounter';
+import { payoutPlusMinus } from '../../core/calibration/payoutPlusMinus';
 import { payoutTable as payoutRows } from '../../core/counter/payoutTable';
+import { believedRequest } from '../counterRequest';
 import { defineKind, inSi } from '../kind';
 import { planRequest } from '../planRequest';
 import { loadedReelShape, refineUnknowns } from '../requestSchemas';
@@ -17,7 +20,7 @@ const schema = z
 export const payoutTable = defineKind({
   name: 'payout-table',
   summary:
-    'Turns, counter reading (unwrapped, unrounded), wound diameter and drag factor at true lengths off a loaded spool.',
+    'Turns, counter reading (unwrapped, unrounded), wound diameter and drag factor at true lengths off a loaded spool, each with ±.',
   schema,
   example: {
     reel: { arborDiameterM: 0.032, widthM: 0.029, fullDiameterM: 0.062 },
@@ -44,13 +47,19 @@ export const payoutTable = defineKind({
         : [],
     );
     if (beyond.length > 0) return { ok: false, fields: beyond };
+    const lengthsM = line.segments.map(({ lengthM }) => lengthM);
+    const believed = estimateCounter(believedRequest(request, lengthsM), []);
+    const plusMinuses = payoutPlusMinus(believed, request.trueLengthsM);
     const overfull = line.fullDiameterM > request.reel.fullDiameterM * (1 + 1e-9);
     return {
       ok: true,
       value: {
         fullDiameterM: line.fullDiameterM,
         overfull,
-        rows: payoutRows(line, request.counter, request.trueLengthsM),
+        rows: payoutRows(line, request.counter, request.trueLengthsM).map((row, index) => {
+          const { reading = NaN, ...plusMinus } = plusMinuses[index] ?? {};
+          return { ...row, plusMinus: { ...plusMinus, reading: row.reading === null ? null : reading } };
+        }),
       },
     };
   },

@@ -190,6 +190,13 @@ describe('dragEnvelope', () => {
     expect(tight.safeLengthM).toBeGreaterThan(tight.safeByBoundM ?? 0);
     expect(tight.points.find((point) => point.lengthOutM > (tight.safeByBoundM ?? 0))?.boundShare).toBeGreaterThan(1);
     expect(dragEnvelope(line, strength, { forceN: 95, plusMinusN: 1, lengthOutM: 0 }, still).safeLengthM).toBeNull();
+    // The true end may lie nearer and farther, the more so the less is known.
+    const between = (plusMinusN: number, sd: number) =>
+      dragEnvelope(line, strength, { forceN: 48, plusMinusN, lengthOutM: 0 }, still, 400, () => sd).safeBetweenM;
+    const [sure, unsure, vague] = [between(0.1, 0), between(4, 0), between(4, 0.05)];
+    for (const [least, most] of [sure, unsure, vague]) expect(least ?? -1).toBeLessThanOrEqual(most ?? -1);
+    expect(unsure[0] ?? -1).toBeLessThanOrEqual(sure[0] ?? -1);
+    expect((vague[1] ?? -1) - (vague[0] ?? -1)).toBeGreaterThan((sure[1] ?? -1) - (sure[0] ?? -1));
   });
 
   it('has a table that says how far to ease it', () => {

@@ -16,8 +16,8 @@ export interface EnvelopePoint {
   readonly lengthOutM: number;
   /** Times that the same drag torque pulls harder than when it was set. */
   readonly dragFactor: number;
-  /** Half of the step of one layer, as a share of the factor: real layers come off whole. */
-  readonly layerStep: number;
+  /** Half of the factor's 95 % interval, as a share of it: what is not known of the spool, and half of the step of one layer. */
+  readonly factorPlusMinusShare: number;
   /** Pull at the tip, and at the fish with the water on the line between (N), each with its ±. */
   readonly tipForceN: number;
   readonly tipPlusMinusN: number;
@@ -39,6 +39,8 @@ export interface DragEnvelope {
   /** Largest length out at which the drag may be left alone: nothing breaks in the mean, and by bound; null: never. */
   readonly safeLengthM: number | null;
   readonly safeByBoundM: number | null;
+  /** The 95 % interval of `safeLengthM`, by the ± of the pull and of what the places hold; null: never. */
+  readonly safeBetweenM: readonly [least: number | null, most: number | null];
 }
 
 const SHARES = [0.5, 0.8, 1] as const;
@@ -56,6 +58,7 @@ const STATIONS = 200;
  * @param set the drag as it was set
  * @param run how fast the line goes through which water; speed 0 leaves the water out
  * @param stations number of equal steps from nothing out to everything out
+ * @param factorSdAt relative SD of the growth of the drag at a length out; left out: the spool is known
  */
 export function dragEnvelope(
   line: LoadedLine,
@@ -63,6 +66,7 @@ export function dragEnvelope(
   set: DragAsSet,
   run: RunThroughWater,
   stations = STATIONS,
+  factorSdAt: (lengthOutM: number) => number = () => 0,
 ): DragEnvelope {
   const diameterAt = (lengthOutM: number) => {
     const paidOutM = Math.min(Math.max(lengthOutM - line.handLinedLengthM, 0), line.woundLengthM);
@@ -76,13 +80,15 @@ export function dragEnvelope(
     const { diameterM, segment } = diameterAt(lengthOutM);
     const dragFactor = setDiameterM / diameterM;
     const tipForceN = set.forceN * dragFactor;
-    const layerStep = segment.lineDiameterM / diameterM;
-    const tipPlusMinusN = Math.hypot(set.plusMinusN * dragFactor, tipForceN * layerStep);
+    // Where it was set it pulls what it was set to, whatever the layer.
+    const layerStep = lengthOutM === set.lengthOutM ? 0 : segment.lineDiameterM / diameterM;
+    const factorPlusMinusShare = Math.hypot(PLUS_MINUS_SDS * factorSdAt(lengthOutM), layerStep);
+    const tipPlusMinusN = Math.hypot(set.plusMinusN * dragFactor, tipForceN * factorPlusMinusShare);
     const onLine = water(lengthOutM);
     return {
       lengthOutM,
       dragFactor,
-      layerStep,
+      factorPlusMinusShare,
       tipForceN,
       tipPlusMinusN,
       fishForceN: tipForceN + onLine.value,
@@ -102,7 +108,16 @@ export function dragEnvelope(
     })),
     safeLengthM: safe((point) => point.share < 1),
     safeByBoundM: safe((point) => point.boundShare === null || point.boundShare < 1),
+    safeBetweenM: [
+      safe((point) => point.share * (1 + shareOpen(point)) < 1),
+      safe((point) => point.share * (1 - shareOpen(point)) < 1),
+    ],
   };
+}
+
+/** Half of the 95 % interval of a point's share of the strength, relative to it: the pull's ± and the place's. */
+function shareOpen({ fishForceN, fishPlusMinusN, weakest: { strengthN } }: EnvelopePoint): number {
+  return Math.hypot(fishPlusMinusN / fishForceN, (PLUS_MINUS_SDS * strengthN.sd) / strengthN.value);
 }
 
 /** A place with what the water holds back of the line outside of it (N). */
@@ -135,6 +150,7 @@ export interface BackOff {
   readonly plusMinusN: number;
   /** What is to be left of the setting, as a share of its torque. */
   readonly easeTo: number;
+  readonly easeToPlusMinus: number;
 }
 
 /**
@@ -150,6 +166,10 @@ export function backOffTable(envelope: DragEnvelope, lengthsM: readonly number[]
     if (lengthOutM > endM) return [];
     const point = envelope.points.find((each) => each.lengthOutM >= lengthOutM - 1e-9);
     if (!point) return [];
-    return { lengthOutM, leftAloneN: point.tipForceN, plusMinusN: point.tipPlusMinusN, easeTo: 1 / point.dragFactor };
+    const { tipForceN, tipPlusMinusN, dragFactor, factorPlusMinusShare } = point;
+    return {
+      ...{ lengthOutM, leftAloneN: tipForceN, plusMinusN: tipPlusMinusN },
+      ...{ easeTo: 1 / dragFactor, easeToPlusMinus: factorPlusMinusShare / dragFactor },
+    };
   });
 }

@@ -55,3 +55,9 @@ export function dragTarget(
     warnings,
   });
 }
+
+/** The ± of a pull straight off the reel that a pull at the tip stands for (N): the pull's own and the guides'. */
+export function straightPlusMinusN(tipN: Pick<Figure, 'value' | 'plusMinus'>, guide: Known): number {
+  const straightN = tipN.value / guide.value;
+  return straightN * Math.hypot(tipN.plusMinus / tipN.value, (PLUS_MINUS_SDS * guide.sd) / guide.value);
+}

@@ -1,7 +1,7 @@
 import { buildLoadedLine } from '../spool/loadedLine';
 import { rigStrength } from '../strength/rigStrength';
 import { dragNow, startFight, stepFight, type FightSetup, type FightState, type Hands } from './fight';
-import { stiffnessOf, storedEnergyJ, surge, type SurgeSetup } from './surge';
+import { stiffnessOf, storedEnergyJ, surge, surgeFigures, type SurgeSetup } from './surge';
 import { LINE_FRICTION, WATER_DENSITY } from './waterPull';
 
 const LINE = buildLoadedLine({ arborDiameterM: 0.04, widthM: 0.035 }, [
@@ -145,6 +145,22 @@ describe('a surge', () => {
     expect(gives.peakN).toBeCloseTo(50 + gives.inertiaN, 9);
     // I·α/r²: seventy grams square centimetre and a jerk of a metre in a fifth of a second.
     expect(surge(setup('braid', 50), 1, 0.2).inertiaN).toBeCloseTo((0.00007 * (2 / 0.04)) / 0.0009, 9);
+  });
+
+  it('has a ± from what nobody has measured of rod, line, spool and jerk', () => {
+    const known = { tensionRelativeSd: 0.025, isBreakawayRead: true };
+    const locked = surgeFigures(setup('nylon'), 1, 0.5, known);
+    expect(locked.peakN.value).toBeCloseTo(surge(setup('nylon'), 1, 0.5).peakN, 9);
+    // By hand: ΔT = 1 ÷ (L/EA + 1/k), L/EA ± 20 %, k ± 40 %, and 2.5 % of the 40 N that are on.
+    const [line, rod] = [50 / stiffnessOf('nylon', 200), 1 / 80];
+    const up = (l: number, r: number): number => 1 / (line * l + rod / r);
+    const [byLine, byRod] = [(up(1.2, 1) - up(0.8, 1)) / 2, (up(1, 1.4) - up(1, 0.6)) / 2];
+    expect(locked.peakN.plusMinus).toBeCloseTo(1.96 * Math.hypot(byLine, byRod, 1), 6);
+    // Where the drag gives way, it is its breakaway that tells, the less so when nobody has read it.
+    const gives = surgeFigures(setup('braid', 50), 1, 0.5, known).peakN;
+    expect(
+      surgeFigures(setup('braid', 50), 1, 0.5, { ...known, isBreakawayRead: false }).peakN.plusMinus,
+    ).toBeGreaterThan(gives.plusMinus);
   });
 
   it('is stored in nylon as energy that braid does not hold', () => {

@@ -1,3 +1,4 @@
+import { ERRORS } from '../measurement/errors';
 import type { Known } from '../provenance/source';
 import { requireNotNegative, requirePositive } from '../result';
 
@@ -34,7 +35,7 @@ export function estimatedGuideFactor(rodAngleRad: number, friction: Known = DEFA
 export function measuredGuideFactor(
   bentN: readonly number[],
   straightN: readonly number[],
-  scaleRelativeSd = 0.03,
+  scaleRelativeSd = ERRORS.pullShare.sd,
 ): Known {
   const mean = (pulls: readonly number[]): number => pulls.reduce((sum, pull) => sum + pull, 0) / pulls.length;
   const [bent, straight] = [mean(bentN), mean(straightN)];

@@ -1,4 +1,4 @@
-import { leverCurve, presetGain, type LeverPoint } from './leverCurve';
+import { leverCurve, leverPlace, presetGain, type LeverPoint } from './leverCurve';
 import { PRESET_AT_START, stepPreset, type PresetAct, type PresetState } from './presetState';
 
 const at = (position: number, forceN: number, presetTurns = 0): LeverPoint => ({ position, forceN, presetTurns });
@@ -30,6 +30,19 @@ describe('a lever over its sweep', () => {
     for (const forceN of [5, 30, 60, 81])
       expect(curve.forceAt(curve.positionFor(forceN) ?? NaN)).toBeCloseTo(forceN, 3);
     expect(curve.positionFor(200)).toBeNull();
+  });
+
+  it('says how well that place is known: by the pulls behind the curve, and the pull that is asked for', () => {
+    const curve = curveOf([at(0, 0), at(0.5, 40), at(1, 80)]);
+    // A straight lever: what a pull is off by, the place is off by in the same share.
+    expect(leverPlace(curve, 40)).toEqual({
+      position: expect.closeTo(0.5, 4) as number,
+      plusMinus: expect.closeTo(0.5 * 1.96 * 0.03, 4) as number,
+    });
+    expect(leverPlace(curve, 40, 8)?.plusMinus).toBeCloseTo(Math.hypot(0.1, 0.5 * 1.96 * 0.03), 4);
+    expect(leverPlace(curve, 90)).toBeNull();
+    // Beyond the ends of the sweep nothing is claimed.
+    expect(leverPlace(curve, 79.9)?.plusMinus).toBeLessThan(1.96 * 0.03);
   });
 
   it('means several pulls of one place, and levels what the scale scatters', () => {

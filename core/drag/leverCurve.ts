@@ -1,5 +1,7 @@
+import { ERRORS } from '../measurement/errors';
 import { bisect } from '../numerics/bisect';
 import { linearFit } from '../numerics/linearFit';
+import { PLUS_MINUS_SDS } from '../numerics/propagate';
 import { studentQuantile } from '../numerics/studentQuantile';
 import { failure, success, type Outcome } from '../result';
 
@@ -20,6 +22,13 @@ export interface LeverCurve {
   forceAt(position: number): number;
   /** Where the lever stands for a pull; null where the sweep does not reach it. */
   positionFor(forceN: number): number | null;
+}
+
+/** Where a lever stands for a pull, as a share of its sweep. */
+export interface LeverPlace {
+  readonly position: number;
+  /** Half of its 95 % interval, as far as the sweep goes. */
+  readonly plusMinus: number;
 }
 
 /** Points from which a curve is drawn. */
@@ -80,6 +89,23 @@ export function leverCurve(points: readonly LeverPoint[]): Outcome<LeverCurve, L
       return root.ok ? root.value.root : null;
     },
   });
+}
+
+/**
+ * Where the lever stands for a pull, with what the pulls of the curve and the pull itself leave open.
+ *
+ * @param forceN pull at the tip (N)
+ * @param plusMinusN half of its own 95 % interval (N)
+ * @returns null where the sweep does not reach it
+ */
+export function leverPlace(curve: LeverCurve, forceN: number, plusMinusN = 0): LeverPlace | null {
+  const position = curve.positionFor(forceN);
+  if (position === null) return null;
+  const openN = Math.hypot(plusMinusN, PLUS_MINUS_SDS * ERRORS.pullShare.sd * forceN);
+  const [from, to] = [curve.points[0]?.position ?? 0, curve.points.at(-1)?.position ?? 1];
+  const least = curve.positionFor(forceN - openN) ?? from;
+  const most = curve.positionFor(forceN + openN) ?? to;
+  return { position, plusMinus: (most - least) / 2 };
 }
 
 function meansByPosition(points: readonly LeverPoint[]): readonly LeverPoint[] {

@@ -1,4 +1,8 @@
 import { MATERIAL, type Material } from '../materials/materials';
+import { ERRORS } from '../measurement/errors';
+import { PLUS_MINUS_SDS, propagate } from '../numerics/propagate';
+import type { Figure } from '../provenance/figure';
+import { because } from '../reasons';
 import { requirePositive } from '../result';
 
 /** Force for each metre that a rod's tip gives way (N/m): a default from memory, between a light rod and a stand-up one. */
@@ -80,3 +84,63 @@ export function surge(setup: SurgeSetup, surgeM: number, overS: number): Surge {
   const drawnN = Math.max(breakawayN, tensionN) + inertiaN;
   return { peakN: Math.min(lockedN, drawnN), lockedN, dragGives: drawnN < lockedN, inertiaN };
 }
+
+/** What of a surge is known to what relative SD, beside what every surge leaves open. */
+export interface SurgeKnown {
+  /** The drag as it was set. */
+  readonly tensionRelativeSd: number;
+  /** False where nobody read a jerk of this drag. */
+  readonly isBreakawayRead: boolean;
+}
+
+/** The highest tension, and that with the drag locked, each with its ±. */
+export interface SurgeFigures {
+  readonly peakN: Figure;
+  readonly lockedN: Figure;
+}
+
+/**
+ * A surge with what is not known of it: how stretchy the line is, the rod, the mass of the spool, the time that the jerk takes, the
+ * drag and its breakaway. Arguments as in {@link surge}.
+ */
+export function surgeFigures(setup: SurgeSetup, surgeM: number, overS: number, known: SurgeKnown): SurgeFigures {
+  const one = (reason: SurgeOpen, sd: number) => ({ from: because(reason), value: 1, sd });
+  const inputs = [
+    one('error-stretchiness', ERRORS.stretchinessShare.sd),
+    one('error-rod-spring', ERRORS.rodSpringShare.sd),
+    one('error-spool-mass', ERRORS.spoolMassShare.sd),
+    one('error-jerk-time', ERRORS.jerkTimeShare.sd),
+    one('error-drag-set', known.tensionRelativeSd),
+    one('error-breakaway', known.isBreakawayRead ? ERRORS.pullShare.sd : ERRORS.breakawayShare.sd),
+  ];
+  const spread = propagate(inputs, ([stretch = 1, rod = 1, mass = 1, time = 1, drag = 1, breakaway = 1]) => {
+    const { pieces, rodStiffnessNPerM, tensionN, breakawayN, inertiaKgM2 } = setup;
+    const otherwise = surge(
+      {
+        ...setup,
+        pieces: pieces.map((piece) => ({ ...piece, strengthN: piece.strengthN / stretch })),
+        rodStiffnessNPerM: rodStiffnessNPerM * rod,
+        tensionN: tensionN * drag,
+        breakawayN: breakawayN * drag * breakaway,
+        inertiaKgM2: inertiaKgM2 * mass,
+      },
+      surgeM,
+      overS * time,
+    );
+    return [otherwise.peakN, otherwise.lockedN];
+  });
+  const figure = (at: number): Figure => ({
+    value: spread.values[at] ?? NaN,
+    plusMinus: PLUS_MINUS_SDS * (spread.sds[at] ?? NaN),
+    mainlyFrom: spread.largestContributors[at] ?? null,
+  });
+  return { peakN: figure(0), lockedN: figure(1) };
+}
+
+type SurgeOpen =
+  | 'error-stretchiness'
+  | 'error-rod-spring'
+  | 'error-spool-mass'
+  | 'error-jerk-time'
+  | 'error-drag-set'
+  | 'error-breakaway';

@@ -58,6 +58,15 @@ export const ERRORS = {
   },
   /** Room beside the flanges that no turn fills, as a share of the width. */
   flangeShare: { sd: 0.03, unit: 'share', source: 'up to 6 %, from memory' },
+  /** One reading of a pull on a scale, by hand. */
+  pullShare: { sd: 0.03, unit: 'share', source: 'from memory' },
+  /** How stretchy a line is against its material's usual; a rod's tip as a spring; what turns with the spool; how long a jerk takes. */
+  stretchinessShare: { sd: 0.2, unit: 'share', source: 'from memory' },
+  rodSpringShare: { sd: 0.4, unit: 'share', source: 'from memory' },
+  spoolMassShare: { sd: 0.3, unit: 'share', source: 'from memory' },
+  jerkTimeShare: { sd: 0.3, unit: 'share', source: 'from memory' },
+  /** A jerk of the drag against its moving pull, where none was read. */
+  breakawayShare: { sd: 0.15, unit: 'share', source: 'from memory' },
   /** One maker's ratings among themselves, and makers' ideas of "full". */
   ratingShare: { sd: 0.05, unit: 'share', source: 'from memory' },
   ratingHabitShare: { sd: 0.06, unit: 'share', source: 'from memory' },

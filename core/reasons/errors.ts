@@ -26,4 +26,10 @@ export const ERROR_REASONS = {
   'error-diameter': {},
   'error-maker-limit': {},
   'error-strength': {},
+  'error-stretchiness': {},
+  'error-rod-spring': {},
+  'error-spool-mass': {},
+  'error-jerk-time': {},
+  'error-drag-set': {},
+  'error-breakaway': {},
 } as const;

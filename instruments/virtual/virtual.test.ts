@@ -83,7 +83,11 @@ describe('the virtual counter reel', () => {
     expect(stripped.value.levelBelowRimM()).toBeGreaterThan(loaded().levelBelowRimM());
     // Through the whole copper, and on into the nylon under it.
     const torn = loaded().strip(60);
-    expect(torn.ok && torn.value.state.wound).toHaveLength(1);
+    if (!torn.ok) throw new Error(torn.reason);
+    expect(torn.value.state.wound.map(({ lengthM }) => lengthM > 0)).toEqual([true, false]);
+    // What is gone keeps its place: more of it goes on where it was, and not on to what lay under it.
+    const mended = torn.value.add(1, 7).state.wound;
+    expect(mended.map(({ lengthM }) => lengthM)).toEqual([torn.value.state.wound[0]?.lengthM, 7]);
     expect(loaded().strip(600)).toMatchObject({ ok: false, reason: 'strip-longer-than-line' });
     expect(loaded().walk(500)).toMatchObject({ ok: false, reason: 'walk-longer-than-line' });
   });

@@ -112,19 +112,24 @@ export class VirtualReel implements CounterInstrument {
     return this.next({ turnsOut: 0, zeroTurns: 0 });
   }
 
-  /** Takes line off the outer end for good, through as many lines as it takes (negative adds more of the outermost one). */
+  /** Takes line off the outer end for good, through as many lines as it takes: what is gone keeps its place, with no length. */
   strip(lengthM: number): Outcome<VirtualReel, 'strip-longer-than-line'> {
-    const wound = [...this.state.wound];
     let toGoM = lengthM;
-    for (let top = wound.pop(); top; top = wound.pop()) {
-      if (top.lengthM > toGoM) {
-        wound.push({ ...top, lengthM: top.lengthM - toGoM });
-        break;
-      }
-      toGoM -= top.lengthM;
-    }
-    if (wound.length === 0) return failure('strip-longer-than-line');
-    return success(this.next({ wound, turnsOut: 0, zeroTurns: 0 }));
+    const left = this.state.wound.toReversed().map((line) => {
+      const goneM = Math.min(line.lengthM, toGoM);
+      toGoM -= goneM;
+      return { ...line, lengthM: line.lengthM - goneM };
+    });
+    if (!left.some((line) => line.lengthM > 0)) return failure('strip-longer-than-line');
+    return success(this.next({ wound: left.toReversed(), turnsOut: 0, zeroTurns: 0 }));
+  }
+
+  /** Puts more of one of its lines on, by its place from the arbor. */
+  add(line: number, lengthM: number): VirtualReel {
+    const wound = this.state.wound.map((each, at) =>
+      at === line ? { ...each, lengthM: each.lengthM + lengthM } : each,
+    );
+    return this.next({ wound, turnsOut: 0, zeroTurns: 0 });
   }
 
   /** Level below the rim (m), as a caliper on three points reads it; negative above the rim. */

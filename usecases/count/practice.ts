@@ -6,6 +6,7 @@ import { topAdjustment } from '../../core/calibration/topAdjustment';
 import { ERRORS } from '../../core/measurement/errors';
 import { LINE_ERRORS } from '../../core/measurement/lineErrors';
 import { MATERIAL } from '../../core/materials/materials';
+import { success } from '../../core/result';
 import { buildLoadedLine } from '../../core/spool/loadedLine';
 import { toSi } from '../../core/units/units';
 import { normalDeviate, seededRandom } from '../../instruments/random';
@@ -137,7 +138,7 @@ function play(game: Game, moveOf: (estimate: CounterEstimate, walk: number) => n
     const estimate = believe(game, walks, strippedM);
     const move = moveOf(estimate, walks.length);
     if (move === null) return done({ reel, readings: walks.map((each) => each.reading), estimate });
-    const stripped = reel.strip(move);
+    const stripped = move < 0 ? success(reel.add(0, -move)) : reel.strip(move);
     if (!stripped.ok) return invalid('strippedM', stripped);
     reel = stripped.value;
     strippedM += move;

@@ -10,6 +10,7 @@ import { insertSupplySpool } from '../../db/queries/supplies';
 import { insertLogEntry } from '../../db/queries/log';
 import { findVirtualReel, updateVirtualReel } from '../../db/queries/virtualBench';
 import type { BoatDb, Queryable } from '../../db/withBoat';
+import { success } from '../../core/result';
 import { VirtualReel } from '../../instruments/virtual/virtualReel';
 import { LIMITS } from '../limits';
 import { conflict, done, invalid, notFound, type UseCaseOutcome } from '../outcome';
@@ -47,7 +48,8 @@ export async function changeLength(
     'load',
     because(`line-${input.reason}`, { segment: segment.name, lengthM: Math.abs(changeM), note: input.note }),
   );
-  if (segment.wound) await followOnVirtualReel(db, boatId, rigId, -changeM);
+  const place = load.segments.filter((each) => each.wound).findIndex((each) => each.segmentId === segment.id);
+  if (segment.wound) await followOnVirtualReel(db, boatId, rigId, -changeM, place);
   return done({ done: true });
 }
 
@@ -114,11 +116,18 @@ export async function turnSegment(
   return done({ done: true });
 }
 
-/** The virtual reel's own line follows what the person did to it. */
-async function followOnVirtualReel(db: Queryable, boatId: string, rigId: string, strippedM: number): Promise<void> {
+/** The virtual reel's own line follows what the person did to it; what is added is more of the line at that place. */
+async function followOnVirtualReel(
+  db: Queryable,
+  boatId: string,
+  rigId: string,
+  strippedM: number,
+  place = -1,
+): Promise<void> {
   const virtual = await findVirtualReel(db, boatId, rigId);
   if (!virtual || virtual.reelState.wound.length === 0) return;
-  const after = new VirtualReel(virtual.truth, virtual.reelState).strip(strippedM);
+  const reel = new VirtualReel(virtual.truth, virtual.reelState);
+  const after = strippedM < 0 ? success(reel.add(place, -strippedM)) : reel.strip(strippedM);
   if (!after.ok) return;
   await updateVirtualReel(db, boatId, rigId, virtual.version, {
     reelState: after.value.state,
