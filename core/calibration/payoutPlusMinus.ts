@@ -41,15 +41,13 @@ export function payoutPlusMinus(
   );
   return trueLengthsM.map((lengthM, row) => {
     const of = (at: number, steps = 0): number => {
-      const { [PER_ROW * row + at]: sd = NaN } = spread.sds;
-      return PLUS_MINUS_SDS * Math.hypot(sd, (spread.values[PER_ROW * row + at] ?? NaN) * steps);
+      const index = PER_ROW * row + at;
+      return PLUS_MINUS_SDS * Math.hypot(spread.sds[index] ?? NaN, (spread.values[index] ?? NaN) * steps);
     };
     const steps = layerStepSd(lengthM);
-    const { lineDiameterM } = spoolStateAt(
-      estimate.best.line,
-      Math.min(lengthM, estimate.best.line.woundLengthM),
-    ).segment;
-    const { diameterM } = spoolStateAt(estimate.best.line, Math.min(lengthM, estimate.best.line.woundLengthM));
+    const { line } = estimate.best;
+    const { diameterM, segment } = spoolStateAt(line, Math.min(lengthM, line.woundLengthM));
+    const { lineDiameterM } = segment;
     // A layer is on or off: half a step either way.
     const layer = lineDiameterM / diameterM;
     return {

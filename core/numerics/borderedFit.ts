@@ -43,6 +43,8 @@ export interface FittedBlock {
 
 /** A round that improves by less than this part of an SD squared has arrived. */
 const ARRIVED = 1e-9;
+/** What is only a beginning has arrived sooner. */
+const ABOUT_THERE = 1e-2;
 const MOST_ROUNDS = 60;
 /** Damping of the first round, as a share of each unknown's own information, and where it is as good as none. */
 const FIRST_DAMPING = 1e-3;
@@ -63,11 +65,14 @@ const MOST_DAMPING = 1e8;
  * @param from where to begin; all 0 when left out
  * @throws RangeError when an SD is not positive, a correlation cannot be, or the first point cannot be predicted
  */
-export function borderedFit(
-  prior: BorderPrior,
-  blocks: readonly Block[],
-  from?: Pick<BorderedFit, 'border'> & { readonly blocks: readonly Pick<FittedBlock, 'values' | 'inner'>[] },
-): BorderedFit {
+export function borderedFit(prior: BorderPrior, blocks: readonly Block[], from?: From): BorderedFit {
+  return fitted(prior, blocks, from, ARRIVED);
+}
+
+/** Where a fit begins. */
+type From = Pick<BorderedFit, 'border'> & { readonly blocks: readonly Pick<FittedBlock, 'values' | 'inner'>[] };
+
+function fitted(prior: BorderPrior, blocks: readonly Block[], from: From | undefined, arrived: number): BorderedFit {
   const borderPriorSds = prior.sds;
   const sds = [
     ...borderPriorSds,
@@ -80,7 +85,8 @@ export function borderedFit(
     throw new RangeError('borderedFit: every SD must be positive');
   const problem: Problem = { borderPriorSds, borderPrecision: precisionOf(prior), blocks };
   // Tails make more than one place look like the best: from the plain least squares the way leads to what most pieces say.
-  const untailed = from === undefined && hasTails(blocks) ? borderedFit(prior, blocks.map(withoutTails)) : from;
+  const untailed =
+    from === undefined && hasTails(blocks) ? fitted(prior, blocks.map(withoutTails), undefined, ABOUT_THERE) : from;
   let at: Point = {
     border: untailed?.border ?? borderPriorSds.map(() => 0),
     own: blocks.map((block, index) => untailed?.blocks[index]?.values ?? block.priorSds.map(() => 0)),
@@ -103,7 +109,7 @@ export function borderedFit(
     const next = stepped(at, solve(linear, damping), linear);
     const after = misfit(problem, next);
     if (after <= before) {
-      settled = before - after < ARRIVED * (1 + before);
+      settled = before - after < arrived * (1 + before);
       [at, before] = [next, after];
       damping = Math.max(damping / 10, 1e-12);
       linear = linearised(problem, at);

@@ -73,18 +73,20 @@ function linearBlock(
     });
     const weighted = (of: readonly number[]): number[] => of.map((each, index) => each * (weights[index] ?? 1));
     const residuals = weighted(plain);
+    const slopes = (
+      priorSd: number | undefined,
+      value: number | undefined,
+      residualsAt: (there: number) => readonly number[],
+    ): number[] => {
+      const by = STEP * (priorSd ?? NaN);
+      return weighted(slopesOf(by, plain, residualsAt((value ?? 0) + by)));
+    };
     const ownSlopes = own.map((value, index) =>
-      weighted(
-        slopesOf(STEP * (block.priorSds[index] ?? NaN), (by) =>
-          residualsOf(group, own.with(index, value + by), border, ofGroup),
-        ),
-      ),
+      slopes(block.priorSds[index], value, (there) => residualsOf(group, own.with(index, there), border, ofGroup)),
     );
     const sharedSlopes = group.border.map((index) =>
-      weighted(
-        slopesOf(STEP * (borderPriorSds[index] ?? NaN), (by) =>
-          residualsOf(group, own, border.with(index, (border[index] ?? 0) + by), ofGroup),
-        ),
+      slopes(borderPriorSds[index], border[index], (there) =>
+        residualsOf(group, own, border.with(index, there), ofGroup),
       ),
     );
     const places = group.border.map((index) => touched.indexOf(index));
@@ -98,11 +100,7 @@ function linearBlock(
       sharedSlopes.forEach((b, j) => add(linear.shared, places[i] ?? 0, places[j] ?? 0, dot(a, b)));
     });
     const innerSlopes = ofGroup.map((value, index) =>
-      weighted(
-        slopesOf(STEP * (innerPriorSds[index] ?? NaN), (by) =>
-          residualsOf(group, own, border, ofGroup.with(index, value + by)),
-        ),
-      ),
+      slopes(innerPriorSds[index], value, (there) => residualsOf(group, own, border, ofGroup.with(index, there))),
     );
     follows.push(
       ofGroup.length === 0
@@ -167,11 +165,13 @@ function withoutInner(
   return { alone, byOwn, byBorder, border };
 }
 
-/** How predictions move with one unknown: slopes of the residuals, turned round. A side that cannot be predicted is left out. */
-function slopesOf(by: number, residualsAt: (by: number) => readonly number[]): number[] {
-  const [up, down] = [residualsAt(by), residualsAt(-by)];
-  return up.map((above, row) => {
-    const slope = ((down[row] ?? NaN) - above) / (2 * by);
+/**
+ * How predictions move with one unknown: slopes of the residuals, turned round, by a step to one side: its curvature is far below what
+ * a residual is known to. What cannot be predicted there is left out.
+ */
+function slopesOf(by: number, here: readonly number[], there: readonly number[]): number[] {
+  return here.map((each, row) => {
+    const slope = (each - (there[row] ?? NaN)) / by;
     return Number.isFinite(slope) ? slope : 0;
   });
 }

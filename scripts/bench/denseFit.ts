@@ -1,5 +1,5 @@
 import { CholeskyDecomposition, inverse, Matrix } from 'ml-matrix';
-import type { Observation } from '../../core/numerics/borderedProblem';
+import { distance, type Observation } from '../../core/numerics/borderedProblem';
 
 export interface DenseGroup {
   readonly dependsOn: readonly number[];
@@ -10,7 +10,7 @@ export interface DenseGroup {
 const STEP = 1e-4;
 
 /**
- * The plain way to the same least squares: one matrix over all unknowns, solved and inverted whole. Kept to be compared
+ * The plain way to the same fit, tails and all: one matrix over all unknowns, solved and inverted whole. Kept to be compared
  * with; nothing else uses it.
  *
  * @returns the best values and the variances of their errors
@@ -41,7 +41,11 @@ function residualsOf(group: DenseGroup, unknowns: readonly number[]): number[] {
 function misfit(unknowns: readonly number[], priorSds: readonly number[], groups: readonly DenseGroup[]): number {
   const squared = (sum: number, each: number): number => sum + each ** 2;
   const fromPriors = unknowns.map((each, index) => each / (priorSds[index] ?? NaN)).reduce(squared, 0);
-  return groups.reduce((sum, group) => sum + residualsOf(group, unknowns).reduce(squared, 0), fromPriors);
+  return groups.reduce(
+    (sum, group) =>
+      residualsOf(group, unknowns).reduce((all, each, at) => all + distance(each, group.observations[at]?.tails), sum),
+    fromPriors,
+  );
 }
 
 function linearised(values: readonly number[], priorSds: readonly number[], groups: readonly DenseGroup[]) {
@@ -49,12 +53,17 @@ function linearised(values: readonly number[], priorSds: readonly number[], grou
   const normal = Matrix.diag(precisions);
   const pull = values.map((value, index) => -value * (precisions[index] ?? NaN));
   for (const group of groups) {
-    const residuals = residualsOf(group, values);
+    const plain = residualsOf(group, values);
+    const weights = plain.map((each, at) => {
+      const tails = group.observations[at]?.tails;
+      return tails === undefined ? 1 : 1 / Math.sqrt(1 + each ** 2 / tails);
+    });
+    const residuals = plain.map((each, at) => each * (weights[at] ?? NaN));
     const slopes = group.dependsOn.map((index) => {
       const by = STEP * (priorSds[index] ?? NaN);
       const up = residualsOf(group, values.with(index, (values[index] ?? 0) + by));
       const down = residualsOf(group, values.with(index, (values[index] ?? 0) - by));
-      return residuals.map((_, row) => ((down[row] ?? 0) - (up[row] ?? 0)) / (2 * by));
+      return weights.map((weight, row) => (weight * ((down[row] ?? 0) - (up[row] ?? 0))) / (2 * by));
     });
     const dot = (a: readonly number[] = [], b: readonly number[] = []): number =>
       a.reduce((sum, each, index) => sum + each * (b[index] ?? 0), 0);

@@ -5,7 +5,7 @@ import { reelShape, type ReelShape } from '../../core/gear/reelShape';
 import { planLoad, type LoadPlan } from '../../core/load/planLoad';
 import { normalDeviate } from '../../instruments/random';
 import { layReel } from '../../instruments/virtual/layReel';
-import { asItLies, drawReel, lineToFit, stackOf, type DrawnReel } from './reelPopulation';
+import { asItLies, drawLoad, drawReel, lineToFit, stackOf, type DrawnReel } from './reelPopulation';
 import { percentile, row } from './report';
 
 const DEPTHS = ['ratings only', 'caliper', 'one checkpoint', 'learned'] as const;
@@ -13,7 +13,6 @@ type Depth = (typeof DEPTHS)[number];
 
 const TARGET_BELOW_RIM_M = 0.002;
 const LEVEL_READING_SD_M = 0.0002;
-const REPEAT_SD = 0.01;
 const LENGTH_SD = 0.003;
 const NOT_MEASURED = { arborDiameterM: null, widthM: null, fullDiameterM: null, sdM: 0 };
 
@@ -92,9 +91,10 @@ function planned(
 
 /** Winds lines on for real, and reads the level and the counter as a person would. */
 function windAndWatch(reel: DrawnReel, lengthsM: readonly number[]): LoadToFit {
+  const load = drawLoad(reel.random, 1);
   const laid = layReel(
     reel.truth,
-    reel.lines.slice(0, lengthsM.length).map((line, i) => asItLies(line, lengthsM[i] ?? 0, 1)),
+    reel.lines.slice(0, lengthsM.length).map((line, i) => asItLies(line, lengthsM[i] ?? 0, load)),
   );
   const levelM = (reel.truth.rimDiameterM - laid.meanDiameterM) / 2;
   return {
@@ -116,11 +116,11 @@ function windAndWatch(reel: DrawnReel, lengthsM: readonly number[]): LoadToFit {
 }
 
 function judge(plan: LoadPlan, reel: DrawnReel, tally: Tally): void {
-  const repeat = 1 + REPEAT_SD * normalDeviate(reel.random);
+  const load = drawLoad(reel.random, 1);
   const lines = plan.segments.map((segment, index) => {
     const line = reel.lines[index];
     if (!line) throw new Error('judge: a segment without a line');
-    return asItLies(line, segment.lengthM.value * (1 + LENGTH_SD * normalDeviate(reel.random)), repeat);
+    return asItLies(line, segment.lengthM.value * (1 + LENGTH_SD * normalDeviate(reel.random)), load);
   });
   const laid = layReel(reel.truth, lines);
   const offM = (reel.truth.rimDiameterM - laid.meanDiameterM) / 2 - plan.levelBelowRimM.value;

@@ -6,7 +6,8 @@ import {
   type LoadToFit,
   type ReelToFit,
 } from '../../core/gear/gearEvidence';
-import { gearFit, learnGear } from '../../core/gear/gearFit';
+import { learnGear } from '../../core/gear/gearFit';
+import { ERRORS } from '../../core/measurement/errors';
 import type { Known } from '../../core/provenance/source';
 import { normalDeviate, seededRandom } from '../../instruments/random';
 import { denseFit, type DenseGroup } from './denseFit';
@@ -74,44 +75,71 @@ function cpuMs(work: () => void): number {
   return (user + system) / 1000;
 }
 
-/** What a large boat's reels and lines cost to learn, against one plain dense fit of the same evidence in the same run. */
-export function benchManyRods(reelCount: number, lineCount: number, loadCount: number): void {
-  const { reels, lines, loads } = drawFleet(reelCount, lineCount, loadCount);
-  gearFit(reels.slice(0, 10), lines, loads.slice(0, 10));
-  let learned = learnGear([], [], []);
-  const blockMs = cpuMs(() => {
-    learned = learnGear(reels, lines, loads);
-  });
-  const withoutMs = cpuMs(() => {
-    for (const [index, reel] of reels.entries()) learned.before(`load ${index}`, reel);
-  });
-  const owns = reels.map(ownPriorSds);
-  const starts = owns.map((_, index) => lines.length + owns.slice(0, index).reduce((sum, own) => sum + own.length, 0));
+type Fleet = ReturnType<typeof drawFleet>;
+
+/** The fleet's evidence as one problem without blocks: lines and tape, then each reel's own, then each load's own. */
+function asOneProblem({ reels, lines, loads }: Fleet) {
+  const shared = [...lines.map((line) => line.relativeSd), ERRORS.tapeShare.sd];
+  const priorSds = [...shared, ...reels.flatMap((reel) => ownPriorSds(reel))];
+  const owns = reels.map((reel) => ownPriorSds(reel).length);
   const groups = reels.flatMap((reel, place): DenseGroup[] => {
-    const [start, size] = [starts[place] ?? 0, owns[place]?.length ?? 0];
-    const own = Array.from({ length: size }, (_, index) => start + index);
+    const start = shared.length + owns.slice(0, place).reduce((sum, own) => sum + own, 0);
+    const own = Array.from({ length: owns[place] ?? 0 }, (_, index) => start + index);
     const seen = [
       ratingsSeen(reel),
       ...loads.filter((load) => load.reelId === reel.id).map((load) => loadSeen(load, reel, lines)),
     ];
     return seen
       .filter((each) => each.pieces.length > 0)
-      .map((each) => ({
-        dependsOn: [...own, ...each.border],
-        observations: each.pieces.map((piece) => piece.observation),
-        predict: (all) => each.predict(all.slice(start, start + size), all.slice(0, lines.length), []),
-      }));
+      .map((each) => {
+        const from = priorSds.push(...each.innerPriorSds) - each.innerPriorSds.length;
+        return {
+          dependsOn: [...own, ...each.border, ...each.innerPriorSds.map((_, index) => from + index)],
+          observations: each.pieces.map((piece) => piece.observation),
+          predict: (all) =>
+            each.predict(
+              all.slice(start, start + own.length),
+              all.slice(0, shared.length),
+              all.slice(from, from + each.innerPriorSds.length),
+            ),
+        };
+      });
   });
+  return { priorSds, groups };
+}
+
+/** What a large boat's reels and lines cost to learn, and a boat a tenth its size against one plain dense fit of the same evidence. */
+export function benchManyRods(reelCount: number, lineCount: number, loadCount: number): void {
+  const whole = drawFleet(reelCount, lineCount, loadCount);
+  const part = drawFleet(reelCount / 10, lineCount / 10, loadCount / 10);
+  learnGear(part.reels, part.lines, part.loads);
+  let learned = learnGear([], [], []);
+  const wholeMs = cpuMs(() => {
+    learned = learnGear(whole.reels, whole.lines, whole.loads);
+  });
+  const withoutMs = cpuMs(() => {
+    for (const [index, reel] of whole.reels.entries()) learned.before(`load ${index}`, reel);
+  });
+  row('the block fit, CPU', `${wholeMs.toFixed(0)} ms`);
+  row('leaving one load out, for each of the reels, CPU', `${withoutMs.toFixed(0)} ms`);
+  row('pieces held out', `${learned.fit.evidence.filter((each) => each.heldOut).length}`);
+  let small = learnGear([], [], []);
+  const partMs = cpuMs(() => {
+    small = learnGear(part.reels, part.lines, part.loads);
+  });
+  row('ten times the boat ÷ the boat', `${(wholeMs / partMs).toFixed(0)} times`);
+  const { priorSds, groups } = asOneProblem(part);
   let dense = { values: [] as number[], variances: [] as number[] };
   const denseMs = cpuMs(() => {
-    dense = denseFit([...lines.map((line) => line.relativeSd), ...owns.flat()], groups);
+    dense = denseFit(priorSds, groups);
   });
-  const off = learned.fit.lines.map((line, index) => Math.abs(Math.log(line.value) - (dense.values[index] ?? NaN)));
-  row('the block fit, CPU', `${blockMs.toFixed(0)} ms`);
-  row('leaving one load out, for each of the reels, CPU', `${withoutMs.toFixed(0)} ms`);
-  row('a plain dense fit of the same evidence, CPU', `${denseMs.toFixed(0)} ms`);
-  row('dense ÷ block', `${(denseMs / blockMs).toFixed(0)} times (at least 20)`);
-  row('dense ÷ block with one load left out of every reel', `${(denseMs / (blockMs + withoutMs)).toFixed(0)} times`);
-  row('lines apart from the dense fit, the most', `${Math.max(...off).toExponential(1)}`);
-  row('pieces held out', `${learned.fit.evidence.filter((each) => each.heldOut).length}`);
+  const off = small.fit.lines.map((line, index) => Math.abs(Math.log(line.value) - (dense.values[index] ?? NaN)));
+  const sdsOff = small.fit.lines.map((line, index) =>
+    Math.abs(line.relativeSd / Math.sqrt(dense.variances[index] ?? NaN) - 1),
+  );
+  row('a tenth of it: a plain dense fit ÷ the block fit', `${(denseMs / partMs).toFixed(0)} times`);
+  row(
+    '  lines apart from the dense fit, the most; their SDs',
+    `${Math.max(...off).toExponential(1)}; ${Math.max(...sdsOff).toExponential(1)}`,
+  );
 }

@@ -14,7 +14,7 @@ export interface DrawnLine {
   readonly material: Material;
   readonly lineDiameterM: Known;
   readonly packing: Known;
-  readonly truth: { readonly lineDiameterM: number; readonly packing: number; readonly strain: number };
+  readonly truth: { readonly lineDiameterM: number; readonly packing: number };
 }
 
 export interface DrawnReel {
@@ -67,7 +67,6 @@ export function drawReel(seed: number, scatter: number): DrawnReel {
       truth: {
         lineDiameterM: diameterM * Math.exp(relativeSd * normal()),
         packing: packing.value * Math.exp((packing.sd / packing.value) * normal()),
-        strain: material === 'nylon' ? between(0, 0.012) : between(0, 0.004),
       },
     };
   };
@@ -110,10 +109,23 @@ export function drawReel(seed: number, scatter: number): DrawnReel {
   };
 }
 
-/** A line as it really goes on, its packing a little different from one load to the next. */
-export function asItLies(line: DrawnLine, lengthM: number, repeat: number): WoundLine {
-  const { lineDiameterM, packing, strain } = line.truth;
-  return { lengthM, lineDiameterM, packing: packing * repeat, strain };
+/** A line as it really goes on, its packing a little different from one load to the next, and stretched otherwise. */
+export function asItLies(
+  { material, truth }: DrawnLine,
+  lengthM: number,
+  { repeat, pull }: { readonly repeat: number; readonly pull: number },
+): WoundLine {
+  const { value, sd } = LINE_ERRORS[material].windingStrain;
+  const strain = Math.max(0, value + sd * pull);
+  return { lengthM, lineDiameterM: truth.lineDiameterM, packing: truth.packing * repeat, strain };
+}
+
+/** How a load goes on: its packing against other loads, and how hard its line is pulled, in SDs of its materials. */
+export function drawLoad(random: Random, scatter: number): { readonly repeat: number; readonly pull: number } {
+  return {
+    repeat: 1 + scatter * ERRORS.packingRepeatShare.sd * normalDeviate(random),
+    pull: scatter * normalDeviate(random),
+  };
 }
 
 export function lineToFit(line: DrawnLine): LineToFit {

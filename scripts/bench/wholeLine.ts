@@ -10,7 +10,7 @@ import { learnedReel, type LearnedReel } from '../../core/gear/learned';
 import { planLoad } from '../../core/load/planLoad';
 import { normalDeviate } from '../../instruments/random';
 import { layReel, type LaidReel } from '../../instruments/virtual/layReel';
-import { asItLies, drawReel, lineToFit, stackOf, type DrawnReel } from './reelPopulation';
+import { asItLies, drawLoad, drawReel, lineToFit, stackOf, type DrawnReel } from './reelPopulation';
 import { row } from './report';
 
 const KINDS = ['tape and level', 'tape on a learned reel', 'tape and winding log'] as const;
@@ -25,7 +25,6 @@ const COLOUR_M = 9.144;
 const LENGTH_SD = 0.003;
 /** Relative SD of a backing that was stopped by the counter, before its turns are looked at. */
 const SOLVED_RELATIVE_SD = 0.15;
-const REPEAT_SD = 0.01;
 /** A level read at three places, as the bench of plans has it (m). */
 const LEVEL_READING_SD_M = 0.0002;
 
@@ -105,16 +104,16 @@ function windOn(reel: DrawnReel, scatter: number): Wound | null {
   if (!plan.ok) return null;
   const plannedM = plan.value.segments.map((segment) => segment.lengthM.value);
   const off = (): number => 1 + scatter * LENGTH_SD * normalDeviate(reel.random);
-  const repeat = 1 + scatter * REPEAT_SD * normalDeviate(reel.random);
+  const load = drawLoad(reel.random, scatter);
   const [backing, ...others] = reel.lines;
   if (!backing) return null;
   const stopTurns =
     (Math.round(plan.value.segments[0]?.counts?.value ?? NaN) * reel.truth.unitM) / reel.truth.lengthPerTurnM;
-  const first = layReel(reel.truth, [asItLies(backing, plannedM[0] ?? 0, repeat)], stopTurns);
+  const first = layReel(reel.truth, [asItLies(backing, plannedM[0] ?? 0, load)], stopTurns);
   const backingM = first.lengthsPerLineM[0] ?? NaN;
   const lines = [
-    asItLies(backing, backingM, repeat),
-    ...others.map((line, index) => asItLies(line, (plannedM[index + 1] ?? 0) * off(), repeat)),
+    asItLies(backing, backingM, load),
+    ...others.map((line, index) => asItLies(line, (plannedM[index + 1] ?? 0) * off(), load)),
   ];
   const laid = layReel(reel.truth, lines);
   const woundM = laid.lengthsPerLineM.reduce((sum, each) => sum + each, 0);
@@ -138,10 +137,10 @@ function windOn(reel: DrawnReel, scatter: number): Wound | null {
 
 /** Another load of the same reel and lines, of known lengths, with its levels: what makes the reel a learned one. */
 function earlierLoad(reel: DrawnReel, plannedM: readonly number[], scatter: number): LoadToFit {
-  const repeat = 1 + scatter * REPEAT_SD * normalDeviate(reel.random);
+  const load = drawLoad(reel.random, scatter);
   const laid = layReel(
     { ...reel.truth, seed: reel.truth.seed + 500_000 },
-    reel.lines.map((line, i) => asItLies(line, plannedM[i] ?? 0, repeat)),
+    reel.lines.map((line, i) => asItLies(line, plannedM[i] ?? 0, load)),
   );
   return {
     reelId: 'reel',
