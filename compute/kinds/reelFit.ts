@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import type { LoadToFit } from '../../core/gear/gearEvidence';
-import { gearFit, type Fitted } from '../../core/gear/gearFit';
+import type { Fitted } from '../../core/gear/fittedGear';
+import { gearFit } from '../../core/gear/gearFit';
 import { learnedReel } from '../../core/gear/learned';
 import { reelShape } from '../../core/gear/reelShape';
 import { ERRORS } from '../../core/measurement/errors';

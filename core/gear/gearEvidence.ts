@@ -269,7 +269,9 @@ export function loadSeen(load: LoadToFit, reel: ReelToFit, lines: readonly LineT
     ),
   );
   const isWalked = seen.some(({ observation }) => observation.kind === 'tape');
-  const inner = model.unknowns.filter((each) => (each.scope === 'load' || each.scope === 'winding') && isMoved(each.key, seen));
+  const inner = model.unknowns.filter(
+    (each) => (each.scope === 'load' || each.scope === 'winding') && isMoved(each.key, seen),
+  );
   const border = [...new Set(places.slice(0, laid.length)), ...(isWalked ? [lines.length] : [])];
   const from = { reelId: reel.id, loadId: load.loadId ?? null };
   return {

@@ -2,7 +2,7 @@ import type { JointErrors } from '../load/planLoad';
 import type { Known, Source } from '../provenance/source';
 import { TAPE_KEY } from '../calibration/loadModel';
 import { ERRORS } from '../measurement/errors';
-import type { DimensionKey, FittedReel, GearFit } from './gearFit';
+import type { DimensionKey, FittedReel, GearFit } from './fittedGear';
 import type { ReelShape } from './reelShape';
 
 /** What a fit says of one reel and of the lines that may go on it. */

@@ -1,5 +1,5 @@
 import type { CounterDrive } from '../counter/counter';
-import type { FittedEvidence } from '../gear/gearFit';
+import type { FittedEvidence } from '../gear/fittedGear';
 import type { LearnedReel } from '../gear/learned';
 import type { CapacityRating, MeasuredDimensions } from '../gear/reelShape';
 import type { JointErrors } from '../load/planLoad';

@@ -1,7 +1,7 @@
 'use client';
 
 import { PLUS_MINUS_SDS } from '@/core/numerics/propagate';
-import type { FittedEvidence } from '@/core/gear/gearFit';
+import type { FittedEvidence } from '@/core/gear/fittedGear';
 import type { Known, Source } from '@/core/provenance/source';
 import type { RigRecord } from '@/core/record/record';
 import { FormText } from '@/components/fields/FormParts';

@@ -1,5 +1,6 @@
 import type { EvidenceSource, LineToFit, LoadToFit, ReelToFit } from '../../gear/gearEvidence';
-import { gearFit, learnGear, type FittedEvidence, type FittedReel, type GearFit } from '../../gear/gearFit';
+import type { FittedEvidence, FittedReel, GearFit } from '../../gear/fittedGear';
+import { gearFit, learnGear } from '../../gear/gearFit';
 import { learnedReel, type LearnedReel } from '../../gear/learned';
 import { isUnlikeTension } from '../../load/tension';
 import { ERRORS } from '../../measurement/errors';
