@@ -5,6 +5,7 @@ import { gearFit } from '../../core/gear/gearFit';
 import { learnedReel } from '../../core/gear/learned';
 import { reelShape } from '../../core/gear/reelShape';
 import { ERRORS } from '../../core/measurement/errors';
+import { labelOf } from '../../core/load/planLoad';
 import { PLUS_MINUS_SDS } from '../../core/numerics/propagate';
 import { REEL_KINDS } from '../../core/record/record';
 import { defineKind } from '../kind';
@@ -134,6 +135,10 @@ export const reelFit = defineKind({
         name: line.name,
         areaM2: ((Math.PI / 4) * line.lineDiameterM ** 2) / line.packing,
         windingStrain: windingStrainOf(line),
+        label: labelOf({
+          lineDiameterM: { value: line.lineDiameterM, sd: lineDiameterSdM(line), source: 'label' },
+          labelOf: line.lineDiameterSdM === undefined ? (line.material ?? 'any') : undefined,
+        }),
         relativeSd: Math.hypot((2 * lineDiameterSdM(line)) / line.lineDiameterM, line.packingSd / line.packing),
       })),
       request.loads.map((load, index): LoadToFit => ({
@@ -168,12 +173,17 @@ export const reelFit = defineKind({
         /** Of the errors of the next load's plan, by the names in `of`. */
         correlation: { of: keys, matrix: correlation },
         conflicts: conflictsAmong(fit.evidence),
-        evidence: fit.evidence.map(({ kind, name, off, offBySds, heldOut }) => ({
+        evidence: fit.evidence.map(({ kind, name, off, offBySds, heldOut, tells }) => ({
           kind,
           name,
           off,
           offBySds,
           heldOut,
+          /** The figure that it tells most of, and how many times as wide its ± would be without it. */
+          tells: tells && {
+            what: typeof tells.what === 'string' ? tells.what : tells.what.lineId,
+            widensTo: tells.widensTo,
+          },
         })),
       },
     };

@@ -35,6 +35,11 @@ export interface FittedEvidence {
   readonly off: number;
   /** True where it disagrees so far that it was left out: nothing rests on it until it is taken back or explained. */
   readonly heldOut: boolean;
+  /**
+   * The figure that this piece tells most of, and by how much that figure's ± would be wider without it; null where nothing rests on it,
+   * or it tells nothing.
+   */
+  readonly tells: { readonly what: DimensionKey | { readonly lineId: string }; readonly widensTo: number } | null;
 }
 
 export interface GearFit {

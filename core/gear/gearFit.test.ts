@@ -101,6 +101,61 @@ describe('gearFit', () => {
     expect(Math.abs((constant?.value ?? NaN) - 0.182)).toBeLessThan(0.001);
   });
 
+  // Against the boat's fit, made again without the piece.
+  it('says what each piece tells most of, and how wide that would be without it', () => {
+    const reel: ReelToFit = {
+      ...REEL,
+      arborDiameterM: known(0.03, 0.006),
+      counter: { unitM: 1, lengthPerTurnM: known(0.17, 0.04) },
+    };
+    const turns = 250 / (Math.PI * 0.5 * (0.0301 + 0.0561));
+    const segment = { name: 'log', lineId: 'nylon', lengthM: 250, counts: Math.round(turns * 0.176), turns: null };
+    const logged = load({ name: 'logged', segments: [segment] });
+    const levels = load({
+      ...{ name: 'level', segments: [{ ...segment, counts: null }] },
+      levels: [{ afterSegment: 0, levelBelowRimM: 0.002 }],
+    });
+    const loads = [logged, levels, { ...levels, name: 'again' }];
+    const fit = gearFit([reel], [NYLON], loads);
+    expect(fit.evidence).toHaveLength(3);
+    fit.evidence.forEach(({ tells }, index) => {
+      if (!tells) throw new Error('each of them tells something');
+      const { what, widensTo } = tells;
+      const sdOf = (of: typeof fit): number =>
+        (typeof what === 'string'
+          ? of.reels[0]?.dimensions.find(({ dimension }) => dimension === what)
+          : of.lines.find(({ lineId }) => lineId === what.lineId)
+        )?.relativeSd ?? NaN;
+      const without = gearFit([reel], [NYLON], loads.toSpliced(index, 1));
+      expect(Math.abs(widensTo / (sdOf(without) / sdOf(fit)) - 1)).toBeLessThan(0.1);
+    });
+    expect(fit.evidence[0]?.tells?.what).toBe('lengthPerTurnM');
+  });
+
+  it('takes labels of one material for off alike: what one line is found to be, the other is likelier to be', () => {
+    const label = { material: 'nylon', relativeSd: 0.12 };
+    const other: LineToFit = { ...NYLON, id: 'other', relativeSd: 0.13, label };
+    const measured: LineToFit = { ...NYLON, id: 'measured', relativeSd: 0.13 };
+    const seen: LineToFit = { ...NYLON, relativeSd: 0.13, label };
+    const volumeM3 = (Math.PI / 4) * 0.03 * (0.056 ** 2 - 0.03 ** 2);
+    const segment = {
+      name: 'plain',
+      lineId: 'nylon',
+      lengthM: volumeM3 / (NYLON.areaM2 * 1.2),
+      counts: null,
+      turns: null,
+    };
+    const reel = { ...REEL, arborDiameterM: known(0.03, 0.005) };
+    const loads = [load({ segments: [segment], levels: [{ afterSegment: 0, levelBelowRimM: 0.002 }] })];
+    const [found, alike, alone] = gearFit([reel], [seen, other, measured], loads).lines;
+    // Half of the labels' variance is shared: the regression on the one that was seen is ρ·σ²label ÷ σ².
+    const shared = (0.5 * 0.12 ** 2) / 0.13 ** 2;
+    const moved = Math.log(found?.value ?? NaN) / Math.log(1.2);
+    expect(Math.log(alike?.value ?? NaN)).toBeCloseTo(shared * moved * Math.log(1.2), 3);
+    expect(alone?.value).toBeCloseTo(1, 6);
+    expect(alike?.relativeSd).toBeLessThan(alone?.relativeSd ?? NaN);
+  });
+
   it('says which evidence does not fit', () => {
     const segments = [{ name: 'plain', lineId: 'nylon', lengthM: 200, counts: null, turns: null }];
     const reel = { ...REEL, arborDiameterM: known(0.03, 0.005) };

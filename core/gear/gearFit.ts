@@ -2,8 +2,17 @@ import { ERRORS } from '../measurement/errors';
 import { labelCovariance } from '../measurement/lineErrors';
 import type { BorderedFit } from '../numerics/borderedFit';
 import { beforeLoad } from './beforeLoad';
-import { fittedReel, type FittedEvidence, type GearFit } from './fittedGear';
-import { loadSeen, ratingsSeen, type LineToFit, type LoadToFit, type ReelToFit, type Seen } from './gearEvidence';
+import { fittedReel, shownPlaces, type DimensionKey, type FittedEvidence, type GearFit } from './fittedGear';
+import {
+  loadSeen,
+  OWN_UNKNOWNS,
+  ratingsSeen,
+  type LineToFit,
+  type LoadToFit,
+  type Piece,
+  type ReelToFit,
+  type Seen,
+} from './gearEvidence';
 import { fitWhatAgrees, type HeldOut } from './whatAgrees';
 
 /** A fit with what one load can be left out of it by. */
@@ -63,7 +72,9 @@ export function learnGear(
     tapeShare: fit.border[lines.length] ?? 0,
     sharedCovariance: fit.borderCovariance,
     reels: reels.map((reel, place) => fittedReel(reel, fit, place)),
-    evidence: reels.flatMap((_, place) => evidenceOf(seen[place] ?? [], heldOut, fit, place)),
+    evidence: reels.flatMap((reel, place) =>
+      evidenceOf(seen[place] ?? [], heldOut, fit, place, tellsOf(reel, lines, seen[place] ?? [], heldOut, fit, place)),
+    ),
   };
   return {
     fit: shown,
@@ -88,6 +99,7 @@ function evidenceOf(
   heldOut: HeldOut,
   fit: Pick<BorderedFit, 'border' | 'blocks'>,
   place: number,
+  tells: ReadonlyMap<Piece, FittedEvidence['tells']>,
 ): readonly FittedEvidence[] {
   const fitted = innerOf(seen, heldOut, fit, place);
   return seen.flatMap((each) => {
@@ -96,9 +108,50 @@ function evidenceOf(
       const { name, value, sd } = piece.observation;
       const off = value - (predicted[index] ?? NaN);
       const { kind, reelId, source } = piece;
-      return { kind, reelId, source, name, off, offBySds: off / sd, heldOut: heldOut.has(piece) };
+      return {
+        ...{ kind, reelId, source, name, off, offBySds: off / sd, heldOut: heldOut.has(piece) },
+        tells: tells.get(piece) ?? null,
+      };
     });
   });
+}
+
+/** A piece that makes no figure surer by this much tells nothing. */
+const TELLS_NOTHING = 1.005;
+
+/** What each piece of a reel that is in tells most of: of its reel's figures and of the lines on it. */
+function tellsOf(
+  reel: ReelToFit,
+  lines: readonly LineToFit[],
+  seen: readonly Seen[],
+  heldOut: HeldOut,
+  fit: BorderedFit,
+  place: number,
+): ReadonlyMap<Piece, FittedEvidence['tells']> {
+  const kept = seen
+    .map((each) => each.pieces.filter((piece) => !heldOut.has(piece)))
+    .filter((pieces) => pieces.length > 0);
+  const touched = [...new Set(seen.flatMap((each) => each.border))].filter((at) => at < lines.length);
+  const figures = [
+    ...shownPlaces(reel).map((own) => ({
+      what: OWN_UNKNOWNS[own] as DimensionKey,
+      widens: fit.widensWithout(place, { own }),
+    })),
+    ...touched.map((border) => ({
+      what: { lineId: lines[border]?.id ?? '' },
+      widens: fit.widensWithout(place, { border }),
+    })),
+  ];
+  return new Map(
+    kept.flatMap((pieces, group) =>
+      pieces.map((piece, at) => {
+        const [most] = figures
+          .map(({ what, widens }) => ({ what, widensTo: widens[group]?.[at] ?? 1 }))
+          .toSorted((a, b) => b.widensTo - a.widensTo);
+        return [piece, most && most.widensTo > TELLS_NOTHING ? most : null] as const;
+      }),
+    ),
+  );
 }
 
 /** What the fit makes of the loads' own unknowns; nothing of a load that is wholly held out. */

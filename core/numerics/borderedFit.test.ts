@@ -137,6 +137,58 @@ describe('borderedFit', () => {
     expect(() => borderedFit({ sds: [2, 0.5], correlation: impossible }, [block])).toThrow(/cannot be/);
   });
 
+  // Against the same fit, made again without the observation.
+  it('says by how much an unknown would be wider without each observation', () => {
+    const random = seededRandom(5);
+    const draw = (): number => random() - 0.5;
+    const slopes = Array.from({ length: 6 }, () => [draw(), draw(), draw(), draw(), draw()]);
+    const blockOf = (rows: readonly number[]): Block => ({
+      priorSds: [1, 2],
+      groups: [
+        {
+          border: [0, 2],
+          innerPriorSds: [0.7],
+          observations: rows.map((row) => ({ name: `${row}`, value: draw(), sd: 0.4 })),
+          predict: (own, border, inner) =>
+            rows.map((row) => {
+              const [a = 0, b = 0, c = 0, d = 0, e = 0] = slopes[row] ?? [];
+              return (
+                a * (own[0] ?? 0) +
+                b * (own[1] ?? 0) +
+                c * (border[0] ?? 0) +
+                d * (border[2] ?? 0) +
+                e * (inner[0] ?? 0)
+              );
+            }),
+        },
+      ],
+    });
+    const prior = {
+      sds: [1, 1, 1],
+      correlation: [
+        [1, 0.3, 0.5],
+        [0.3, 1, 0],
+        [0.5, 0, 1],
+      ],
+    };
+    const all = [0, 1, 2, 3, 4, 5];
+    const fit = borderedFit(prior, [blockOf(all)]);
+    const sdOf = (of: typeof fit, what: { own: number } | { border: number }): number =>
+      Math.sqrt(
+        'own' in what
+          ? (of.blocks[0]?.covariance[what.own]?.[what.own] ?? NaN)
+          : (of.borderCovariance[what.border]?.[what.border] ?? NaN),
+      );
+    for (const what of [{ own: 0 }, { own: 1 }, { border: 0 }, { border: 1 }, { border: 2 }]) {
+      const [widens] = fit.widensWithout(0, what);
+      all.forEach((row) => {
+        const without = borderedFit(prior, [blockOf(all.filter((each) => each !== row))]);
+        expect(widens?.[row]).toBeCloseTo(sdOf(without, what) / sdOf(fit, what), 6);
+      });
+    }
+    expect(() => fit.widensWithout(1, { own: 0 })).toThrow(/no such block/);
+  });
+
   it('takes no SD of nothing, and no beginning that cannot be', () => {
     expect(() => borderedFit({ sds: [0] }, [])).toThrow(/positive/);
     const nowhere: Block = {

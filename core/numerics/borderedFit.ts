@@ -6,9 +6,11 @@ import {
   residualsOf,
   type Block,
   type BorderPrior,
+  type FittedBlock,
   type Point,
   type Problem,
 } from './borderedProblem';
+import { widensWithout, type FitUnknown } from './widensWithout';
 
 export interface BorderedFit {
   /** False when the rounds ended before the answer stood still; the values are then the best that were found. */
@@ -23,22 +25,18 @@ export interface BorderedFit {
    * order as the fit itself, and without a whole fit.
    */
   without(block: number, places: readonly number[]): BorderWithout;
+  /**
+   * By how much the SD of an unknown would be wider without each observation of a block, group by group: 1 where it tells nothing of it.
+   * Exact where predictions are linear over their errors (one rank less: Sherman and Morrison 1950).
+   *
+   * @param of one of the block's own unknowns, or one of the border's, by its place
+   */
+  widensWithout(block: number, of: FitUnknown): readonly (readonly number[])[];
 }
 
 export interface BorderWithout {
   readonly values: readonly number[];
   readonly covariance: readonly (readonly number[])[];
-}
-
-export interface FittedBlock {
-  readonly values: readonly number[];
-  readonly covariance: readonly (readonly number[])[];
-  /** Covariance of each own unknown's error with each of the border's. */
-  readonly withBorder: readonly (readonly number[])[];
-  /** Best values of the inner unknowns, group after group. */
-  readonly inner: readonly (readonly number[])[];
-  /** For each observation, group after group, (observed − fitted) ÷ SD. */
-  readonly residuals: readonly number[];
 }
 
 /** A round that improves by less than this part of an SD squared has arrived. */
@@ -137,6 +135,30 @@ function withoutTails(block: Block): Block {
 function described({ blocks }: Problem, at: Point, linear: Linear, settled: boolean, iterations: number): BorderedFit {
   const { information, eliminated } = schur(linear, 0);
   const covariance = inverseOf(information);
+  const fittedBlocks = blocks.map((block, place): FittedBlock => {
+    const part = linear.blocks[place];
+    const { cholesky, response } = eliminated[place] ?? {};
+    if (!part || !cholesky || !response) throw new Error('borderedFit: a block is gone');
+    const own = at.own[place] ?? [];
+    const alone = cholesky.solve(Matrix.eye(own.length));
+    const rows =
+      part.touched.length > 0 ? covariance.subMatrixRow([...part.touched]) : Matrix.zeros(0, covariance.columns);
+    const withBorder =
+      part.touched.length > 0 ? Matrix.mul(response.mmul(rows), -1) : Matrix.zeros(own.length, covariance.columns);
+    const spread =
+      part.touched.length > 0
+        ? Matrix.add(alone, response.mmul(rows.subMatrixColumn([...part.touched])).mmul(response.transpose()))
+        : alone;
+    return {
+      values: own,
+      covariance: spread.to2DArray(),
+      withBorder: withBorder.to2DArray(),
+      inner: at.inner[place] ?? [],
+      residuals: block.groups.flatMap((group, index) =>
+        residualsOf(group, own, at.border, at.inner[place]?.[index] ?? []),
+      ),
+    };
+  });
   return {
     settled,
     iterations,
@@ -144,30 +166,12 @@ function described({ blocks }: Problem, at: Point, linear: Linear, settled: bool
     borderCovariance: covariance.to2DArray(),
     without: (place, places) =>
       withoutBlock(at.border, information, linear.blocks[place], eliminated[place]?.response, places),
-    blocks: blocks.map((block, place): FittedBlock => {
-      const part = linear.blocks[place];
-      const { cholesky, response } = eliminated[place] ?? {};
-      if (!part || !cholesky || !response) throw new Error('borderedFit: a block is gone');
-      const own = at.own[place] ?? [];
-      const alone = cholesky.solve(Matrix.eye(own.length));
-      const rows =
-        part.touched.length > 0 ? covariance.subMatrixRow([...part.touched]) : Matrix.zeros(0, covariance.columns);
-      const withBorder =
-        part.touched.length > 0 ? Matrix.mul(response.mmul(rows), -1) : Matrix.zeros(own.length, covariance.columns);
-      const spread =
-        part.touched.length > 0
-          ? Matrix.add(alone, response.mmul(rows.subMatrixColumn([...part.touched])).mmul(response.transpose()))
-          : alone;
-      return {
-        values: own,
-        covariance: spread.to2DArray(),
-        withBorder: withBorder.to2DArray(),
-        inner: at.inner[place] ?? [],
-        residuals: block.groups.flatMap((group, index) =>
-          residualsOf(group, own, at.border, at.inner[place]?.[index] ?? []),
-        ),
-      };
-    }),
+    widensWithout: (place, of) => {
+      const [part, block] = [linear.blocks[place], fittedBlocks[place]];
+      if (!part || !block) throw new RangeError('borderedFit: there is no such block');
+      return widensWithout(part, block, covariance, of);
+    },
+    blocks: fittedBlocks,
   };
 }
 

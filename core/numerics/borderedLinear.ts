@@ -11,6 +11,17 @@ interface Follows {
   readonly byOwn: Matrix;
   readonly byBorder: Matrix;
   readonly border: readonly number[];
+  /** What is left open of the inner unknowns where block and border are known. */
+  readonly covariance: Matrix;
+}
+
+/** How the predictions of one group move, in the weighted SDs of its observations. */
+export interface GroupLinear {
+  /** Places in the block's `touched` of what the group touches. */
+  readonly places: readonly number[];
+  readonly ownSlopes: readonly (readonly number[])[];
+  readonly sharedSlopes: readonly (readonly number[])[];
+  readonly innerSlopes: readonly (readonly number[])[];
 }
 
 /** One block at a point: its information, what couples it to the border, and how its data pull. */
@@ -26,6 +37,7 @@ export interface LinearBlock {
   readonly sharedPull: Matrix;
   /** Group by group; null where a group has no inner unknowns. */
   readonly follows: readonly (Follows | null)[];
+  readonly groups: readonly GroupLinear[];
 }
 
 export interface Linear {
@@ -54,6 +66,7 @@ function linearBlock(
 ): LinearBlock {
   const touched = [...new Set(block.groups.flatMap((group) => group.border))];
   const follows: (Follows | null)[] = [];
+  const groups: GroupLinear[] = [];
   const linear: LinearBlock = {
     touched,
     own: Matrix.diag(block.priorSds.map((sd) => sd ** -2)),
@@ -62,6 +75,7 @@ function linearBlock(
     ownPull: Matrix.columnVector(own.map((value, index) => -value * (block.priorSds[index] ?? NaN) ** -2)),
     sharedPull: Matrix.zeros(touched.length, 1),
     follows,
+    groups,
   };
   block.groups.forEach((group, at) => {
     const ofGroup = inner[at] ?? [];
@@ -102,6 +116,7 @@ function linearBlock(
     const innerSlopes = ofGroup.map((value, index) =>
       slopes(innerPriorSds[index], value, (there) => residualsOf(group, own, border, ofGroup.with(index, there))),
     );
+    groups.push({ places, ownSlopes, sharedSlopes, innerSlopes });
     follows.push(
       ofGroup.length === 0
         ? null
@@ -162,7 +177,7 @@ function withoutInner(
     less(linear.sharedPull, withBorder.transpose().mmul(alone), toPlace, zero);
     if (withOwn.columns > 0) less(linear.coupling, withOwn.transpose().mmul(byBorder), same, toPlace);
   }
-  return { alone, byOwn, byBorder, border };
+  return { alone, byOwn, byBorder, border, covariance: cholesky.solve(Matrix.eye(inner.length)) };
 }
 
 /**

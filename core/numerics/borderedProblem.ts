@@ -43,6 +43,17 @@ export interface Problem {
   readonly blocks: readonly Block[];
 }
 
+export interface FittedBlock {
+  readonly values: readonly number[];
+  readonly covariance: readonly (readonly number[])[];
+  /** Covariance of each own unknown's error with each of the border's. */
+  readonly withBorder: readonly (readonly number[])[];
+  /** Best values of the inner unknowns, group after group. */
+  readonly inner: readonly (readonly number[])[];
+  /** For each observation, group after group, (observed − fitted) ÷ SD. */
+  readonly residuals: readonly number[];
+}
+
 export interface Point {
   readonly border: readonly number[];
   readonly own: readonly (readonly number[])[];

@@ -9,7 +9,7 @@ import { oncePer } from '../../core/oncePer';
 import type { BoatDb } from '../withBoat';
 
 /** Raised when the model changes what the same evidence teaches, so that what was kept is worked out anew. */
-const MODEL = 'one posterior 1';
+const MODEL = 'one posterior 2';
 
 /**
  * Names everything that teaches a boat's reels and lines: rows of measurements are only ever added, and what is changed

@@ -1,7 +1,7 @@
 'use client';
 
 import { PLUS_MINUS_SDS } from '@/core/numerics/propagate';
-import type { FittedEvidence } from '@/core/gear/fittedGear';
+import type { DimensionKey, FittedEvidence } from '@/core/gear/fittedGear';
 import type { Known, Source } from '@/core/provenance/source';
 import type { RigRecord } from '@/core/record/record';
 import { FormText } from '@/components/fields/FormParts';
@@ -116,8 +116,23 @@ function offWords({ kind, off }: FittedEvidence, format: Formatter): string {
   return `${format.counts(Math.abs(off))} ${off > 0 ? 'more' : 'fewer'} than all together say`;
 }
 
-/** Every rating, level and winding log that counts, with how it sits with the rest. */
+/** What a reel's figures are called. */
+const FIGURES = {
+  arborDiameterM: 'the arbor',
+  widthM: 'the width',
+  fullDiameterM: 'the full diameter',
+  lengthPerTurnM: 'what a turn counts as',
+} as const satisfies Record<DimensionKey, string>;
+
+function tellsWords({ what, widensTo }: NonNullable<FittedEvidence['tells']>, { products }: RigRecord): string {
+  const name =
+    typeof what === 'string' ? FIGURES[what] : (products.find(({ id }) => id === what.lineId)?.name ?? 'its line');
+  return `the ± of ${name} would be ${widensTo.toFixed(widensTo < 1.1 ? 2 : 1)} times as wide`;
+}
+
+/** Every rating, level and winding log that counts, with how it sits with the rest and what it tells most of. */
 function Evidence({ evidence, format }: { evidence: readonly FittedEvidence[]; format: Formatter }) {
+  const { record } = useRig();
   if (evidence.length === 0) return null;
   const ratings = evidence.filter((each) => each.kind === 'rating').map((each) => each.off);
   const spread = Math.expm1(Math.max(...ratings) - Math.min(...ratings));
@@ -137,6 +152,7 @@ function Evidence({ evidence, format }: { evidence: readonly FittedEvidence[]; f
               <span>{each.kind === 'rating' ? `rating ${each.name}` : each.name}</span>
               <span className={misfit ? 'font-bold text-stop' : 'text-ink-soft'}>
                 {offWords(each, format)}
+                {each.tells && `; without it ${tellsWords(each.tells, record)}`}
                 {misfit && '; it does not fit: read or typed wrongly?'}
               </span>
             </li>
