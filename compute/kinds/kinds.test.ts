@@ -62,6 +62,13 @@ describe('load-plan', () => {
     expect(narrow.solvedLengthPlusMinusM).toBeLessThan(wide.solvedLengthPlusMinusM);
   });
 
+  it('says when a turn cannot be that long on a spool of that size, and nothing otherwise', () => {
+    expect(value('load-plan', PLAN)).toMatchObject({ conflicts: [] });
+    const inFeet = { ...PLAN, counter: { ...PLAN.counter, lengthPerTurnM: 0.58 } };
+    expect(value('load-plan', inFeet)).toMatchObject({ conflicts: [{ what: 'lengthPerTurnM', worst: true }] });
+    expect(value('load-plan', { ...PLAN, counter: null })).toMatchObject({ conflicts: [] });
+  });
+
   it('fills to a share of the depth, to a mark, or so that the counter is true', () => {
     const finalOf = (fill: unknown): number =>
       (value('load-plan', { ...PLAN, fill }) as unknown as { finalDiameterM: number }).finalDiameterM;

@@ -1,8 +1,9 @@
 import { z } from 'zod';
+import { constantOffSpoolBySds } from '../../core/counter/guessedConstant';
 import { levelOfTarget } from '../../core/load/fillTarget';
 import { defineKind, inSi } from '../kind';
 import { planRequest, sdsUsed } from '../planRequest';
-import { loadedReelShape, LONGEST_SEGMENT_M, refineUnknowns } from '../requestSchemas';
+import { constantSdM, loadedReelShape, LONGEST_SEGMENT_M, refineUnknowns } from '../requestSchemas';
 
 const lengthM = (max: number) => z.number({ error: 'a length must be a number' }).max(max);
 
@@ -26,6 +27,17 @@ const schema = z
     fill: fillSchema,
   })
   .superRefine((request, context) => refineUnknowns(request.segments, context, [1]));
+
+/** Beyond this a stated figure conflicts with what else is stated. */
+const CONFLICT_SDS = 3;
+
+/** The one thing of a plan's request that says something of another: how long a turn may be on a spool of that size. */
+function conflictsOf({ reel, counter }: z.output<typeof schema>) {
+  if (!counter) return [];
+  const stated = { value: counter.lengthPerTurnM, sd: constantSdM(counter) };
+  const offBySds = constantOffSpoolBySds(counter.drive, reel.fullDiameterM, stated);
+  return Math.abs(offBySds) > CONFLICT_SDS ? [{ what: 'lengthPerTurnM', offBySds, worst: true }] : [];
+}
 
 export const loadPlan = defineKind({
   name: 'load-plan',
@@ -66,6 +78,7 @@ export const loadPlan = defineKind({
         levelBelowRimM: level.value,
         levelBelowRimPlusMinusM: plan.levelBelowRimM.plusMinus,
         sdsUsed: sdsUsed(request),
+        conflicts: conflictsOf(request),
         segments: plan.segments.map((segment) => ({
           name: segment.name,
           lengthM: segment.lengthM.value,

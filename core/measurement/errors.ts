@@ -47,6 +47,8 @@ export const ERRORS = {
   rollerSlipShare: { sd: 0.005, unit: 'share', source: 'from memory' },
   /** The length that a counter takes for a turn as its maker states it: a round figure. */
   statedConstantShare: { sd: 0.04, unit: 'share', source: 'from memory' },
+  /** The same, guessed from the size of the spool. */
+  guessedConstantShare: { sd: 0.1, unit: 'share', source: 'from memory' },
   /** How a line packs from one careful load of the same hands to the next; between two passes of unlike tension. */
   packingRepeatShare: { sd: 0.01, unit: 'share', source: 'common practice, no source' },
   unevenTensionShare: { sd: 0.06, unit: 'share', source: 'from memory' },
