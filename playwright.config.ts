@@ -6,7 +6,7 @@ export default defineConfig({
   testDir: 'tests/e2e',
   timeout: 180_000,
   expect: { timeout: 20_000 },
-  workers: 1,
+  workers: 2,
   forbidOnly: true,
   reporter: [['list'], ['json']],
   use: {

@@ -84,7 +84,8 @@ function flatten(
   const labels: (LabelledLine | undefined)[] = [];
   const add = (key: string, from: Reason, known: { value: number; sd: number }): number => {
     const at = joint?.keys.indexOf(key) ?? -1;
-    const sd = at < 0 ? known.sd : known.value * (joint?.relativeSds[at] ?? NaN);
+    // The bulk of a line is a logarithm, and its SD relative as it stands.
+    const sd = at < 0 ? known.sd : (known.value || 1) * (joint?.relativeSds[at] ?? NaN);
     keys.push(key);
     return inputs.push({ from, value: known.value, sd }) - 1;
   };
@@ -97,7 +98,7 @@ function flatten(
   const bulks = new Map<string, number>();
   const rows = segments.map((segment) => {
     const key = segment.lineId ?? `segment ${segment.id}`;
-    const bulk = bulks.get(key) ?? add(key, bulkError(segment), { value: 1, sd: bulkRelativeSd(segment) });
+    const bulk = bulks.get(key) ?? add(key, bulkError(segment), { value: 0, sd: bulkRelativeSd(segment) });
     bulks.set(key, bulk);
     labels[bulk] = labelOf(segment);
     const strained = segment.windingStrain ?? { value: 0, sd: 0 };
@@ -121,7 +122,7 @@ function flatten(
         name: segment.name,
         wound: segment.wound,
         lineDiameterM: segment.lineDiameterM.value,
-        packing: (segment.packing.value * Math.exp(at(depth) * (depths[row] ?? 0))) / at(bulk),
+        packing: segment.packing.value * Math.exp(at(depth) * (depths[row] ?? 0) - at(bulk)),
         strain: at(stretch),
         lengthM: length === null ? null : at(length),
       })),
