@@ -30,6 +30,18 @@ const config = [
       '@typescript-eslint/no-misused-promises': 'error',
       '@typescript-eslint/switch-exhaustiveness-check': 'error',
       '@typescript-eslint/consistent-type-imports': 'error',
+      // A reason in a sentence would be "[object Object]".
+      '@typescript-eslint/restrict-template-expressions': [
+        'error',
+        {
+          allowNumber: true,
+          allowBoolean: true,
+          allowNullish: true,
+          allowAny: true,
+          allowRegExp: true,
+          allowNever: true,
+        },
+      ],
     },
   },
   {

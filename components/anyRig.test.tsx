@@ -64,7 +64,8 @@ describe('any rig that the schemas let through', () => {
       }
       for (const [name, page] of Object.entries(PAGES)) {
         try {
-          if (/\bNaN\b/.test(pageOf(record, page(record)))) fallen.push(`rig ${seed}, ${name}: shows NaN`);
+          const shown = /\bNaN\b|\[object /.exec(pageOf(record, page(record)));
+          if (shown) fallen.push(`rig ${seed}, ${name}: shows ${shown[0]}`);
         } catch (error) {
           fallen.push(`rig ${seed}, ${name}: ${whereOf(error)}`);
         }

@@ -4,6 +4,7 @@ import { METRES_PER_LENGTH_UNIT } from '@/core/units/units';
 import Link from 'next/link';
 import { useMemo, useState } from 'react';
 import { compareFleet, type FleetAction, type FleetGoal } from '@/core/rig/count/fleet';
+import type { Reason } from '@/core/reasons';
 import type { RigRecord } from '@/core/record/record';
 import { rigView } from '@/core/rig/view/rigView';
 import { QuantityField, useQuantity } from '@/components/fields/QuantityField';
@@ -11,6 +12,7 @@ import { ChoiceField } from '@/components/fields/TextField';
 import { cardPath, stationPath } from '@/components/shell/paths';
 import { Card } from '@/components/ui/Card';
 import { useUnits } from '@/components/units/UnitsProvider';
+import { useSay } from '@/components/units/useSay';
 import { LIMITS } from '@/usecases/limits';
 import { HelmCard } from './HelmCard';
 
@@ -30,6 +32,7 @@ export function FleetPage({
   rigs: readonly RigRecord[];
 }) {
   const { format } = useUnits();
+  const say = useSay();
   const withCounter = useMemo(() => rigs.filter((rig) => rig.reel.counter), [rigs]);
   const [out, setOut] = useState<readonly string[]>([]);
   const [goal, setGoal] = useState<FleetGoal>('true');
@@ -92,7 +95,7 @@ export function FleetPage({
                     <td className="figures py-1.5 pr-3 whitespace-nowrap">
                       {`${rod.share >= 1 ? '+' : '−'}${(100 * Math.abs(rod.share - 1)).toFixed(1)} %`}
                     </td>
-                    <td className="py-1.5 pr-3">{actionWords(rod.action, format.length)}</td>
+                    <td className="py-1.5 pr-3">{actionWords(rod.action, format.length, say)}</td>
                     <td className="py-1.5">
                       <Link
                         href={cardPath(boatId, rod.rigId)}
@@ -108,7 +111,7 @@ export function FleetPage({
           </div>
           {fleet.left.length > 0 && (
             <p className="mt-2 text-sm text-ink-soft">
-              Left out: {fleet.left.map((each) => `${each.name} (${each.why})`).join('; ')}.
+              Left out: {fleet.left.map((each) => `${each.name} (${say(each.why)})`).join('; ')}.
             </p>
           )}
         </Card>
@@ -136,7 +139,11 @@ export function FleetPage({
   );
 }
 
-function actionWords(action: FleetAction, length: (valueM: number, plusMinusM?: number) => string): string {
+function actionWords(
+  action: FleetAction,
+  length: (valueM: number, plusMinusM?: number) => string,
+  say: (reason: Reason) => string,
+): string {
   switch (action.kind) {
     case 'none':
       return 'nothing: it is right to half a count or half a per cent';
@@ -147,6 +154,6 @@ function actionWords(action: FleetAction, length: (valueM: number, plusMinusM?: 
     case 'reload':
       return `reload with ${length(action.lengthM.value, action.lengthM.plusMinus)} of ${action.segmentName}`;
     case 'card':
-      return `use its card: ${action.why}`;
+      return `use its card: ${say(action.why)}`;
   }
 }

@@ -1,5 +1,5 @@
 import type { BorderedFit } from '../numerics/borderedFit';
-import { OWN_UNKNOWNS, relativeSdOf, type EvidenceSource, type Piece, type ReelToFit } from './gearEvidence';
+import { OWN_UNKNOWNS, ownPriorSds, type EvidenceSource, type Piece, type ReelToFit } from './gearEvidence';
 
 export type DimensionKey = 'arborDiameterM' | 'widthM' | 'fullDiameterM' | 'lengthPerTurnM';
 
@@ -65,7 +65,7 @@ export function dimensionsOf(reel: ReelToFit, values: readonly number[], covaria
       dimension,
       value: (before?.value ?? NaN) * Math.exp(values[place] ?? 0),
       relativeSd: Math.sqrt(covariance[place]?.[place] ?? NaN),
-      relativeSdBefore: before ? relativeSdOf(before) : NaN,
+      relativeSdBefore: ownPriorSds(reel)[place] ?? NaN,
     };
   });
 }

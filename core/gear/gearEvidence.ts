@@ -105,11 +105,17 @@ const MOST_RELATIVE_SD = 1;
 export const relativeSdOf = ({ value, sd }: Pick<Known, 'value' | 'sd'>): number =>
   Math.min(Math.max(sd / value, LEAST_RELATIVE_SD), MOST_RELATIVE_SD);
 
+/** The width that line fills, as a measured width leaves it open: beside the flanges there is room that no turn fills. */
+export const filledWidth = (width: Known): Known => ({
+  ...width,
+  sd: Math.hypot(width.sd, ERRORS.flangeShare.sd * width.value),
+});
+
 /** Prior SDs of a reel's own unknowns. */
 export function ownPriorSds(reel: ReelToFit): readonly number[] {
   return [
     relativeSdOf(reel.arborDiameterM),
-    Math.hypot(relativeSdOf(reel.widthM), ERRORS.flangeShare.sd),
+    relativeSdOf(filledWidth(reel.widthM)),
     relativeSdOf(reel.fullDiameterM),
     ERRORS.ratingHabitShare.sd,
     ...(reel.counter ? [relativeSdOf(reel.counter.lengthPerTurnM)] : []),

@@ -38,6 +38,8 @@ for (const [name, options] of [
         expect(await seriousProblems(page), view).toEqual([]);
         const overflow = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
         expect(overflow, `${view} is too wide`).toBeLessThanOrEqual(0);
+        const words = await page.locator('body').innerText();
+        expect(words.match(/\[object |\bNaN\b|\bundefined\b/)?.[0], `${view} shows what is no word`).toBeUndefined();
       };
       await page.goto('/');
       await check('boats');

@@ -2,6 +2,7 @@
 
 import { PLUS_MINUS_SDS } from '@/core/numerics/propagate';
 import type { DimensionKey, FittedEvidence } from '@/core/gear/fittedGear';
+import { filledWidth } from '@/core/gear/gearEvidence';
 import type { Known, Source } from '@/core/provenance/source';
 import type { RigRecord } from '@/core/record/record';
 import { FormText } from '@/components/fields/FormParts';
@@ -32,7 +33,7 @@ export function ReelKnowledgeInside() {
   const { knowledge, reel } = record;
   const dimensions: readonly [string, Known, Known][] = [
     ['arbor', knowledge.before.arborDiameterM, reel.arborDiameterM],
-    ['width', knowledge.before.widthM, reel.widthM],
+    ['width that line fills', filledWidth(knowledge.before.widthM), reel.widthM],
     ['full', knowledge.before.fullDiameterM, reel.fullDiameterM],
   ];
   const small = (known: Known): string => format.small(known.value, PLUS_MINUS_SDS * known.sd);
