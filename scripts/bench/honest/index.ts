@@ -15,6 +15,7 @@ const WORLDS: Readonly<Record<string, World>> = {
   'packing falls 5 % with depth': { ...AS_MODELLED, depth: -0.05 },
   'counter slips by 1 %': { ...AS_MODELLED, slip: 0.01 },
   'display truncates, told that it rounds': { ...AS_MODELLED, truncates: true },
+  'capacity SD doubled': { ...AS_MODELLED, ratings: { habitSd: 0.12, sd: 0.1 } },
   'caliper SD doubled': { ...AS_MODELLED, caliperSdM: 0.0004 },
   'label of one line 10 % too thin': { ...AS_MODELLED, labelOff: { plain: 0.1, backing: 0.1 } },
   'label of one line 10 % too thick': { ...AS_MODELLED, labelOff: { plain: -0.1, backing: -0.1 } },
@@ -35,7 +36,8 @@ export function benchHonest(rigs: number): void {
     benchPlans(world, Math.ceil(rigs / 2));
     benchReload(world, Math.ceil(rigs / 2));
     if (world === AS_MODELLED) benchBest(Math.ceil(rigs / 20));
-    if (name === 'as modelled' || name.startsWith('tape') || name.startsWith('label')) benchStrip(world, rigs);
+    if (name === 'as modelled' || name.startsWith('tape') || name.startsWith('capacity') || name.startsWith('label'))
+      benchStrip(world, rigs);
   }
   const untaped = { ...AS_MODELLED, tapeShare: 0 };
   console.log(' no shared tape error');

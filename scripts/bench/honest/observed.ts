@@ -21,10 +21,12 @@ export function believedLine(line: OutfitLine): { readonly lineDiameterM: Known;
 
 export const strainOf = (line: OutfitLine) => LINE_ERRORS[materialOf(line)].windingStrain;
 
-export function reelToFit({ caliperM: [arborM, widthM, rimM], statedM, truth }: Outfit): ReelToFit {
+export function reelToFit(outfit: Outfit, isRated = false): ReelToFit {
+  const { caliperM, statedM, truth } = outfit;
+  const [arborM, widthM, rimM] = caliperM;
   const measured = (value: number): Known => ({ value, sd: ERRORS.caliperM.sd, source: 'measured' });
   return {
-    ...{ id: 'reel', ratings: [] },
+    ...{ id: 'reel', ratings: isRated ? outfit.ratings : [] },
     arborDiameterM: measured(arborM),
     widthM: measured(widthM),
     fullDiameterM: measured(rimM),
@@ -99,8 +101,8 @@ export function loadToFit(outfit: Outfit, noted: Noted, loadId: string): LoadToF
   };
 }
 
-export function learnedFrom(outfit: Outfit, loads: readonly LoadToFit[]): LearnedReel {
-  return learnedReel(gearFit([reelToFit(outfit)], linesToFit(outfit), loads), 'reel', 'learned');
+export function learnedFrom(outfit: Outfit, loads: readonly LoadToFit[], isRated = false): LearnedReel {
+  return learnedReel(gearFit([reelToFit(outfit, isRated)], linesToFit(outfit), loads), 'reel', 'learned');
 }
 
 /** The load that is on, by everything that was noted of it and nothing else but labels and caliper; lengths as they were meant. */
@@ -108,9 +110,9 @@ export function estimateOf(
   outfit: Outfit,
   noted: Noted,
   meantM: readonly number[],
-  use: { readonly level: boolean; readonly log: boolean; readonly strippedM?: number },
+  use: { readonly level: boolean; readonly log: boolean; readonly rated?: boolean; readonly strippedM?: number },
 ): CounterEstimate {
-  const learned = learnedFrom(outfit, []);
+  const learned = learnedFrom(outfit, [], use.rated);
   const { strippedM = 0 } = use;
   const top = outfit.lines.length - 1;
   const goneSinceM = outfit.lines.map((_, index) => (index === top ? strippedM : 0));

@@ -9,6 +9,7 @@ import { WALK_M, woundOutfit } from './wound';
 export function benchStrip(world: World, rigs: number): void {
   for (const [name, use] of [
     ['length loaded and level known', { level: true, log: true }],
+    ['by label and ratings', { level: false, log: false, rated: true }],
     ['by label alone', { level: false, log: false }],
   ] as const) {
     const after = [0, 0];

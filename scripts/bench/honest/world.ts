@@ -19,6 +19,8 @@ export interface World {
   /** The display truncates, and the person says that it rounds. */
   readonly truncates: boolean;
   readonly caliperSdM: number;
+  /** What a maker's ratings are off by, all of them together and one by one. */
+  readonly ratings: { readonly habitSd: number; readonly sd: number };
   /** Thickness of nylons over their label, by their ids; those not named: four makers in five within 5 %, the fifth within 10 %. */
   readonly labelOff: Readonly<Partial<Record<string, number>>>;
 }
@@ -31,6 +33,7 @@ export const AS_MODELLED: World = {
   slip: { sd: 0.004 },
   truncates: false,
   caliperSdM: 0.0002,
+  ratings: { habitSd: 0.06, sd: 0.05 },
   labelOff: {},
 };
 
@@ -53,6 +56,8 @@ export interface Outfit {
   readonly flange: number;
   /** Caliper readings of arbor, width and rim (m). */
   readonly caliperM: readonly [number, number, number];
+  /** Lengths (m) of two lines that the maker says the spool takes. */
+  readonly ratings: readonly { readonly label: string; readonly lineDiameterM: number; readonly lengthM: number }[];
   /** The constant as its maker states it (m per turn). */
   readonly statedM: number;
   readonly lines: readonly OutfitLine[];
@@ -77,6 +82,19 @@ function copper(random: Random, id: string, labelM: number): OutfitLine {
   };
 }
 
+/** What a maker says that a spool takes: by a packing of 0.68 and his own idea of full. */
+function ratingsOf(random: Random, { ratings }: World, volumeM3: number): Outfit['ratings'] {
+  const habit = Math.exp(ratings.habitSd * normalDeviate(random));
+  return [0.00035, 0.00045].map((lineDiameterM) => ({
+    ...{ label: `${lineDiameterM}`, lineDiameterM },
+    lengthM:
+      ((0.68 * volumeM3) / ((Math.PI / 4) * lineDiameterM ** 2)) * habit * Math.exp(ratings.sd * normalDeviate(random)),
+  }));
+}
+
+const volumeOf = (arborM: number, widthM: number, rimM: number): number =>
+  (Math.PI / 4) * widthM * (rimM ** 2 - arborM ** 2);
+
 /** An outfit of that world: a reel with its counter, and one line or three. */
 export function drawOutfit(world: World, seed: number, isPlain: boolean): Outfit {
   const random = seededRandom(seed);
@@ -95,6 +113,7 @@ export function drawOutfit(world: World, seed: number, isPlain: boolean): Outfit
       ...{ pitchM: widthM / 25, pitchRelativeSd: 0.03, crown: 0.02, packingRelativeSd: 0.03 },
     },
     caliperM: [caliper(arborM), caliper(widthM), caliper(rimM)],
+    ratings: ratingsOf(random, world, volumeOf(arborM, widthM, rimM)),
     statedM: lengthPerTurnM * Math.exp(0.04 * normalDeviate(random)),
     lines: isPlain
       ? [nylon(random, world, 'plain', between(random, 0.0003, 0.0005))]
@@ -107,14 +126,14 @@ export function drawOutfit(world: World, seed: number, isPlain: boolean): Outfit
 }
 
 /** Another outfit that nobody could tell from this one by caliper and labels: what they leave open is drawn anew. */
-export function outfitLike({ world, truth, caliperM, lines }: Outfit, seed: number): Outfit {
+export function outfitLike({ world, truth, caliperM, lines, ratings }: Outfit, seed: number): Outfit {
   const random = seededRandom(seed);
   const [arborDiameterM, widthM, rimDiameterM] = caliperM.map(
     (value) => value - world.caliperSdM * normalDeviate(random),
   ) as [number, number, number];
   const lengthPerTurnM = Math.PI * rimDiameterM * between(random, 0.75, 1.05);
   return {
-    ...{ random, world, caliperM },
+    ...{ random, world, caliperM, ratings },
     tapeShare: drawn(random, world.tapeShare),
     flange: typeof world.flange === 'number' ? world.flange : world.flange.most * random(),
     truth: { ...truth, arborDiameterM, widthM, rimDiameterM, lengthPerTurnM },
