@@ -73,8 +73,11 @@ export function conflictsOf(
       return { fit: fitted, misfit: misfitOf(fitted, kept, priorSds) };
     };
     const { fit: rest, misfit } = without(at);
+    // Only of the worst it is asked whether it could be another: it is the one that is named.
     const orElse =
-      of.length > MOST_TO_ASK ? [] : of.filter((_, place) => place !== at && without(place).misfit < misfit + AS_GOOD);
+      found.length > 0 || of.length > MOST_TO_ASK
+        ? []
+        : of.filter((_, place) => place !== at && without(place).misfit < misfit + AS_GOOD);
     found.push({ index: of[at] ?? -1, offBySds, orElse });
     left = of.toSpliced(at, 1);
     now = rest;
