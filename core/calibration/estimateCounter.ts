@@ -69,10 +69,12 @@ export function estimateCounter(believed: BelievedLoad, seen: readonly CounterOb
   requirePositive('estimateCounter', { unitM: counter.unitM, constantM: believed.constantM.value });
   const model = loadModel(believed);
   const { keys, sources, axes } = axesOf(believed.joint, model.unknowns);
-  const places = new Map(keys.map((key, at) => [key, at]));
+  const rows = new Map(keys.map((key, at) => [key, axes.map((axis) => axis[at] ?? 0)]));
   const valueIn = (unknowns: readonly number[], key: string): number => {
-    const at = places.get(key) ?? -1;
-    return axes.reduce((sum, axis, index) => sum + (axis[at] ?? 0) * (unknowns[index] ?? 0), 0);
+    const row = rows.get(key);
+    let sum = 0;
+    if (row) for (let index = 0; index < row.length; index += 1) sum += (row[index] ?? 0) * (unknowns[index] ?? 0);
+    return sum;
   };
   const realise = (unknowns: readonly number[]): RealisedLoad => model.realise((key) => valueIn(unknowns, key));
   const anew = model.unknowns.filter(({ scope }) => scope === 'winding');

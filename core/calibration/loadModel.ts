@@ -83,6 +83,14 @@ export function loadModel(believed: BelievedLoad): LoadModel {
   const { arborDiameterM, widthM, fullDiameterM } = believed;
   const asBelieved = buildLoadedLine({ arborDiameterM: arborDiameterM.value, widthM: widthM.value }, segments);
   const depths = segmentDepths(asBelieved, fullDiameterM.value);
+  // A fit asks for thousands of loads: what does not change is worked out once.
+  const rows = segments.map((segment, index) => ({
+    segment,
+    depth: depths[index] ?? 0,
+    repeat: believed.repeatRelativeSd === undefined ? null : repeatKey(segment),
+    length: lengthKey(segment),
+    stretch: stretchKey(segment),
+  }));
   return {
     unknowns: unknownsOf(believed),
     realise: (valueOf) => {
@@ -91,16 +99,15 @@ export function loadModel(believed: BelievedLoad): LoadModel {
         arborDiameterM: believed.arborDiameterM.value * factor(valueOf('arborDiameterM')),
         widthM: believed.widthM.value * factor(valueOf('widthM')),
       };
-      const repeats = believed.repeatRelativeSd !== undefined;
       const line = buildLoadedLine(
         spool,
-        segments.map((segment, index) => ({
+        rows.map(({ segment, depth, repeat, length, stretch }) => ({
           ...segment,
           packing:
-            (segment.packing * factor(depthShare * (depths[index] ?? 0))) /
-            factor(valueOf(segment.lineId) + (repeats ? valueOf(repeatKey(segment)) : 0)),
-          lengthM: segment.lengthM * factor(valueOf(lengthKey(segment))),
-          strain: (1 + segment.windingStrain.value) * factor(valueOf(stretchKey(segment))) - 1,
+            (segment.packing * factor(depthShare * depth)) /
+            factor(valueOf(segment.lineId) + (repeat === null ? 0 : valueOf(repeat))),
+          lengthM: segment.lengthM * factor(valueOf(length)),
+          strain: (1 + segment.windingStrain.value) * factor(valueOf(stretch)) - 1,
         })),
       );
       return {
