@@ -3,7 +3,9 @@ import type { BelievedLoad } from '../core/calibration/loadModel';
 import { countsAt, type LengthObservation, type CountedLoad } from '../core/calibration/observations';
 import type { LoadedLine } from '../core/spool/loadedLine';
 
-const known = (value: number, relativeSd: number) => ({ value, sd: relativeSd * value, source: 'measured' }) as const;
+/** A measured figure, known to a share of itself. */
+export const known = (value: number, relativeSd: number) =>
+  ({ value, sd: relativeSd * value, source: 'measured' }) as const;
 
 /** A load for tests of the counter: a line as believed, with how well each thing is known. */
 export function believedLoad(

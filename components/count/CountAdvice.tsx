@@ -75,7 +75,7 @@ function Answer({ advice }: { advice: CounterAdvice }) {
       {alone && figure && (
         <p className="text-sm text-warn">
           This rests on one measurement, {alone.observation.name}: without it the figure would be known to ±{' '}
-          {format.counts(plusMinusWithout(figure.plusMinus, alone))} only. A second one would show a slip in it.
+          {plusMinusWithout(figure.plusMinus, alone).toFixed(1)} counts only. A second one would show a slip in it.
         </p>
       )}
     </div>

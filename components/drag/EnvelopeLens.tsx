@@ -5,6 +5,8 @@ import { useMemo } from 'react';
 import { dragFactorSd } from '@/core/calibration/dragFactorSd';
 import { backOffTable, dragEnvelope, type DragEnvelope } from '@/core/drag/dragEnvelope';
 import { leverPlace, type LeverCurve, type LeverPlace } from '@/core/drag/leverCurve';
+import { ERRORS } from '@/core/measurement/errors';
+import { PLUS_MINUS_SDS } from '@/core/numerics/propagate';
 import { USUAL_RUN } from '@/core/drag/waterPull';
 import { leverOfRig } from '@/core/rig/drag/leverOfRig';
 import type { RigRecord } from '@/core/record/record';
@@ -19,7 +21,7 @@ import { useUnits } from '@/components/units/UnitsProvider';
 import { useSpeed } from './useSpeed';
 
 /** The usual ± of three pulls with a scale, as a share (from memory). */
-export const SET_SHARE = 0.05;
+const SET_SHARE = PLUS_MINUS_SDS * ERRORS.dragSetShare.sd;
 
 /** A hundred metres of 0.4 mm line drawn broadside through the sea at 1 m/s (N), with a cylinder's drag of 1.2. */
 const BELLY_N = 25;
@@ -147,8 +149,10 @@ function Passes({ envelope }: { envelope: DragEnvelope }) {
 
 /** Where the true end of what is safe may lie, by the ± of the pull and of the strength. */
 function betweenWords(format: Formatter, leastM: number | null, mostM: number | null, endM: number): string {
-  const least = leastM === null ? 'never' : format.length(leastM);
-  const most = mostM === null ? 'never' : mostM >= endM - 1e-6 ? 'the end' : format.length(mostM);
+  if (mostM === null) return '';
+  const most = mostM >= endM - 1e-6 ? 'the end' : format.length(mostM);
+  if (leastM === null) return ` (by its ± it may be too much from the start, at best not before ${most})`;
+  const least = format.length(leastM);
   return least === most ? ' (the ± changes nothing of that)' : ` (by its ± between ${least} and ${most})`;
 }
 

@@ -1,6 +1,6 @@
 'use client';
 
-import { PLUS_MINUS_SDS } from '@/core/numerics/propagate';
+import { ERRORS } from '@/core/measurement/errors';
 import { piecesOut, surge, surgeFigures, type SurgeSetup } from '@/core/drag/surge';
 import { DEFAULT_ROD_STIFFNESS, elasticPieces, spoolInertia } from '@/core/rig/drag/elasticLine';
 import type { RigView } from '@/core/rig/view/rigView';
@@ -11,7 +11,6 @@ import { useRig } from '@/components/rig/RigProvider';
 import { CollapsibleCard } from '@/components/ui/CollapsibleCard';
 import { useUnits } from '@/components/units/UnitsProvider';
 import { useSay } from '@/components/units/useSay';
-import { SET_SHARE } from './EnvelopeLens';
 
 /** A jerk takes about so long (s; from memory). */
 const JERK_S = 0.3;
@@ -53,7 +52,7 @@ export function SurgeCard({
   const jerkM = jerk.value ?? 1.5;
   const found = surge(setup, jerkM, JERK_S);
   const figures = surgeFigures(setup, jerkM, JERK_S, {
-    tensionRelativeSd: SET_SHARE / PLUS_MINUS_SDS,
+    tensionRelativeSd: ERRORS.dragSetShare.sd,
     isBreakawayRead: isJerkRead,
   });
   const { peakN, lockedN } = figures;
@@ -93,7 +92,7 @@ export function SurgeCard({
         </p>
         <p className="text-xs text-ink-soft">
           Over {JERK_S} s; the rod taken as {DEFAULT_ROD_STIFFNESS} N for each metre of its tip and the spool as 150 g
-          (defaults).{' '}
+          (defaults). The ± takes stretch, rod, spool and jerk as off by a fifth to two fifths (SDs, defaults).{' '}
           {!isJerkRead &&
             `No jerk of this drag was read: it is taken as ${breakawayRatio} times the moving pull (a default). `}
           Line and rod as springs in a row; a hand that follows is not counted.

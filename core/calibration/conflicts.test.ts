@@ -1,12 +1,8 @@
+import { known as measured } from '../../tests/believedLoad';
 import { estimateCounter } from './estimateCounter';
 import type { BelievedLoad } from './loadModel';
 import type { CounterObservation } from './observations';
 
-const measured = (value: number, relativeSd: number) => ({
-  value,
-  sd: value * relativeSd,
-  source: 'measured' as const,
-});
 const BELIEVED: BelievedLoad = {
   arborDiameterM: measured(0.0314, 0.006),
   widthM: measured(0.0286, 0.006),

@@ -1,3 +1,4 @@
+import { known as measured } from '../../tests/believedLoad';
 import { correctionTable } from './correctionTable';
 import { estimateCounter } from './estimateCounter';
 import { PLUS_MINUS_SDS } from '../numerics/propagate';
@@ -5,11 +6,6 @@ import { evidenceWorth, restsOn } from './evidenceWorth';
 import type { BelievedLoad } from './loadModel';
 import { countsAt, predicted, type CounterObservation } from './observations';
 
-const measured = (value: number, relativeSd: number) => ({
-  value,
-  sd: value * relativeSd,
-  source: 'measured' as const,
-});
 const segment = (id: string, lengthM: number, lineDiameterM: number, packing: number) => ({
   ...{ id, name: id, lineId: id, lengthM, lineDiameterM, packing, wound: true },
   areaRelativeSd: 0.13,

@@ -1,3 +1,4 @@
+import { known as measured } from '../../tests/believedLoad';
 import { countsForLine } from '../counter/counter';
 import { buildLoadedLine, spoolStateAt } from '../spool/loadedLine';
 import { estimateCounter } from './estimateCounter';
@@ -5,11 +6,6 @@ import type { BelievedLoad } from './loadModel';
 import type { RealisedLoad } from './observations';
 import { reloadAtFit } from './reloadAtFit';
 
-const measured = (value: number, relativeSd: number) => ({
-  value,
-  sd: value * relativeSd,
-  source: 'measured' as const,
-});
 const segment = (id: string, lengthM: number, lineDiameterM: number, packing: number) => ({
   ...{ id, name: id, lineId: id, lengthM, lineDiameterM, packing, wound: true },
   areaRelativeSd: 0.12,

@@ -24,7 +24,11 @@ import type { LineFormInput, ReelFormInput, SupplyInput } from './gearInput';
  * Relative SD of the length a counter takes for a turn, by where it comes from: a maker's statement
  * is a round figure, a default only a guess at the reel's class.
  */
-const CONSTANT_RELATIVE_SD = { maker: ERRORS.statedConstantShare.sd, default: 0.1, measured: 0.01 } as const;
+const CONSTANT_RELATIVE_SD = {
+  maker: ERRORS.statedConstantShare.sd,
+  default: ERRORS.guessedConstantShare.sd,
+  measured: 0.01,
+} as const;
 
 function toReel(input: ReelFormInput): ReelInput {
   const { counter } = input;
