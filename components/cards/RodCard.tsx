@@ -113,8 +113,9 @@ function backOffWords(view: RigView, format: Formatter, unit: string): string | 
       .filter((value) => value > 0)
       .map((value) => toSi('length', value, unit)),
   );
-  const eased = rows.map(
-    (row) => `${format.length(row.lengthOutM)}: ${format.wholePercent(row.easeTo, row.easeToPlusMinus)}`,
-  );
-  return `Drag ${format.force(view.setForceN)}; ease it to ${eased.join(', ')}.`;
+  if (rows.length === 0) return null;
+  // One ± for all of them, the widest: a line of a card has no room for each.
+  const plusMinus = Math.max(...rows.map((row) => row.easeToPlusMinus));
+  const eased = rows.map((row) => `${format.length(row.lengthOutM)}: ${format.percent(row.easeTo)}`);
+  return `Drag ${format.force(view.setForceN)}; ease to ${eased.join(', ')} (± ${Math.ceil(100 * plusMinus)}).`;
 }
