@@ -85,13 +85,17 @@ function LeverPull({ load }: { load: LoadRecord }) {
   // From the back forward: the place after the one that was pulled last.
   const last = record.leverPoints.at(-1);
   const after = PLACES.find((each) => last !== undefined && Number(each.value) > last.position);
-  const form = useDraftForm(`lever:${load.id}:${last?.id ?? 'first'}`, {
-    position: choice(
-      PLACES.map((each) => each.value),
-      last ? (after?.value ?? '1') : '0',
-    ),
-    forceN: neededQuantity('force', { min: 0, max: 5000 }),
-  });
+  const form = useDraftForm(
+    `lever:${load.id}`,
+    {
+      position: choice(
+        PLACES.map((each) => each.value),
+        last ? (after?.value ?? '1') : '0',
+      ),
+      forceN: neededQuantity('force', { min: 0, max: 5000 }),
+    },
+    last?.id,
+  );
   const { instrument, readBy, forget } = useInstrument(`lever:${load.id}`, form.raw('forceN'));
   const busy = state.kind === 'sending' || bench.busy;
   const store = (): Promise<void> =>

@@ -116,16 +116,20 @@ function Look({
   const lever = leverOfRig(record);
   // The next look begins where the last one left off: only what changed is picked.
   const before = record.planerLooks.at(-1);
-  const form = useDraftForm(`planer-look:${record.id}:${before?.id ?? 'first'}`, {
-    percent: neededNumber({ min: 0, max: 100 }, before?.leverPosition == null ? 50 : 100 * before.leverPosition),
-    heading: choice(HEADINGS, before?.heading ?? 'into the waves'),
-    current: choice(CURRENTS, before?.current ?? 'with you'),
-    creep: choice(
-      CREEPS.map((each) => each.value),
-      'none',
-    ),
-    isSet: check(),
-  });
+  const form = useDraftForm(
+    `planer-look:${record.id}`,
+    {
+      percent: neededNumber({ min: 0, max: 100 }, before?.leverPosition == null ? 50 : 100 * before.leverPosition),
+      heading: choice(HEADINGS, before?.heading ?? 'into the waves'),
+      current: choice(CURRENTS, before?.current ?? 'with you'),
+      creep: choice(
+        CREEPS.map((each) => each.value),
+        'none',
+      ),
+      isSet: check(),
+    },
+    before?.id,
+  );
   const percent = form.value('percent');
   const creep = form.value('creep') ?? 'none';
   const isSet = form.value('isSet') ?? false;

@@ -7,16 +7,20 @@ import { useDraftForm } from './useDraftForm';
 
 type Save = (values: object) => Promise<{ ok: boolean; fields?: Readonly<Record<string, string>> }>;
 
-function ReelForm({ save, draftKey = 'reel' }: { save: Save; draftKey?: string }) {
-  const form = useDraftForm(draftKey, {
-    name: words('Counter reel'),
-    drag: choice(['star', 'lever'], 'star'),
-    arborM: neededQuantity('smallLength', { min: 0.003, max: 0.4 }),
-    dragLimitN: quantity('force', { min: 1, max: 5000 }, 88.2598),
-    digits: number({ min: 2, max: 6 }, 3),
-    counter: check(true),
-    instrument: words('read by eye'),
-  });
+function ReelForm({ save, draftKey = 'reel', last = '' }: { save: Save; draftKey?: string; last?: string }) {
+  const form = useDraftForm(
+    draftKey,
+    {
+      name: words(`Counter reel${last}`),
+      drag: choice(['star', 'lever'], 'star'),
+      arborM: neededQuantity('smallLength', { min: 0.003, max: 0.4 }),
+      dragLimitN: quantity('force', { min: 1, max: 5000 }, 88.2598),
+      digits: number({ min: 2, max: 6 }, 3),
+      counter: check(true),
+      instrument: words('read by eye'),
+    },
+    last,
+  );
   return (
     <form
       onSubmit={(event) => {
@@ -47,15 +51,13 @@ function ReelForm({ save, draftKey = 'reel' }: { save: Save; draftKey?: string }
   );
 }
 
-function show(save: Save = () => Promise.resolve({ ok: true })) {
-  return render(
-    <UnitsProvider initial={{ length: 'm', smallLength: 'mm', force: 'kg' }}>
-      <WordsProvider>
-        <ReelForm save={save} />
-      </WordsProvider>
-    </UnitsProvider>,
-  );
-}
+const withWords = (form: React.ReactNode) => (
+  <UnitsProvider initial={{ length: 'm', smallLength: 'mm', force: 'kg' }}>
+    <WordsProvider>{form}</WordsProvider>
+  </UnitsProvider>
+);
+
+const show = (save: Save = () => Promise.resolve({ ok: true })) => render(withWords(<ReelForm save={save} />));
 
 const type = (label: string, value: string): void =>
   void fireEvent.change(screen.getByLabelText(label), { target: { value } });
@@ -123,6 +125,33 @@ describe('a form', () => {
     );
     await waitFor(() => expect(screen.getByLabelText('Name')).toHaveValue('Counter reel'));
     expect(window.localStorage).toHaveLength(0);
+  });
+
+  it('keeps what is begun when what stood there at first changes, and follows it while nobody has touched it', async () => {
+    const save: Save = () => Promise.resolve({ ok: true });
+    const { rerender } = show(save);
+    rerender(withWords(<ReelForm save={save} last=" 2" />));
+    await waitFor(() => expect(screen.getByLabelText('Name')).toHaveValue('Counter reel 2'));
+    type('Arbor', '31');
+    rerender(withWords(<ReelForm save={save} last=" 3" />));
+    expect(screen.getByLabelText('Arbor')).toHaveValue('31');
+    expect(screen.getByLabelText('Name')).toHaveValue('Counter reel 2');
+    expect(window.localStorage).toHaveLength(1);
+  });
+
+  it('keeps what is typed while the one before is on its way', async () => {
+    let arrive: (result: { ok: boolean }) => void = () => undefined;
+    show(() => new Promise((resolve) => (arrive = resolve)));
+    type('Arbor', '31');
+    type('Name', 'Port reel');
+    await store();
+    type('Arbor', '32');
+    await act(async () => {
+      arrive({ ok: true });
+      await Promise.resolve();
+    });
+    await waitFor(() => expect(screen.getByLabelText('Name')).toHaveValue('Counter reel'));
+    expect(screen.getByLabelText('Arbor')).toHaveValue('32');
   });
 
   it('is not thrown by what an older version kept', async () => {

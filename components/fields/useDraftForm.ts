@@ -50,36 +50,46 @@ export interface DraftForm<S extends Specs> {
   forget(): void;
 }
 
+const isSame = (raw: unknown, other: unknown): boolean => JSON.stringify(raw) === JSON.stringify(other);
+
+const differs = (values: Readonly<Record<string, unknown>>, fresh: Readonly<Record<string, unknown>>): boolean =>
+  Object.keys(fresh).some((name) => !isSame(values[name], fresh[name]));
+
 /**
  * @param key where the draft is kept in this browser
- * @param specs the fields; the first ones given stay until `key` changes
+ * @param specs the fields; what stands in them at first stays until `key` or `freshFor` changes
+ * @param freshFor what the values that stand there at first follow, such as the row that was stored last. When it changes, a form
+ *   that nobody has touched shows the new ones; one that has been begun keeps all that stands in it
  */
-export function useDraftForm<S extends Specs>(key: string, specs: S): DraftForm<S> {
+export function useDraftForm<S extends Specs>(key: string, specs: S, freshFor = ''): DraftForm<S> {
   const say = useSayIfGiven();
   const kinds = JSON.stringify(Object.entries(specs).map(([name, { kind }]) => [name, kind]));
   const fresh = useMemo(
     () => Object.fromEntries(Object.entries(specs).map(([name, spec]) => [name, spec.fresh as unknown])),
     // What stands there at first belongs to the thing that is edited, which its key names.
     // eslint-disable-next-line react-hooks/exhaustive-deps
-    [key, kinds],
+    [key, kinds, freshFor],
   );
   // What was said of a field is gone as soon as it is typed into again.
   const form = useForm<FieldValues>({ defaultValues: fresh as DefaultValues<FieldValues>, mode: 'onChange' });
   const { reset, getValues, setValue, setError, setFocus, clearErrors, control } = form;
   const typed = useWatch({ control }) as Readonly<Record<string, unknown>>;
   const latest = useRef(specs);
-  const readFor = useRef<unknown>(null);
+  const readFor = useRef<{ readonly key: string; readonly fresh: Readonly<Record<string, unknown>> } | null>(null);
   useEffect(() => {
     latest.current = specs;
   });
   useEffect(() => {
+    const before = readFor.current;
+    readFor.current = { key, fresh };
+    // The next reading may be begun before the page has heard of the one just stored: it is not swept away, nor moved.
+    if (before?.key === key && differs(getValues(), before.fresh)) return;
     // Storage is the browser's: the first drawing is the server's, and knows of no draft.
     reset({ ...fresh, ...readDraft(key, latest.current) });
-    readFor.current = fresh;
-  }, [key, fresh, reset]);
+  }, [key, fresh, reset, getValues]);
   useEffect(() => {
     // Before a draft was read, what stands here is no reason to forget it.
-    if (readFor.current === fresh) keepDraft(key, getValues(), fresh);
+    if (readFor.current?.fresh === fresh) keepDraft(key, getValues(), fresh);
   }, [key, typed, fresh, getValues]);
   const read = (name: string, raw: unknown) => specs[name]?.read(raw as never);
   return {
@@ -107,10 +117,13 @@ export function useDraftForm<S extends Specs>(key: string, specs: S): DraftForm<
         }
       }
       if (first !== null) return setFocus(first);
+      const sent = { ...getValues() };
       const result = await save(values as ValuesOf<S>);
       if (result.ok) {
+        // What was typed while it was on its way belongs to the next one.
+        const since = Object.entries(getValues()).filter(([name, raw]) => !isSame(raw, sent[name]));
         keepDraft(key, null, fresh);
-        reset(fresh);
+        reset({ ...fresh, ...Object.fromEntries(since) });
         return;
       }
       const refused = Object.entries(result.fields ?? {}).flatMap(([path, message]) => {
