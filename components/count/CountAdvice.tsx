@@ -39,7 +39,9 @@ export function CountAdvice({ load }: { load: LoadRecord }) {
 }
 
 function basisWords(isTested: boolean, isLogged: boolean): string {
-  if (isTested) return 'It rests on your test of the line as it is, the winding log and every level that was read.';
+  if (isTested) {
+    return `It rests on your test of the line as it is${isLogged ? ', the winding log' : ''} and every level that was read.`;
+  }
   if (isLogged) {
     return 'No walk is needed: the winding was logged, and what went on in so many counts comes off in as many. A walk would narrow the ±.';
   }

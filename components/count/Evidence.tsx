@@ -2,7 +2,7 @@
 
 import { correctionTable } from '@/core/calibration/correctionTable';
 import { evidenceWorth, plusMinusWithout } from '@/core/calibration/evidenceWorth';
-import { countsAt } from '@/core/calibration/observations';
+import { countsAt, type CounterObservation } from '@/core/calibration/observations';
 import { usualWalkM } from '@/core/rig/count/adviceForRig';
 import { explainResidual } from '@/core/calibration/explainResidual';
 import type { CounterResidual, CounterEstimate } from '@/core/calibration/estimateCounter';
@@ -62,13 +62,17 @@ export function Evidence({ estimate }: { estimate: CounterEstimate }) {
   );
 }
 
+/** A piece by its name, and by what it said where several may bear that name. */
+const named = (observation: CounterObservation): string =>
+  observation.kind === 'level' ? observation.name : `${observation.name} (it said ${observation.reading})`;
+
 /** Which piece is the odd one, or that nothing tells which. */
 function oddOne({ conflicts }: CounterEstimate): string {
   const [first] = conflicts;
   if (!first) return '';
   const { observation, orElse } = first;
-  if (orElse.length === 0) return ` It is ${observation.name} that fits least.`;
-  const names = [observation, ...orElse].map(({ name }) => name).toSorted();
+  if (orElse.length === 0) return ` It is ${named(observation)} that fits least.`;
+  const names = [observation, ...orElse].map(named).toSorted();
   return ` One of these disagrees, and nothing tells which: ${names.join(', ')}. Measure once more.`;
 }
 
