@@ -20,7 +20,13 @@ export interface Queryable {
 export interface BoatDb extends Queryable {
   readonly boatId: string;
   /** The boat as it stands on record; null when there is no such boat. */
-  readonly boat: { readonly id: string; readonly name: string; readonly homeWater: string } | null;
+  readonly boat: {
+    readonly id: string;
+    readonly name: string;
+    readonly homeWater: string;
+    /** How long measurements take its crew, by kind, where they have said. */
+    readonly minutes: Readonly<Partial<Record<string, number>>>;
+  } | null;
 }
 
 /** The boat of work that belongs to none: the list of boats, and making one. No row of any boat is seen. */
@@ -33,7 +39,8 @@ const BEGIN = {
 
 /** Names the boat for row security, and looks it up. */
 const NAME_BOAT = `SELECT set_config('tidy_marlin.boat', $1, true), set_config('tidy_marlin.person', '', true),
-  (SELECT json_build_object('id', id, 'name', name, 'homeWater', home_water) FROM boats WHERE id = $1::uuid) AS boat`;
+  (SELECT json_build_object('id', id, 'name', name, 'homeWater', home_water, 'minutes', measuring_minutes)
+   FROM boats WHERE id = $1::uuid) AS boat`;
 /** Names who notes; somebody who is not of the crew is nobody. */
 const NAME_PERSON = `SELECT set_config('tidy_marlin.person',
   coalesce((SELECT id::text FROM people WHERE boat_id = $1::uuid AND id = $2::uuid), ''), true)`;

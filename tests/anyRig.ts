@@ -102,6 +102,8 @@ const NOTHING = {
   name: 'Any rod',
   note: '',
   hangM: null,
+  workingRange: null,
+  minutes: [],
   fill: null,
   archivedAt: null,
   keptPlans: [],

@@ -75,6 +75,8 @@ export function plannedRig(): RigRecord {
     name: 'Bench rod',
     note: '',
     hangM: null,
+    workingRange: null,
+    minutes: [],
     fill: null,
     archivedAt: null,
     keptPlans: [],

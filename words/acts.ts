@@ -97,6 +97,7 @@ export const ACT_WORDS: WordsFor<typeof ACT_REASONS> = {
     'That is more line than a spool of this size holds, however tightly it lies. Was a digit too many typed?',
   'level-of-last-segment': 'A level belongs to the segment whose end has just gone on.',
   'level-too-late': 'Line came off or went on since this load was wound: its level cannot be measured any more.',
+  'arbor-above-rim': 'The arbor would then be wider than the rim. Was it the diameter, in the right unit?',
   'deeper-than-spool': 'That is deeper than this spool is. Was it measured from the rim, in the right unit?',
   'counter-says-other-length': ({ segment, typedM, saidM }, say) =>
     `By the counter ${say.length(saidM)} of ${segment} are on, and ${say.length(typedM)} were typed. Say which it is: nothing is noted before.`,

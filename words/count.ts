@@ -39,6 +39,8 @@ export const COUNT_WORDS: WordsFor<typeof COUNT_REASONS> = {
         ? `zeroed when ${say.length(zeroedLateM)} had left already?`
         : `not zeroed, or ${say.length(-zeroedLateM)} more walked than was said?`
     }`,
+  'measure-answer-trial': 'A walk is asked about: answer that first',
+  'measure-answer-conflict': ({ of }) => `${of} does not fit the rest: answer that first`,
   'fleet-no-counter': 'it has no counter',
   'fleet-not-loaded': 'it is not loaded',
   'fleet-too-short': 'it has not so much line',

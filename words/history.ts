@@ -77,6 +77,7 @@ const ACTS: Readonly<Record<string, ((asked: Asked, say: Say) => string) | null>
     `${TRIALS[asked.text('kind')] ?? 'A test of the counter'}${asked.number('trueLengthM') === null ? '' : `, ${length(say, 'trueLengthM')}`}${reading(asked)}`,
   acceptCalibration: (asked) =>
     asked.text('method') === 'card' ? 'The counter was left as it is, with a card' : 'The counter was accepted as true',
+  noteWorkingRange: () => 'The working range was set',
   noteHang: (_, say) => `What hangs from the tip: ${length(say, 'hangM')}`,
   markLine: (asked, say) => `A mark on the line, ${asked.text('looks')}, ${length(say, 'lengthOutM')} out`,
   chooseMeantPlace: () => 'The place that is meant to break was chosen',

@@ -5,6 +5,8 @@ const searchSchema = z.object({
   find: z.string().trim().max(80).catch(''),
   /** The rig that a new one is to be like. */
   likeRigId: z.string().trim().max(40).nullable().catch(null).default(null),
+  /** Time at the bench. */
+  minutes: z.coerce.number().min(1).max(1440).catch(30),
   page: z.coerce.number().int().min(1).max(10_000).catch(1),
 });
 

@@ -3,7 +3,7 @@
 import type { ReactNode } from 'react';
 import type { CounterAdvice } from '@/core/rig/count/adviceForRig';
 import type { LoadRecord } from '@/core/record/record';
-import { WORKING_RANGE } from '@/core/rig/count/workingRange';
+import { USUAL_RANGE } from '@/core/rig/count/workingRange';
 import { useSend } from '@/components/http/useSend';
 import { useRig } from '@/components/rig/RigProvider';
 import { Button } from '@/components/ui/Button';
@@ -13,31 +13,40 @@ import { useSay } from '@/components/units/useSay';
 /** Three ways side by side: strip or add, reload, or leave it and use the table; each with its cost and what is left. */
 export function AdviceWays({ load, advice }: { load: LoadRecord; advice: CounterAdvice }) {
   const { format } = useUnits();
+  const range = useRangeWords();
   return (
     <div className="grid gap-3 md:grid-cols-3">
       <AtTheTop load={load} advice={advice} />
       <Reload advice={advice} />
       <Way title="Leave it, use the table" left={null}>
         <p className="text-sm">
-          Costs nothing. The counter itself is off by up to {format.percent(Math.abs(advice.worstNow))} between{' '}
-          {format.length(WORKING_RANGE.fromM)} and {format.length(WORKING_RANGE.toM)}; by the corrected readings below
-          it is right over the whole line, to their ±.
+          Costs nothing. The counter itself is off by up to {format.percent(Math.abs(advice.worstNow))} {range}; by the
+          corrected readings below it is right over the whole line, to their ±.
         </p>
       </Way>
     </div>
   );
 }
 
+/** The lengths that a rod is fished with, and whether they are the usual ones. */
+function useRangeWords(): string {
+  const { record } = useRig();
+  const { format } = useUnits();
+  const { fromM, toM } = record.workingRange ?? USUAL_RANGE;
+  const words = `between ${format.length(fromM)} and ${format.length(toM)}`;
+  return record.workingRange ? words : `${words} (usual; this rod has no working range of its own yet)`;
+}
+
 function Way({ title, left, children }: { title: string; left: number | null; children: ReactNode }) {
   const { format } = useUnits();
+  const range = useRangeWords();
   return (
     <section className="border-l-4 border-rule pl-3">
       <h3 className="lettered">{title}</h3>
       {children}
       {left !== null && (
         <p className="mt-1 text-xs text-ink-soft">
-          Left then, at most between {format.length(WORKING_RANGE.fromM)} and {format.length(WORKING_RANGE.toM)}:{' '}
-          {format.percent(Math.abs(left))} {left > 0 ? 'high' : 'low'}.
+          Left then, at most {range}: {format.percent(Math.abs(left))} {left > 0 ? 'high' : 'low'}.
         </p>
       )}
     </section>

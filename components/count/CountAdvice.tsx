@@ -14,6 +14,7 @@ import { Button } from '@/components/ui/Button';
 import { Caution } from '@/components/ui/Card';
 import { useUnits } from '@/components/units/UnitsProvider';
 import { useSay } from '@/components/units/useSay';
+import { WithMeasureNext } from '@/components/worth/WithMeasureNext';
 import { AdviceWays } from './AdviceWays';
 
 /** What the counter does by everything that is known of it, and what to do about it. */
@@ -22,11 +23,17 @@ export function CountAdvice({ load }: { load: LoadRecord }) {
   const say = useSay();
   const advice = view && adviceForRig(view);
   if (!view || !advice) return null;
+  const figure = view.counter ? correctionTable(view.counter, [advice.atM])[0] : undefined;
   const isTested = validTrial(record) !== null;
   const canAccept = isTested || wasLogged(record);
   return (
     <div className="flex flex-col gap-4">
-      <Answer advice={advice} />
+      <WithMeasureNext
+        figure={{ kind: 'counter', value: advice.readsNow, plusMinus: figure?.plusMinus ?? 0 }}
+        kinds={['counter']}
+      >
+        <Answer advice={advice} />
+      </WithMeasureNext>
       <p className="text-sm">{basisWords(isTested, wasLogged(record))}</p>
       <AdviceWays load={load} advice={advice} />
       {states.count.state === 'done' ? (

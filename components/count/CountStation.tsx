@@ -16,6 +16,7 @@ import { CardLink } from './CardLink';
 import { DisplayQuiz } from './DisplayQuiz';
 import { Evidence } from './Evidence';
 import { Hang } from './Hang';
+import { WorkingRange } from './WorkingRange';
 import { LineMarks } from './LineMarks';
 import { MarksTable } from './MarksTable';
 import { Practice } from './Practice';
@@ -63,6 +64,7 @@ export function CountStation() {
           </Card>
           <DisplayQuiz />
           <Hang />
+          <WorkingRange />
           <LineMarks view={view} load={load} />
           <Practice />
         </div>

@@ -23,10 +23,11 @@ const WAYS: readonly { value: TrialWay; text: string }[] = [
 ];
 
 /** The ways to test a counter: walk a tape, let colours out, count turns. */
-export function WalkForm({ load }: { load: LoadRecord }) {
+export function WalkForm({ load, only }: { load: LoadRecord; only?: TrialWay }) {
   const { record } = useRig();
   const trial = useTrial(load);
-  const [way, setWay] = useKeptChoice(`trial-way:${load.id}`, ['tape', 'colour', 'turns'], 'tape');
+  const [chosen, setWay] = useKeptChoice(`trial-way:${load.id}`, ['tape', 'colour', 'turns'], 'tape');
+  const way = only ?? chosen;
   const [onBench, setOnBench] = useState(false);
   const hasColours = load.segments.some((segment) => segment.wound && segment.colours.length > 1);
   const last = lastTrial(record);
@@ -34,25 +35,31 @@ export function WalkForm({ load }: { load: LoadRecord }) {
   const turnsTest = counter?.drive === 'spool';
   return (
     <div className="flex flex-col gap-4">
-      <ChoiceField
-        label="Test it by"
-        value={way}
-        options={WAYS.filter(
-          (each) => (each.value !== 'colour' || hasColours) && (each.value !== 'turns' || turnsTest),
-        )}
-        onChange={setWay}
-      />
+      {!only && (
+        <ChoiceField
+          label="Test it by"
+          value={way}
+          options={WAYS.filter(
+            (each) => (each.value !== 'colour' || hasColours) && (each.value !== 'turns' || turnsTest),
+          )}
+          onChange={setWay}
+        />
+      )}
       {way === 'tape' ? (
         <>
-          <ol className="list-decimal space-y-1 pl-5 text-sm">
-            <li>Stake the tape down and clip the line&apos;s end at its zero, with a forearm of line below the tip.</li>
-            <li>
-              {counter
-                ? 'Zero the counter, free spool, and walk.'
-                : 'Walk while a helper counts the turns of the spool.'}
-            </li>
-            <li>{counter ? 'Read' : 'Stop counting'} where the same point of the tip stands at the mark.</li>
-          </ol>
+          {!only && (
+            <ol className="list-decimal space-y-1 pl-5 text-sm">
+              <li>
+                Stake the tape down and clip the line&apos;s end at its zero, with a forearm of line below the tip.
+              </li>
+              <li>
+                {counter
+                  ? 'Zero the counter, free spool, and walk.'
+                  : 'Walk while a helper counts the turns of the spool.'}
+              </li>
+              <li>{counter ? 'Read' : 'Stop counting'} where the same point of the tip stands at the mark.</li>
+            </ol>
+          )}
           <div className="grid grid-cols-2 gap-2">
             <QuantityField label="True length walked" {...trial.length.field} error={trial.fieldError('trueLengthM')} />
             <TextField

@@ -21,6 +21,7 @@ import { useSend } from '@/components/http/useSend';
 import { useRig } from '@/components/rig/RigProvider';
 import { Button } from '@/components/ui/Button';
 import { Caution } from '@/components/ui/Card';
+import { MeasureNext } from '@/components/worth/MeasureNext';
 import { useUnits } from '@/components/units/UnitsProvider';
 import { useSay } from '@/components/units/useSay';
 
@@ -87,6 +88,7 @@ export function DragTargetCard({ view, load }: { view: RigView; load: LoadRecord
                 : `a default for a rod bent to ${bend}°, not measured`}
               ).
             </p>
+            <MeasureNext kinds={['target', 'straight']} />
             <BoundLine view={view} targetN={outcome.value.targetN.value} />
             {outcome.value.warnings.includes('high-fraction') && (
               <p className="mt-1 font-semibold text-warn">

@@ -1,41 +1,23 @@
 'use client';
 
 import { line as linePath } from 'd3-shape';
-import { useState } from 'react';
 import { FREE_N, leverPlace, type LeverCurve } from '@/core/drag/leverCurve';
 import { ERRORS } from '@/core/measurement/errors';
 import { PLUS_MINUS_SDS } from '@/core/numerics/propagate';
-import { readDragPull } from '@/core/drag/readPull';
 import { leverOfRig, type LeverOfRig } from '@/core/rig/drag/leverOfRig';
 import type { LoadRecord } from '@/core/record/record';
 import type { RigView } from '@/core/rig/view/rigView';
 import { fromSi } from '@/core/units/units';
 import { UndoButton } from '@/components/bench/UndoButton';
-import { useVirtualReel } from '@/components/bench/useVirtualReel';
-import { VirtualBench } from '@/components/bench/VirtualMark';
-import { FormChoice, FormQuantity } from '@/components/fields/FormParts';
-import { choice, neededQuantity } from '@/components/fields/specs';
-import { useDraftForm } from '@/components/fields/useDraftForm';
-import { useInstrument } from '@/components/fields/useInstrument';
-import { useSend } from '@/components/http/useSend';
 import { useRig } from '@/components/rig/RigProvider';
-import { Button } from '@/components/ui/Button';
 import { Card } from '@/components/ui/Card';
+import { MeasureNext } from '@/components/worth/MeasureNext';
 import { useUnits } from '@/components/units/UnitsProvider';
 import { useSay } from '@/components/units/useSay';
+import { LeverPull } from './LeverPull';
 import { PresetPanel } from './PresetPanel';
 import { ValueAxis } from '@/components/chart/Axis';
 import { linear } from '@/components/chart/scale';
-
-const PLACES = [
-  { value: '0', text: 'back (free)' },
-  { value: '0.25', text: 'a quarter' },
-  { value: '0.5', text: 'the middle (strike)' },
-  { value: '0.75', text: 'three quarters' },
-  { value: '1', text: 'forward (full)' },
-] as const;
-
-const ROD_ANGLE_RAD = Math.PI / 3;
 
 /** A lever drag: pulls at places of its sweep, the curve through them, where it stands for a pull, and its preset. */
 export function LeverCard({ view, load, targetN }: { view: RigView; load: LoadRecord; targetN: number | null }) {
@@ -62,6 +44,7 @@ export function LeverCard({ view, load, targetN }: { view: RigView; load: LoadRe
             <>
               <CurveDrawing curve={lever.curve.value} targetN={targetN} />
               <Positions view={view} lever={lever} curve={lever.curve.value} targetN={targetN} />
+              <MeasureNext kinds={['lever']} />
             </>
           ) : (
             <p className={lever.curve.reason === 'too-few-places' ? '' : 'font-semibold text-stop'} role="status">
@@ -73,80 +56,6 @@ export function LeverCard({ view, load, targetN }: { view: RigView; load: LoadRe
         </div>
       </div>
     </Card>
-  );
-}
-
-function LeverPull({ load }: { load: LoadRecord }) {
-  const { record } = useRig();
-  const { sendNow, state } = useSend();
-  const bench = useVirtualReel();
-  const say = useSay();
-  const [unread, setUnread] = useState<string | null>(null);
-  // From the back forward: the place after the one that was pulled last.
-  const last = record.leverPoints.at(-1);
-  const after = PLACES.find((each) => last !== undefined && Number(each.value) > last.position);
-  const form = useDraftForm(
-    `lever:${load.id}`,
-    {
-      position: choice(
-        PLACES.map((each) => each.value),
-        last ? (after?.value ?? '1') : '0',
-      ),
-      forceN: neededQuantity('force', { min: 0, max: 5000 }),
-    },
-    last?.id,
-  );
-  const { instrument, readBy, forget } = useInstrument(`lever:${load.id}`, form.raw('forceN'));
-  const busy = state.kind === 'sending' || bench.busy;
-  const store = (): Promise<void> =>
-    form.submit(async ({ position, forceN }) => {
-      const body = { loadId: load.id, position: Number(position), forceN, instrument };
-      const result = await sendNow('recordLeverPoint', { boatId: record.boat.id, rigId: record.id }, body, 'Recorded.');
-      if (result.ok) forget();
-      return result;
-    });
-  const pullVirtually = async (): Promise<void> => {
-    const shown = await bench.work({
-      act: 'pull-drag',
-      rodAngleRad: ROD_ANGLE_RAD,
-      leverPosition: Number(form.raw('position')),
-    });
-    if (!shown) return;
-    const read = readDragPull(shown.samples);
-    // A scale that shows no pull has read nothing; one that pulled both ways has not been read.
-    const movingN = read.ok ? read.value.movingN : read.reason === 'no-pull-on-scale' ? 0 : null;
-    setUnread(read.ok || movingN !== null ? null : say(read));
-    if (movingN === null) return;
-    const typed = { text: movingN.toFixed(2), unit: 'N' };
-    form.set('forceN', typed);
-    readBy(shown.instrument, typed);
-  };
-  return (
-    <>
-      <p className="text-sm">
-        Through the bent rod, as with a fish: pull with the lever at each place, from the back forward. Two pulls of one
-        place are worth more than one.
-      </p>
-      <div className="grid grid-cols-2 gap-2">
-        <FormChoice form={form} name="position" label="The lever stands" options={PLACES} />
-        <FormQuantity form={form} name="forceN" label="Moving pull at the tip" />
-      </div>
-      <Button weight="main" disabled={busy} onClick={() => void store()}>
-        Record this pull
-      </Button>
-      {record.hasVirtualReel && (
-        <VirtualBench instrument="scale on the virtual lever">
-          <Button disabled={busy} onClick={() => void pullVirtually()}>
-            Pull with the lever there
-          </Button>
-          {unread && (
-            <p role="alert" className="font-semibold text-stop">
-              {unread}
-            </p>
-          )}
-        </VirtualBench>
-      )}
-    </>
   );
 }
 
@@ -241,7 +150,7 @@ function Positions({
           ? 'choose a target first.'
           : strikeAt === null
             ? `the sweep does not reach ${format.force(targetN)}: the preset is too ${fullN < targetN ? 'loose' : 'tight'}.`
-            : `${format.force(targetN)} at ${format.wholePercent(strikeAt.position, strikeAt.plusMinus)} of the sweep, one pull a place taken as good to ${format.percent(PLUS_MINUS_SDS * ERRORS.pullShare.sd)}.`}
+            : `${format.force(targetN)} at ${format.wholePercent(strikeAt.position, strikeAt.plusMinus)} of the sweep, each pull taken as good to ${format.percent(PLUS_MINUS_SDS * ERRORS.pullShare.sd)}.`}
       </li>
       <li className={passed ? 'font-semibold text-stop' : ''}>
         <b>Full:</b> {format.force(fullN)} with the lever forward

@@ -7,6 +7,7 @@ import { nextWeakest, snagBreak, strengthPlusMinusN } from '@/core/strength/rigS
 import { ChoiceField } from '@/components/fields/TextField';
 import { useSend } from '@/components/http/useSend';
 import { useRig } from '@/components/rig/RigProvider';
+import { WithMeasureNext } from '@/components/worth/WithMeasureNext';
 import { useUnits } from '@/components/units/UnitsProvider';
 
 /** The weakest place by mean and by bound, what mending it would do, and where a snag would break the rig. */
@@ -18,27 +19,34 @@ export function Weakest({ strength }: { strength: RigStrength }) {
   const lowerN = leastOfMany(places.map((place) => place.strengthN));
   return (
     <div className="flex flex-col gap-3">
-      <div>
-        <p className="figures text-4xl font-bold">
-          {format.force(weakest.strengthN.value, strengthPlusMinusN(weakest.strengthN))}
-        </p>
-        <p>
-          holds the <b>{weakest.name}</b>, {format.length(weakest.fromHookM)} from the hook, in the mean.{' '}
-          {weakest.strengthN.source === 'measured'
-            ? 'Line and join were tested.'
-            : `That figure is a ${weakest.strengthN.source}, not a test.`}
-          {next &&
-            ` With it mended the rig would hold ${format.force(next.strengthN.value)}, then the ${next.name} gives.`}
-          {lowerN > WORTH_SAYING * weakest.strengthN.value &&
-            ` It is the least of ${places.length} figures, each with its ±: the true least lies about ${format.force(lowerN)} lower on average.`}
-        </p>
-        <p>
-          {weakestByBound
-            ? `By what 95 of 100 hold it is the ${weakestByBound.name === weakest.name ? 'same place' : weakestByBound.name}, with ${format.force(weakestByBound.boundN ?? 0)}.`
-            : 'What 95 of 100 would hold cannot be said of any place yet: three pulls of each line and join.'}
-          {weakestByBound && unbound > 0 && ` Of ${unbound} place${unbound === 1 ? '' : 's'} no bound can be said yet.`}
-        </p>
-      </div>
+      <WithMeasureNext
+        figure={{ kind: 'strength', value: weakest.strengthN.value, plusMinus: strengthPlusMinusN(weakest.strengthN) }}
+        kinds={['strength']}
+      >
+        <div>
+          <p className="figures text-4xl font-bold">
+            {format.force(weakest.strengthN.value, strengthPlusMinusN(weakest.strengthN))}
+          </p>
+          <p>
+            holds the <b>{weakest.name}</b>, {format.length(weakest.fromHookM)} from the hook, in the mean.{' '}
+            {weakest.strengthN.source === 'measured'
+              ? 'Line and join were tested.'
+              : `That figure is a ${weakest.strengthN.source}, not a test.`}
+            {next &&
+              ` With it mended the rig would hold ${format.force(next.strengthN.value)}, then the ${next.name} gives.`}
+            {lowerN > WORTH_SAYING * weakest.strengthN.value &&
+              ` It is the least of ${places.length} figures, each with its ±: the true least lies about ${format.force(lowerN)} lower on average.`}
+          </p>
+          <p>
+            {weakestByBound
+              ? `By what 95 of 100 hold it is the ${weakestByBound.name === weakest.name ? 'same place' : weakestByBound.name}, with ${format.force(weakestByBound.boundN ?? 0)}.`
+              : 'What 95 of 100 would hold cannot be said of any place yet: three pulls of each line and join.'}
+            {weakestByBound &&
+              unbound > 0 &&
+              ` Of ${unbound} place${unbound === 1 ? '' : 's'} no bound can be said yet.`}
+          </p>
+        </div>
+      </WithMeasureNext>
       <Snag strength={strength} />
       <Places places={places} />
     </div>

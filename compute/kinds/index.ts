@@ -6,6 +6,7 @@ import { dragEnvelope } from './dragEnvelope';
 import { dragTarget } from './dragTarget';
 import { leverCurve } from './leverCurve';
 import { loadPlan } from './loadPlan';
+import { measureNext } from './measureNext';
 import { payoutTable } from './payoutTable';
 import { planerBracket } from './planerBracket';
 import { reelFit } from './reelFit';
@@ -29,4 +30,5 @@ export const COMPUTE_KINDS: readonly ComputeKind[] = [
   dragEnvelope,
   leverCurve,
   planerBracket,
+  measureNext,
 ];

@@ -46,6 +46,8 @@ export interface CounterEstimate {
    */
   readonly unknowns: readonly { readonly from: Reason; readonly value: number; readonly sd: number }[];
   readonly correlation: readonly (readonly number[])[];
+  /** What a set of unknowns makes of one cause of error, by its key in the model of a load: a logarithm, or a share. */
+  valueIn(unknowns: readonly number[], key: string): number;
   /** The load that a set of unknowns means. */
   realise(unknowns: readonly number[]): RealisedLoad;
   /** What each load has for itself and the next one has anew: 0 ± SD. */
@@ -128,6 +130,7 @@ export function estimateCounter(believed: BelievedLoad, seen: readonly CounterOb
       return Math.abs(bySds) > BEYOND_BELIEF_SDS ? [{ from, bySds }] : [];
     }),
     correlation: covariance.map((row, i) => row.map((each, j) => each / ((sds[i] ?? NaN) * (sds[j] ?? NaN)))),
+    valueIn,
     realise,
     anew,
     realiseNext: (unknowns, values) =>

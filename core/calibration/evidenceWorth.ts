@@ -1,6 +1,7 @@
 import { EVIDENCE_TAILS } from '../measurement/errors';
 import { PLUS_MINUS_SDS } from '../numerics/propagate';
 import type { CounterEstimate } from './estimateCounter';
+import { estimateCovariance, estimateSlopes } from './estimateSlopes';
 import { predicted, sdOf, type CounterObservation, type RealisedLoad } from './observations';
 
 /** What one piece of evidence does for a figure. */
@@ -12,8 +13,6 @@ export interface PieceWorth {
   readonly addedVariance: number;
 }
 
-/** Step of a derivative, in SDs of each unknown beforehand. */
-const STEP = 1e-3;
 /** From here on a figure's ± is mostly one piece's: without it, it would be twice as wide. */
 const ALONE = 2;
 
@@ -29,24 +28,19 @@ export function evidenceWorth(
   estimate: CounterEstimate,
   figure: (load: RealisedLoad) => number,
 ): readonly PieceWorth[] {
-  const { unknowns, correlation, observations, counter, widened } = estimate;
-  const centre = unknowns.map(({ value }) => value);
-  const all = (at: readonly number[]): readonly number[] => {
-    const load = estimate.realise(at);
-    return [figure(load), ...observations.map((each) => predicted(each, load, counter.unitM))];
-  };
-  const slopes = centre.map((value, index) => {
-    const [up, down] = [all(centre.with(index, value + STEP)), all(centre.with(index, value - STEP))];
-    return up.map((each, row) => (each - (down[row] ?? NaN)) / (2 * STEP));
-  });
-  const covariance = (i: number, j: number): number =>
-    ((correlation[i]?.[j] ?? NaN) * (unknowns[i]?.sd ?? NaN) * (unknowns[j]?.sd ?? NaN)) / widened ** 2;
+  const { observations, counter, widened } = estimate;
+  const slopes = estimateSlopes(estimate, (load) => [
+    figure(load),
+    ...observations.map((each) => predicted(each, load, counter.unitM)),
+  ]);
+  const covariance = estimateCovariance(estimate);
   const together = (a: number, b: number): number =>
-    slopes.reduce(
+    covariance.reduce(
       (sum, row, i) =>
-        sum + slopes.reduce((inner, column, j) => inner + (row[a] ?? 0) * (column[b] ?? 0) * covariance(i, j), 0),
+        sum + row.reduce((inner, each, j) => inner + (slopes[a]?.[i] ?? 0) * (slopes[b]?.[j] ?? 0) * each, 0),
       0,
-    );
+    ) /
+    widened ** 2;
   const variance = together(0, 0);
   return observations.map((observation, index) => {
     const row = index + 1;

@@ -38,6 +38,13 @@ describe('a lever over its sweep', () => {
     expect(leverPlace(curve, 40)).toEqual({
       position: expect.closeTo(0.5, 4) as number,
       plusMinus: expect.closeTo(0.5 * 1.96 * 0.03, 4) as number,
+      pulls: 1,
+    });
+    // Four pulls at the place that is nearest: half as far off.
+    const often = curveOf([at(0, 0), at(0.5, 39), at(0.5, 41), at(0.5, 38), at(0.5, 42), at(1, 80)]);
+    expect(leverPlace(often, 40)).toMatchObject({
+      pulls: 4,
+      plusMinus: expect.closeTo(0.25 * 1.96 * 0.03, 4) as number,
     });
     expect(leverPlace(curve, 40, 8)?.plusMinus).toBeCloseTo(Math.hypot(0.1, 0.5 * 1.96 * 0.03), 4);
     expect(leverPlace(curve, 90)).toBeNull();

@@ -15,9 +15,14 @@ export interface LeverPoint {
 
 export type LeverProblem = 'too-few-places' | 'not-monotone' | 'free-not-free' | 'no-sweep';
 
+/** The mean of the pulls at one place of the lever. */
+export interface MeanAtPlace extends LeverPoint {
+  readonly pulls: number;
+}
+
 /** What a lever does over its sweep at one preset. */
 export interface LeverCurve {
-  readonly points: readonly LeverPoint[];
+  readonly points: readonly MeanAtPlace[];
   /** Pull at the tip with the lever anywhere between the outermost points (N). */
   forceAt(position: number): number;
   /** Where the lever stands for a pull; null where the sweep does not reach it. */
@@ -29,6 +34,8 @@ export interface LeverPlace {
   readonly position: number;
   /** Half of its 95 % interval, as far as the sweep goes. */
   readonly plusMinus: number;
+  /** Pulls at the place of the curve that is nearest to it. */
+  readonly pulls: number;
 }
 
 /** Points from which a curve is drawn. */
@@ -101,28 +108,32 @@ export function leverCurve(points: readonly LeverPoint[]): Outcome<LeverCurve, L
 export function leverPlace(curve: LeverCurve, forceN: number, plusMinusN = 0): LeverPlace | null {
   const position = curve.positionFor(forceN);
   if (position === null) return null;
-  const openN = Math.hypot(plusMinusN, PLUS_MINUS_SDS * ERRORS.pullShare.sd * forceN);
+  const off = (place: MeanAtPlace): number => Math.abs(place.position - position);
+  const { pulls } = curve.points.reduce((best, place) => (off(place) < off(best) ? place : best));
+  const openN = Math.hypot(plusMinusN, (PLUS_MINUS_SDS * ERRORS.pullShare.sd * forceN) / Math.sqrt(pulls));
   const [from, to] = [curve.points[0]?.position ?? 0, curve.points.at(-1)?.position ?? 1];
   const least = curve.positionFor(forceN - openN) ?? from;
   const most = curve.positionFor(forceN + openN) ?? to;
-  return { position, plusMinus: (most - least) / 2 };
+  return { position, plusMinus: (most - least) / 2, pulls };
 }
 
-function meansByPosition(points: readonly LeverPoint[]): readonly LeverPoint[] {
+function meansByPosition(points: readonly LeverPoint[]): readonly MeanAtPlace[] {
   const byPosition = new Map<number, LeverPoint[]>();
   for (const point of points) {
     byPosition.set(point.position, [...(byPosition.get(point.position) ?? []), point]);
   }
   return [...byPosition.values()]
-    .flatMap((group): LeverPoint[] => {
+    .flatMap((group): MeanAtPlace[] => {
       const [one] = group;
-      return one ? [{ ...one, forceN: group.reduce((sum, each) => sum + each.forceN, 0) / group.length }] : [];
+      return one
+        ? [{ ...one, forceN: group.reduce((sum, each) => sum + each.forceN, 0) / group.length, pulls: group.length }]
+        : [];
     })
     .toSorted((a, b) => a.position - b.position);
 }
 
 /** Neighbours that fall within the scale's scatter share their mean. */
-function levelled(places: readonly LeverPoint[]): readonly LeverPoint[] {
+function levelled(places: readonly MeanAtPlace[]): readonly MeanAtPlace[] {
   const forces = places.map((place) => place.forceN);
   for (let index = 1; index < forces.length; index += 1) {
     if ((forces[index] ?? 0) < (forces[index - 1] ?? 0)) forces[index] = forces[index - 1] ?? 0;

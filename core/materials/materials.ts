@@ -18,6 +18,8 @@ export interface MaterialProperties {
    * line's coat) counts as area.
    */
   readonly labelledStressPa: number;
+  /** Gives way under the jaws of a caliper: its thickness is told by a row of wraps. */
+  readonly givesWay: boolean;
   /** Relative SD of a diameter that is guessed from a labelled strength, from memory. */
   readonly guessedDiameterRelativeSd: number;
 }
@@ -31,48 +33,56 @@ const packs = (material: Material, value: number): Known => ({
 /** The one table of materials. Each figure is a default: shown as one, and left behind by the first measurement. */
 export const MATERIAL: Readonly<Record<Material, MaterialProperties>> = {
   nylon: {
+    givesWay: false,
     packing: packs('nylon', 0.68),
     stretchAtBreak: 0.27,
     labelledStressPa: 7.0e8,
     guessedDiameterRelativeSd: 0.14,
   },
   fluorocarbon: {
+    givesWay: false,
     packing: packs('fluorocarbon', 0.67),
     stretchAtBreak: 0.25,
     labelledStressPa: 6.5e8,
     guessedDiameterRelativeSd: 0.14,
   },
   braid: {
+    givesWay: true,
     packing: packs('braid', 0.65),
     stretchAtBreak: 0.035,
     labelledStressPa: 2.6e9,
     guessedDiameterRelativeSd: 0.22,
   },
   'hollow braid': {
+    givesWay: true,
     packing: packs('hollow braid', 0.66),
     stretchAtBreak: 0.04,
     labelledStressPa: 1.7e9,
     guessedDiameterRelativeSd: 0.2,
   },
   'lead core': {
+    givesWay: true,
     packing: packs('lead core', 0.63),
     stretchAtBreak: 0.05,
     labelledStressPa: 1.6e8,
     guessedDiameterRelativeSd: 0.2,
   },
   'copper wire': {
+    givesWay: false,
     packing: packs('copper wire', 0.62),
     stretchAtBreak: 0.02,
     labelledStressPa: 3.4e8,
     guessedDiameterRelativeSd: 0.15,
   },
   'stainless wire': {
+    givesWay: false,
     packing: packs('stainless wire', 0.61),
     stretchAtBreak: 0.015,
     labelledStressPa: 1.7e9,
     guessedDiameterRelativeSd: 0.15,
   },
   'fly line': {
+    givesWay: true,
     packing: packs('fly line', 0.6),
     stretchAtBreak: 0.25,
     labelledStressPa: 1.2e8,

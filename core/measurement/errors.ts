@@ -62,6 +62,8 @@ export const ERRORS = {
   flangeShare: { sd: 0.03, unit: 'share', source: 'up to 6 %, from memory' },
   /** One reading of a pull on a scale, by hand. */
   pullShare: { sd: 0.03, unit: 'share', source: 'from memory' },
+  /** Breaks of one line or join among themselves, where none were pulled yet. */
+  breakScatterShare: { sd: 0.05, unit: 'share', source: 'from memory' },
   /** A drag as three pulls with a scale set it. */
   dragSetShare: { sd: 0.0255, unit: 'share', source: 'from memory' },
   /** How stretchy a line is against its material's usual; a rod's tip as a spring; what turns with the spool; how long a jerk takes. */

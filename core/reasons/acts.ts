@@ -81,6 +81,7 @@ export const ACT_REASONS = {
   'level-of-last-segment': {},
   'level-too-late': {},
   'deeper-than-spool': {},
+  'arbor-above-rim': {},
   'load-finished': {},
   'counter-says-other-length': { segment: 'name', typedM: 'length', saidM: 'length' },
   'turns-say-other-length': { segment: 'name', typedM: 'length', saidM: 'length' },

@@ -22,6 +22,8 @@ export const COUNT_REASONS = {
   'wound-misfits': { off: 'number' },
   'walk-needs-other-spool': { diameterChangeM: 'small' },
   'walk-zeroed-late': { diameterChangeM: 'small', zeroedLateM: 'length' },
+  'measure-answer-trial': {},
+  'measure-answer-conflict': { of: 'name' },
   'fleet-no-counter': {},
   'fleet-not-loaded': {},
   'fleet-too-short': {},

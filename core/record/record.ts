@@ -1,3 +1,4 @@
+import type { KnownMinutes } from '../worth/minutes';
 import type { PlannedFill } from '../load/fillTarget';
 import type { CalibrationRecord, LineMarkRecord, TrialRecord } from './count';
 import type {
@@ -34,6 +35,10 @@ export interface RigRecord {
   readonly note: string;
   /** What hangs from the tip when the counter is zeroed (m); null until somebody has said. */
   readonly hangM: number | null;
+  /** Lengths of line out that it is fished with (m); null: nobody has said, and the usual ones are reckoned with. */
+  readonly workingRange: { readonly fromM: number; readonly toM: number } | null;
+  /** How long a measurement takes this crew, where they have said or their log tells; the others take as long as usual. */
+  readonly minutes: readonly KnownMinutes[];
   /** Where the fill of the plan is to end; null while nobody has said. */
   readonly fill: PlannedFill | null;
   /** When it was put away; null: it is in use. */

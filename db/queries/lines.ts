@@ -1,3 +1,4 @@
+import type { Known } from '../../core/provenance/source';
 import type { Material } from '../../core/materials/materials';
 import type { Source } from '../../core/provenance/source';
 import type { LineProductRecord } from '../../core/record/record';
@@ -85,6 +86,22 @@ export async function updateLine(
        colour_length_m = $11, colours = $12, version = version + 1
      WHERE boat_id = $13 AND id = $14 AND version = $15`,
     [...lineValues(line), boatId, lineId, version],
+  );
+  return result.rowCount === 1;
+}
+
+/** Puts a measured thickness in the place of what was believed of a line; false where it was changed elsewhere. */
+export async function setDiameter(
+  db: Queryable,
+  boatId: string,
+  lineId: string,
+  version: number,
+  { value, sd }: Known,
+): Promise<boolean> {
+  const result = await db.query(
+    `UPDATE line_products SET diameter_m = $4, diameter_sd_m = $5, diameter_source = 'measured', version = version + 1
+     WHERE boat_id = $1 AND id = $2 AND version = $3`,
+    [boatId, lineId, version, value, sd],
   );
   return result.rowCount === 1;
 }

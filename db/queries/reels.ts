@@ -216,3 +216,22 @@ export async function setDisplay(
   );
   return result.rowCount === 1;
 }
+
+const DIMENSION_COLUMNS = { arbor: 'arbor_diameter_m', width: 'width_m', rim: 'full_diameter_m' } as const;
+
+/** Keeps one dimension of a spool as a caliper had it; false where the reel was changed elsewhere. */
+export async function setDimension(
+  db: Queryable,
+  boatId: string,
+  reelId: string,
+  version: number,
+  what: keyof typeof DIMENSION_COLUMNS,
+  valueM: number,
+): Promise<boolean> {
+  const result = await db.query(
+    `UPDATE reels SET ${DIMENSION_COLUMNS[what]} = $4, version = version + 1
+     WHERE boat_id = $1 AND id = $2 AND version = $3`,
+    [boatId, reelId, version, valueM],
+  );
+  return result.rowCount === 1;
+}

@@ -9,6 +9,7 @@ export interface RigRow {
   readonly name: string;
   readonly note: string;
   readonly hangM: number | null;
+  readonly workingRange: { readonly fromM: number; readonly toM: number } | null;
   readonly meantPlaceId: string | null;
   readonly fill: PlannedFill | null;
   /** Since when it has been on this reel, and on this rod, where it was moved; null: from the beginning. */
@@ -25,6 +26,8 @@ interface Row {
   name: string;
   note: string;
   hang_m: number | null;
+  working_from_m: number | null;
+  working_to_m: number | null;
   meant_place_id: string | null;
   fill: PlannedFill | null;
   reel_since: string | null;
@@ -35,7 +38,7 @@ interface Row {
 }
 
 const COLUMNS =
-  'id, reel_id, name, note, hang_m, meant_place_id, fill, reel_since, rod_since, archived_at, drag_aim, version';
+  'id, reel_id, name, note, hang_m, working_from_m, working_to_m, meant_place_id, fill, reel_since, rod_since, archived_at, drag_aim, version';
 
 const toRig = (row: Row): RigRow => ({
   id: row.id,
@@ -43,6 +46,10 @@ const toRig = (row: Row): RigRow => ({
   name: row.name,
   note: row.note,
   hangM: row.hang_m,
+  workingRange:
+    row.working_from_m === null || row.working_to_m === null
+      ? null
+      : { fromM: row.working_from_m, toM: row.working_to_m },
   meantPlaceId: row.meant_place_id,
   fill: row.fill,
   reelSince: row.reel_since,
@@ -257,15 +264,21 @@ export async function keepAims(
   db: Queryable,
   boatId: string,
   rigId: string,
-  aims: Pick<RigRow, 'hangM' | 'meantPlaceId' | 'dragAim'>,
+  aims: Pick<RigRow, 'hangM' | 'workingRange' | 'meantPlaceId' | 'dragAim'>,
 ): Promise<void> {
-  await db.query('UPDATE rigs SET hang_m = $3, meant_place_id = $4, drag_aim = $5 WHERE boat_id = $1 AND id = $2', [
-    boatId,
-    rigId,
-    aims.hangM,
-    aims.meantPlaceId,
-    aims.dragAim && JSON.stringify(aims.dragAim),
-  ]);
+  await db.query(
+    `UPDATE rigs SET hang_m = $3, meant_place_id = $4, drag_aim = $5, working_from_m = $6, working_to_m = $7
+     WHERE boat_id = $1 AND id = $2`,
+    [
+      boatId,
+      rigId,
+      aims.hangM,
+      aims.meantPlaceId,
+      aims.dragAim && JSON.stringify(aims.dragAim),
+      aims.workingRange?.fromM ?? null,
+      aims.workingRange?.toM ?? null,
+    ],
+  );
 }
 
 /** Keeps which share of which strength the drag of a rig is to be. */
@@ -276,6 +289,20 @@ export async function keepDragAim(db: Queryable, boatId: string, rigId: string, 
 /** Notes what hangs from the tip when the counter of a rig is zeroed; false when there is no such rig. */
 export async function setHang(db: Queryable, boatId: string, rigId: string, hangM: number): Promise<boolean> {
   const result = await db.query('UPDATE rigs SET hang_m = $3 WHERE boat_id = $1 AND id = $2', [boatId, rigId, hangM]);
+  return result.rowCount === 1;
+}
+
+/** Notes the lengths of line out that a rig is fished with (m); null: the usual ones. False when there is no such rig. */
+export async function setWorkingRange(
+  db: Queryable,
+  boatId: string,
+  rigId: string,
+  range: RigRow['workingRange'],
+): Promise<boolean> {
+  const result = await db.query(
+    'UPDATE rigs SET working_from_m = $3, working_to_m = $4 WHERE boat_id = $1 AND id = $2',
+    [boatId, rigId, range?.fromM ?? null, range?.toM ?? null],
+  );
   return result.rowCount === 1;
 }
 

@@ -13,6 +13,7 @@ import { benchServer } from './server/run.mjs';
 import { benchStrengthBound } from './strengthBound';
 import { benchTrace } from './trace';
 import { benchWholeLine } from './wholeLine';
+import { benchList, benchMinutes, benchRealisedGain } from './worth';
 
 /**
  * Figures that are measured, not tested: seeded, so that they repeat. Comparisons stand in the same run. `npm run bench` runs
@@ -51,6 +52,12 @@ const PARTS: Readonly<Record<string, () => void | Promise<void>>> = {
     benchPlaner(5000, 1, 0);
     console.log('The same with 1.5 times the scatter and 10 % more pull that the model is not told');
     benchPlaner(5000, 1.5, 0.1);
+  },
+  worth: () => {
+    console.log('What to measure next: gains before and after, 1000 rigs');
+    benchRealisedGain(1000);
+    benchMinutes(300);
+    benchList();
   },
   acts: () => {
     console.log('Random sequences of acts: the record against the reel, and every point of it to come back to, 10000');

@@ -31,6 +31,16 @@ export const displayInput = z.strictObject({ display: z.enum(['rounds', 'truncat
 
 export const hangInput = z.strictObject({ hangM: within({ min: 0, max: 20 }, 'What hangs from the tip') });
 
+const outM = within({ min: 1, max: 2000 }, 'A length of line out');
+
+/** Lengths of line out that a rig is fished with; null goes back to the usual ones. */
+export const workingRangeInput = z.strictObject({
+  range: z
+    .strictObject({ fromM: outM, toM: outM })
+    .refine(({ fromM, toM }) => toM > fromM, { path: ['toM'], message: 'It must end farther out than it begins.' })
+    .nullable(),
+});
+
 export const lineMarkInput = z.strictObject({
   loadId: idSchema,
   kind: z.enum(['tied', 'inked']),

@@ -6,7 +6,7 @@ import type { CounterRecord } from '../../core/record/record';
 import { insertLineMark } from '../../db/queries/lineMarks';
 import { insertLogEntry } from '../../db/queries/log';
 import { setDisplay } from '../../db/queries/reels';
-import { setHang } from '../../db/queries/rigs';
+import { setHang, setWorkingRange } from '../../db/queries/rigs';
 import type { BoatDb } from '../../db/withBoat';
 import { conflict, done, invalid, notFound, type UseCaseOutcome } from '../outcome';
 import { rigToWrite } from '../rigs/readRigs';
@@ -24,6 +24,15 @@ export async function noteDisplay(
 /** Keeps what hangs from the tip of a rig when its counter is zeroed. */
 export async function noteHang(db: BoatDb, rigId: string, hangM: number): Promise<UseCaseOutcome<{ done: true }>> {
   return (await setHang(db, db.boatId, rigId, hangM)) ? done({ done: true }) : notFound('rig');
+}
+
+/** Keeps the lengths of line out that a rig is fished with. */
+export async function noteWorkingRange(
+  db: BoatDb,
+  rigId: string,
+  range: { readonly fromM: number; readonly toM: number } | null,
+): Promise<UseCaseOutcome<{ done: true }>> {
+  return (await setWorkingRange(db, db.boatId, rigId, range)) ? done({ done: true }) : notFound('rig');
 }
 
 /** Keeps a mark that was tied or inked at a length from the hook. */

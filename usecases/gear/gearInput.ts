@@ -91,6 +91,45 @@ export const reverseFillInput = z.strictObject({
     .max(12, 'At most 12 lines.'),
 });
 
+const thick = within(LIMITS.lineDiameterM, 'The thickness that comes of it');
+
+/** A line's thickness as it was read: a row of touching wraps, or a caliper at several places. */
+export const measuredLineInput = z.strictObject({
+  version: versionSchema,
+  read: z.discriminatedUnion('way', [
+    z
+      .strictObject({
+        way: z.literal('wraps'),
+        wraps: z
+          .int('Wraps are a whole number.')
+          .min(5, 'Fewer than 5 wraps say nothing.')
+          .max(400, 'At most 400 wraps.'),
+        rowWidthM: within({ min: 0.0005, max: 0.2 }, 'The width over all wraps'),
+      })
+      .refine(({ wraps, rowWidthM }) => thick.safeParse(rowWidthM / wraps).success, {
+        path: ['rowWidthM'],
+        message: 'No line is so thin or so thick: is the width over all wraps, and are they counted?',
+      }),
+    z.strictObject({
+      way: z.literal('caliper'),
+      readingsM: z.array(thick).min(2, 'Read it at two places at least.').max(40, 'At most 40 readings.'),
+    }),
+  ]),
+});
+
+/** One dimension of a spool as a caliper had it. */
+export const measuredReelInput = z
+  .strictObject({ version: versionSchema, what: z.enum(['arbor', 'width', 'rim']), valueM: z.number() })
+  .superRefine(({ what, valueM }, context) => {
+    const limits = { arbor: LIMITS.arborDiameterM, width: LIMITS.widthM, rim: LIMITS.fullDiameterM }[what];
+    const read = within(limits, 'That').safeParse(valueM);
+    if (!read.success) {
+      context.addIssue({ code: 'custom', path: ['valueM'], message: read.error.issues[0]?.message ?? 'Not a length.' });
+    }
+  });
+
+export type MeasuredLineInput = z.output<typeof measuredLineInput>;
+export type MeasuredReelInput = z.output<typeof measuredReelInput>;
 export type SupplyInput = z.output<typeof supplyInput>;
 export type ReverseFillInput = z.output<typeof reverseFillInput>;
 export type ReelFormInput = z.output<typeof reelInput>;

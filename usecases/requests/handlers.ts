@@ -2,14 +2,16 @@ import 'server-only';
 import type { BoatDb } from '../../db/withBoat';
 import { breakOnVirtualGauge, streamVirtualGauge, streamVirtualPull, workVirtualReel } from '../bench/virtualBench';
 import { createBoat } from '../boats/createBoat';
+import { keepMinutes } from '../boats/keepMinutes';
 import { answer } from '../corrections/answer';
 import { withdraw } from '../corrections/withdraw';
 import { acceptCalibration, recordTrial } from '../count/calibrate';
-import { markLine, noteDisplay, noteHang } from '../count/counterFacts';
+import { markLine, noteDisplay, noteHang, noteWorkingRange } from '../count/counterFacts';
 import { playPractice } from '../count/practice';
 import { recordLeverPoint, recordPlanerLook, workPreset } from '../drag/leverAndPlaner';
 import { acceptSetting, dropSession, recordDragPull, startDragSetting } from '../drag/setDrag';
 import { addSupplySpool, changeLine, changeReel, createLine, createReel } from '../gear/gear';
+import { measureLine, measureReel } from '../gear/measureGear';
 import { forgetReel, recordReverseFill } from '../gear/learning';
 import { undoActs } from '../history/undoActs';
 import { checkSlip, keepTiePhoto, recordJoinBreak } from '../joins/joinChecks';
@@ -45,6 +47,7 @@ export type Handler<N extends RequestName> = (
 /** What answers each request, inside the transaction of its boat. */
 export const HANDLERS = {
   createBoat: (db, _, input) => createBoat(db, input),
+  setMinutes: (db, _, input) => keepMinutes(db, input.minutes),
   practise: (_db, _, input) => Promise.resolve(playPractice(input)),
 
   addPerson: (db, _, input) => addPerson(db, input),
@@ -54,6 +57,8 @@ export const HANDLERS = {
   forgetReel: (db, { reelId }, input) => forgetReel(db, reelId, input.reason),
   reverseFill: (db, { reelId }, input) => recordReverseFill(db, reelId, input),
   createLine: (db, _, input) => createLine(db, input),
+  measureReel: (db, { reelId }, input) => measureReel(db, reelId, input),
+  measureLine: (db, { lineId }, input) => measureLine(db, lineId, input),
   changeLine: (db, { lineId }, input) => changeLine(db, lineId, input.version, input.line),
   addSupply: (db, _, input) => addSupplySpool(db, input),
   createRig: (db, _, input) => createRig(db, input),
@@ -92,6 +97,7 @@ export const HANDLERS = {
   recordTrial: (db, { rigId }, input) => recordTrial(db, rigId, input),
   acceptCalibration: (db, { rigId }, input) => acceptCalibration(db, rigId, input),
   noteHang: (db, { rigId }, input) => noteHang(db, rigId, input.hangM),
+  noteWorkingRange: (db, { rigId }, input) => noteWorkingRange(db, rigId, input.range),
   markLine: (db, { rigId }, input) => markLine(db, rigId, input),
 
   planSession: (db, _, input) => planSession(db, input),

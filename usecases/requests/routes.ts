@@ -17,6 +17,7 @@ const LOAD = `${RIG}/loads/:loadId` as const;
 
 /** The route of every request that writes or works something, and by whom. Its schema and its handler stand beside it. */
 export const ROUTES = {
+  setMinutes: { method: 'PUT', path: `${BOAT}/measuring-minutes`, role: 'crew' },
   createBoat: { method: 'POST', path: '/api/boats', role: 'anyone' },
   practise: { method: 'POST', path: '/api/practice', role: 'anyone' },
   addPerson: { method: 'POST', path: `${BOAT}/people`, role: 'crew' },
@@ -26,6 +27,8 @@ export const ROUTES = {
   forgetReel: { method: 'POST', path: `${BOAT}/reels/:reelId/forget`, role: 'crew' },
   reverseFill: { method: 'POST', path: `${BOAT}/reels/:reelId/reverse-fills`, role: 'crew' },
   createLine: { method: 'POST', path: `${BOAT}/lines`, role: 'crew' },
+  measureReel: { method: 'PUT', path: `${BOAT}/reels/:reelId/measured`, role: 'crew' },
+  measureLine: { method: 'PUT', path: `${BOAT}/lines/:lineId/measured`, role: 'crew' },
   changeLine: { method: 'PUT', path: `${BOAT}/lines/:lineId`, role: 'crew' },
   addSupply: { method: 'POST', path: `${BOAT}/supplies`, role: 'crew' },
   createRig: { method: 'POST', path: `${BOAT}/rigs`, role: 'crew' },
@@ -60,6 +63,7 @@ export const ROUTES = {
   swapWindOn: { method: 'POST', path: `${RIG}/wind-ons`, role: 'crew' },
   recordTrial: { method: 'POST', path: `${RIG}/trials`, role: 'crew' },
   acceptCalibration: { method: 'POST', path: `${RIG}/calibrations`, role: 'crew' },
+  noteWorkingRange: { method: 'PUT', path: `${RIG}/working-range`, role: 'crew' },
   noteHang: { method: 'PUT', path: `${RIG}/hang`, role: 'crew' },
   markLine: { method: 'POST', path: `${RIG}/line-marks`, role: 'crew' },
   planSession: { method: 'POST', path: `${BOAT}/strength-sessions`, role: 'crew' },

@@ -1,11 +1,27 @@
 import { z } from 'zod';
 import { benchInput, breakInput, dragPullBenchInput, streamInput } from '../bench/benchInput';
-import { boatInput } from '../boats/boatInput';
+import { boatInput, minutesInput } from '../boats/boatInput';
 import { answerInput, withdrawInput } from '../corrections/withdrawInput';
-import { acceptInput, displayInput, hangInput, lineMarkInput, trialInput } from '../count/countInput';
+import {
+  acceptInput,
+  displayInput,
+  hangInput,
+  lineMarkInput,
+  trialInput,
+  workingRangeInput,
+} from '../count/countInput';
 import { practiceInput } from '../count/practiceInput';
 import { dragPullInput, leverPointInput, planerLookInput, presetActInput, settingInput } from '../drag/dragInput';
-import { lineInput, resetInput, reelInput, reverseFillInput, supplyInput, versionField } from '../gear/gearInput';
+import {
+  lineInput,
+  resetInput,
+  reelInput,
+  reverseFillInput,
+  supplyInput,
+  versionField,
+  measuredLineInput,
+  measuredReelInput,
+} from '../gear/gearInput';
 import {
   drillInput,
   joinKindInput,
@@ -49,6 +65,7 @@ const nothing = z.strictObject({});
 /** What each request may carry: one schema serves the form, the request and its handler. */
 export const SCHEMAS = {
   createBoat: boatInput,
+  setMinutes: minutesInput,
   practise: practiceInput,
   addPerson: personInput,
   createReel: reelInput,
@@ -57,6 +74,8 @@ export const SCHEMAS = {
   forgetReel: resetInput,
   reverseFill: reverseFillInput,
   createLine: lineInput,
+  measureReel: measuredReelInput,
+  measureLine: measuredLineInput,
   changeLine: z.strictObject({ ...versionField, line: lineInput }),
   addSupply: supplyInput,
   createRig: rigInput,
@@ -92,6 +111,7 @@ export const SCHEMAS = {
   recordTrial: trialInput,
   acceptCalibration: acceptInput,
   noteHang: hangInput,
+  noteWorkingRange: workingRangeInput,
   markLine: lineMarkInput,
   planSession: sessionInput,
   startStrengthTest: testInput,

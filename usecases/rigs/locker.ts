@@ -9,7 +9,7 @@ import { readRigs } from './readRigs';
 /** Rigs on one page of the locker: a troller's whole spread. */
 const RIGS_A_PAGE = 12;
 /** Rods beside each other in the fleet: what one helm can keep in view. */
-const RODS_BESIDE_EACH_OTHER = 24;
+export const RODS_BESIDE_EACH_OTHER = 24;
 
 export interface PageOf<T> {
   readonly rigs: readonly T[];
@@ -19,7 +19,8 @@ export interface PageOf<T> {
   readonly pages: number;
 }
 
-async function pageOf(
+/** One page of a boat's rigs. */
+export async function pageOf(
   db: BoatDb,
   find: string,
   page: number,

@@ -53,5 +53,8 @@ async function takeUp(db: BoatDb, rigId: string, plan: PlannedStack & { readonly
   if (!from) return;
   // Joins get new rows: only a segment that is meant to break can be named again.
   const meantPlaceId = from.meantPlaceId === null ? null : (own.get(from.meantPlaceId) ?? null);
-  await keepAims(db, boatId, rigId, { hangM: from.hangM, meantPlaceId, dragAim: from.dragAim });
+  await keepAims(db, boatId, rigId, {
+    ...{ hangM: from.hangM, workingRange: from.workingRange },
+    ...{ meantPlaceId, dragAim: from.dragAim },
+  });
 }

@@ -32,6 +32,8 @@ import { listKeptPlans } from '../../db/queries/keeping';
 import { listLines } from '../../db/queries/lines';
 import { listLoadJoins, listLoadsOn } from '../../db/queries/loads';
 import { listLog } from '../../db/queries/log';
+import { listTimesTaken } from '../../db/queries/measuring';
+import { knownMinutes } from '../../core/worth/minutes';
 import { listReelsById } from '../../db/queries/reels';
 import { findRig, listSegments, lockRig, type RigRow } from '../../db/queries/rigs';
 import type { OfLoad, OfRig } from '../../db/queries/standing';
@@ -82,6 +84,7 @@ export async function readRigs(
     virtualRigIds,
     virtualProductIds,
     keptPlans,
+    taken,
   ] = await Promise.all([
     listLines(db, boatId),
     isSummary ? listStrengthTests(db, boatId) : none<StrengthTestRecord>(),
@@ -91,7 +94,9 @@ export async function readRigs(
     isWhole ? listVirtualRigIds(db, boatId, rigIds) : none<string>(),
     isWhole ? listVirtualLineIds(db, boatId) : none<string>(),
     isWhole ? listKeptPlans(db, boatId) : none<KeptPlanRecord>(),
+    isWhole ? listTimesTaken(db, boatId) : none<Awaited<ReturnType<typeof listTimesTaken>>[number]>(),
   ]);
+  const minutes = knownMinutes(boat.minutes, taken);
   const [segments, loads, calibrations, dragSettings, log, dragHistory, presetActs, planerLooks] = await Promise.all([
     isSummary ? listSegments(db, boatId, rigIds) : none<OfRig<SegmentRecord>>(),
     listLoadsOn(db, boatId, rigIds, isSummary ? 'all' : 'winding'),
@@ -145,6 +150,8 @@ export async function readRigs(
       readAt,
       note: rig.note,
       hangM: rig.hangM,
+      workingRange: rig.workingRange,
+      minutes,
       fill: rig.fill,
       archivedAt: rig.archivedAt,
       keptPlans,

@@ -6,7 +6,7 @@ import { PutAway } from '@/components/keeping/PutAway';
 import { WordsProvider } from '@/components/units/WordsProvider';
 import { FollowBoat } from '@/components/shell/FollowBoat';
 import { Header } from '@/components/shell/Header';
-import { boatPath, fleetPath, gearPath, rigPath, sheetsPath } from '@/components/shell/paths';
+import { boatPath, fleetPath, gearPath, measuringPath, rigPath, sheetsPath } from '@/components/shell/paths';
 import { readSearch, type Search } from '@/app/read/search';
 import { pageCrew, readPage } from '@/app/read/snapshot';
 import { readLocker } from '@/usecases/rigs/locker';
@@ -33,6 +33,7 @@ export default async function LockerPage({ params, searchParams }: Props) {
           ...locker.rigs.map((rig) => ({ label: rig.name, path: rigPath(boat.id, rig.id) })),
           { label: 'Reels and lines', path: gearPath(boat.id) },
           { label: 'Fleet', path: fleetPath(boat.id) },
+          { label: 'What to measure next', path: measuringPath(boat.id) },
           { label: 'Run sheets to print', path: sheetsPath(boat.id) },
           { label: 'All boats', path: '/' },
         ]}
@@ -48,6 +49,9 @@ export default async function LockerPage({ params, searchParams }: Props) {
           </div>
           <Link href={fleetPath(boat.id)} className={`ml-auto ${button}`}>
             Make the rods agree
+          </Link>
+          <Link href={measuringPath(boat.id)} className={button}>
+            What to measure next
           </Link>
           <Link href={sheetsPath(boat.id)} className={button}>
             Run sheets to print

@@ -3,10 +3,10 @@
 import type { FillTarget } from '@/core/load/fillTarget';
 import { knownCounter } from '@/core/rig/line/counterOf';
 import { plannedCounterError } from '@/core/rig/line/fillOfRig';
+import { USUAL_RANGE } from '@/core/rig/count/workingRange';
 import type { RigRecord } from '@/core/record/record';
 import type { LoadedLine } from '@/core/spool/loadedLine';
 import { useUnits } from '@/components/units/UnitsProvider';
-import { DEFAULT_RANGE_M } from './fillDraft';
 
 /** By what the counter is judged. */
 function constantWords(record: RigRecord): string {
@@ -29,10 +29,10 @@ export function FillConflict({
   levelBelowRimM: number;
 }) {
   const { format } = useUnits();
-  const range = target.kind === 'counter-true' ? { from: target.fromM, to: target.toM } : DEFAULT_RANGE_M;
-  const error = plannedCounterError(record, line, range.from, range.to);
+  const range = target.kind === 'counter-true' ? target : (record.workingRange ?? USUAL_RANGE);
+  const error = plannedCounterError(record, line, range.fromM, range.toM);
   if (error === null) return null;
-  const words = `${format.length(range.from)} to ${format.length(range.to)}`;
+  const words = `${format.length(range.fromM)} to ${format.length(range.toM)}`;
   if (target.kind === 'counter-true' && levelBelowRimM < 0) {
     return (
       <p role="alert" className="border-l-4 border-warn bg-warn/10 px-3 py-2 text-sm">
@@ -53,8 +53,8 @@ export function FillConflict({
   return (
     <p className="text-sm">
       With this fill the counter would read {format.percent(Math.abs(error))} {error >= 0 ? 'high' : 'low'} on average
-      from {words} out (a usual working range, taken as a default). Choose “so that the counter is true” to fill for
-      that instead.
+      from {words} out{record.workingRange ? ', its working range' : ' (a usual working range, taken as a default)'}.
+      Choose “so that the counter is true” to fill for that instead.
     </p>
   );
 }

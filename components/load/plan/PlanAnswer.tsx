@@ -11,6 +11,7 @@ import type { RigRecord } from '@/core/record/record';
 import { productOf } from '@/core/rig/line/planForRig';
 import { sheetPath } from '@/components/shell/paths';
 import { lapWords } from '../wind/windingWords';
+import { WithMeasureNext } from '@/components/worth/WithMeasureNext';
 import { useUnits } from '@/components/units/UnitsProvider';
 import { useSay } from '@/components/units/useSay';
 
@@ -34,31 +35,38 @@ export function PlanAnswer({
   const belowRimM = (record.reel.fullDiameterM.value - plan.value.finalDiameterM.value) / 2;
   if (!solved || !segment) {
     return (
-      <p aria-live="polite">
-        Every length is given, so the level follows: it ends{' '}
-        <b className="figures">{format.small(Math.abs(belowRimM), plan.value.levelBelowRimM.plusMinus)}</b>{' '}
-        {belowRimM >= 0 ? 'under' : 'above'} the rim.
-        {belowRimM < 0 && ' That is overfull: on a frame reel it rubs, on a fixed spool it throws loops.'}
-      </p>
+      <WithMeasureNext
+        figure={{ kind: 'level', value: belowRimM, plusMinus: plan.value.levelBelowRimM.plusMinus }}
+        kinds={['level']}
+      >
+        <p aria-live="polite">
+          Every length is given, so the level follows: it ends{' '}
+          <b className="figures">{format.small(Math.abs(belowRimM), plan.value.levelBelowRimM.plusMinus)}</b>{' '}
+          {belowRimM >= 0 ? 'under' : 'above'} the rim.
+          {belowRimM < 0 && ' That is overfull: on a frame reel it rubs, on a fixed spool it throws loops.'}
+        </p>
+      </WithMeasureNext>
     );
   }
   return (
-    <div aria-live="polite">
-      <p className="text-ink-soft">
-        {segment.name}: {productOf(record, segment.productId).name}
-      </p>
-      <p className="figures text-4xl font-bold">{format.length(solved.lengthM.value, solved.lengthM.plusMinus)}</p>
-      <p className="mt-1">
-        of true length, so that{' '}
-        {mark
-          ? `it ends at its own mark, ${format.small(mark.diameterM)} across. With everything else above it the level ends `
-          : 'the level ends '}
-        {format.small(Math.abs(levelBelowRimM), plan.value.levelBelowRimM.plusMinus)}{' '}
-        {levelBelowRimM >= 0 ? 'under' : 'above'} the rim when exactly that and everything else is on.
-        {solved.lengthM.mainlyFrom && ` The ± (95 %) comes mostly from ${say(solved.lengthM.mainlyFrom)}.`} Do not cut
-        the supply line until {record.reel.counter ? 'the counter is accepted' : 'the level is right'}.
-      </p>
-    </div>
+    <WithMeasureNext figure={{ kind: 'length', ...solved.lengthM }} kinds={['length']}>
+      <div aria-live="polite">
+        <p className="text-ink-soft">
+          {segment.name}: {productOf(record, segment.productId).name}
+        </p>
+        <p className="figures text-4xl font-bold">{format.length(solved.lengthM.value, solved.lengthM.plusMinus)}</p>
+        <p className="mt-1">
+          of true length, so that{' '}
+          {mark
+            ? `it ends at its own mark, ${format.small(mark.diameterM)} across. With everything else above it the level ends `
+            : 'the level ends '}
+          {format.small(Math.abs(levelBelowRimM), plan.value.levelBelowRimM.plusMinus)}{' '}
+          {levelBelowRimM >= 0 ? 'under' : 'above'} the rim when exactly that and everything else is on.
+          {solved.lengthM.mainlyFrom && ` The ± (95 %) comes mostly from ${say(solved.lengthM.mainlyFrom)}.`} Do not cut
+          the supply line until {record.reel.counter ? 'the counter is accepted' : 'the level is right'}.
+        </p>
+      </div>
+    </WithMeasureNext>
   );
 }
 

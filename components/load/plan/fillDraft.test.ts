@@ -19,7 +19,7 @@ describe('a fill as it is typed', () => {
     expect(targetOf({ ...NEW_FILL, kind: 'mark' }, RIM_M)).toEqual({ kind: 'mark', diameterM: RIM_M });
     expect(targetOf({ ...NEW_FILL, kind: 'counter-true', to: { text: '200 ft', unit: 'm' } }, RIM_M)).toEqual({
       kind: 'counter-true',
-      fromM: 20,
+      fromM: 18.288,
       toM: expect.closeTo(60.96, 9),
     });
   });
@@ -35,10 +35,10 @@ describe('a fill as it is typed', () => {
   });
 
   it('has a working range, the usual one until another is typed, and metres that will soon be gone', () => {
-    expect(rangeOf(NEW_FILL)).toEqual({ fromM: 20, toM: 60 });
+    expect(rangeOf(NEW_FILL)).toEqual({ fromM: 18.288, toM: 76.2 });
     const metres = (text: string) => ({ text, unit: 'm' });
     expect(rangeOf({ ...NEW_FILL, from: metres('30'), to: metres('90') })).toEqual({ fromM: 30, toM: 90 });
-    expect(rangeOf({ ...NEW_FILL, from: metres('80') })).toEqual({ fromM: 20, toM: 60 });
+    expect(rangeOf({ ...NEW_FILL, from: metres('80') })).toEqual({ fromM: 18.288, toM: 76.2 });
     expect(soonGoneOf(NEW_FILL)).toBe(0);
     expect(soonGoneOf({ ...NEW_FILL, soonGone: metres('6') })).toBe(6);
     expect(soonGoneOf({ ...NEW_FILL, soonGone: metres('-6') })).toBeNull();

@@ -1,3 +1,4 @@
+import { USUAL_RANGE, type WorkingRange } from '@/core/rig/count/workingRange';
 import { DEFAULT_LEVEL_BELOW_RIM_M } from '@/core/load/defaults';
 import type { FillTarget, PlannedFill } from '@/core/load/fillTarget';
 import { readTyped, type Typed } from '@/components/fields/typedQuantity';
@@ -19,10 +20,9 @@ export interface FillDraft {
   readonly soonGone: Typed | null;
   /** Metres of it that each leader knot takes. */
   readonly perKnot?: Typed | null;
+  /** The rod's working range, where nobody has typed another. */
+  readonly usualRange?: WorkingRange;
 }
-
-/** A usual working range of a troller: from 20 to 60 m out. A starting value, said to be one. */
-export const DEFAULT_RANGE_M = { from: 20, to: 60 } as const;
 
 export const NEW_FILL: FillDraft = {
   kind: 'below-rim',
@@ -35,21 +35,26 @@ export const NEW_FILL: FillDraft = {
 };
 
 /** The draft of a stored fill, nothing typed over it yet. */
-export function fillDraftOf(stored: PlannedFill | null, usualM = DEFAULT_LEVEL_BELOW_RIM_M): FillDraft {
-  if (!stored) return { ...NEW_FILL, usualM };
+export function fillDraftOf(
+  stored: PlannedFill | null,
+  usualM = DEFAULT_LEVEL_BELOW_RIM_M,
+  usualRange: WorkingRange = USUAL_RANGE,
+): FillDraft {
+  if (!stored) return { ...NEW_FILL, usualM, usualRange };
   const { target } = stored;
   const share = target.kind === 'depth-share' ? String(Number((100 * target.share).toFixed(1))) : NEW_FILL.sharePercent;
-  return { ...NEW_FILL, stored, usualM, kind: target.kind, sharePercent: share };
+  return { ...NEW_FILL, stored, usualM, usualRange, kind: target.kind, sharePercent: share };
 }
 
 /** What stands in each field of a fill before anything is typed: what is stored, else the defaults (m). */
 export function initialFill(draft: FillDraft, fullDiameterM: number) {
   const target = draft.stored?.target;
+  const usual = draft.usualRange ?? USUAL_RANGE;
   return {
     levelBelowRimM: target?.kind === 'below-rim' ? target.levelBelowRimM : (draft.usualM ?? DEFAULT_LEVEL_BELOW_RIM_M),
     diameterM: target?.kind === 'mark' || target?.kind === 'own-mark' ? target.diameterM : fullDiameterM,
-    fromM: target?.kind === 'counter-true' ? target.fromM : DEFAULT_RANGE_M.from,
-    toM: target?.kind === 'counter-true' ? target.toM : DEFAULT_RANGE_M.to,
+    fromM: target?.kind === 'counter-true' ? target.fromM : usual.fromM,
+    toM: target?.kind === 'counter-true' ? target.toM : usual.toM,
     soonGoneM: draft.stored?.soonGoneM ?? 0,
   };
 }
@@ -85,7 +90,7 @@ export function rangeOf(draft: FillDraft): { readonly fromM: number; readonly to
   };
   const initial = initialFill(draft, NaN);
   const [fromM, toM] = [read(draft.from, initial.fromM), read(draft.to, initial.toM)];
-  return toM > fromM ? { fromM, toM } : { fromM: DEFAULT_RANGE_M.from, toM: DEFAULT_RANGE_M.to };
+  return toM > fromM ? { fromM, toM } : (draft.usualRange ?? USUAL_RANGE);
 }
 
 /** Metres that will soon be gone, or null while they cannot be read. */

@@ -42,7 +42,7 @@ export function draftOf(record: RigRecord): StackDraft {
 function draftOfStack({ segments, joins, fill }: PlannedStack, record: RigRecord): StackDraft {
   return {
     version: record.version,
-    fill: fillDraftOf(fill, usualLevelM(record.reel.kind)),
+    fill: fillDraftOf(fill, usualLevelM(record.reel.kind), record.workingRange ?? undefined),
     rows: segments.map((segment) => ({
       id: segment.id,
       name: segment.name,

@@ -31,14 +31,15 @@ type FillSpecs = Readonly<Record<`on-${string}`, NeededQuantity>> & {
  * The by-hand way, guided: everything above the backing goes on first, then backing until the spool is full. What fits
  * is kept as this reel's capacity.
  */
-export function ReverseFill() {
+export function ReverseFill({ aloneId, onDone }: { aloneId?: string; onDone?: () => void }) {
   const { record } = useRig();
   const { format } = useUnits();
   const { sendNow, state } = useSend();
-  const [open, setOpen] = useState(false);
+  const [open, setOpen] = useState(aloneId !== undefined);
   const [kept, setAlone] = useDraft(`reverse:${record.id}:alone`, isText);
   const stack = record.segments.filter((segment) => segment.wound);
-  const alone = stack.some((segment) => segment.id === kept) ? (kept ?? WHOLE) : WHOLE;
+  const meant = aloneId ?? kept;
+  const alone = stack.some((segment) => segment.id === meant) ? (meant ?? WHOLE) : WHOLE;
   const wrongWayRound = alone === WHOLE ? stack.toReversed() : stack.filter((segment) => segment.id === alone);
   const form = useDraftForm<FillSpecs>(`reverse:${record.id}:${alone}`, {
     ...Object.fromEntries(
@@ -65,7 +66,10 @@ export function ReverseFill() {
           },
           'Kept as this reel’s capacity. The plan follows it.',
         );
-        if (result.ok) setOpen(false);
+        if (result.ok) {
+          setOpen(false);
+          onDone?.();
+        }
         return result;
       },
       Object.fromEntries(wrongWayRound.map(({ id }, index) => [`segments.${index}.lengthM`, `on-${id}` as const])),
@@ -73,9 +77,11 @@ export function ReverseFill() {
   const last = record.reverseFills.at(-1);
   return (
     <div className="border-l-4 border-rule pl-3">
-      <p>
-        <b>Nothing is known of the reel?</b> The by-hand way works once for every reel: wind it the wrong way round.
-      </p>
+      {aloneId === undefined && (
+        <p>
+          <b>Nothing is known of the reel?</b> The by-hand way works once for every reel: wind it the wrong way round.
+        </p>
+      )}
       {last && (
         <p className="mt-1 flex flex-wrap items-center gap-x-2">
           Found on {last.at.slice(0, 10)}:{' '}
@@ -96,28 +102,36 @@ export function ReverseFill() {
       )}
       {open && (
         <div className="mt-2 flex flex-col gap-3">
-          <ChoiceField
-            label="What goes on"
-            value={alone}
-            options={[
-              { value: WHOLE, text: 'the whole stack, the wrong way round' },
-              ...stack.map((segment) => ({ value: segment.id, text: `${segment.name} alone, to learn how it packs` })),
-            ]}
-            onChange={setAlone}
-          />
-          <ol className="list-decimal space-y-1 pl-5">
-            <li>
-              Wind the line on in this order: {wrongWayRound.map((segment) => segment.name).join(', ')}. Loose joins
-              will do; keep the tension that you will wind with.
-            </li>
-            {alone === WHOLE && (
+          {aloneId === undefined && (
+            <ChoiceField
+              label="What goes on"
+              value={alone}
+              options={[
+                { value: WHOLE, text: 'the whole stack, the wrong way round' },
+                ...stack.map((segment) => ({
+                  value: segment.id,
+                  text: `${segment.name} alone, to learn how it packs`,
+                })),
+              ]}
+              onChange={setAlone}
+            />
+          )}
+          {aloneId === undefined && (
+            <ol className="list-decimal space-y-1 pl-5">
               <li>
-                Stop the last one, {wrongWayRound.at(-1)?.name}, when the spool is as full as you want it. Cut it there.
+                Wind the line on in this order: {wrongWayRound.map((segment) => segment.name).join(', ')}. Loose joins
+                will do; keep the tension that you will wind with.
               </li>
-            )}
-            <li>Measure the level, and note how much of each line is on.</li>
-            <li>Take everything off, onto another spool, and wind it the right way round.</li>
-          </ol>
+              {alone === WHOLE && (
+                <li>
+                  Stop the last one, {wrongWayRound.at(-1)?.name}, when the spool is as full as you want it. Cut it
+                  there.
+                </li>
+              )}
+              <li>Measure the level, and note how much of each line is on.</li>
+              <li>Take everything off, onto another spool, and wind it the right way round.</li>
+            </ol>
+          )}
           <div className="grid grid-cols-2 gap-2">
             {wrongWayRound.map(({ id, name }) => (
               <FormQuantity key={id} form={form} name={`on-${id}`} label={`${name} that went on`} />
@@ -135,9 +149,11 @@ export function ReverseFill() {
             <Button weight="main" disabled={state.kind === 'sending'} onClick={() => void store()}>
               Keep this capacity
             </Button>
-            <Button weight="quiet" onClick={() => setOpen(false)}>
-              Leave it
-            </Button>
+            {aloneId === undefined && (
+              <Button weight="quiet" onClick={() => setOpen(false)}>
+                Leave it
+              </Button>
+            )}
           </div>
         </div>
       )}

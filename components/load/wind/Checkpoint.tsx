@@ -9,7 +9,16 @@ import { Button } from '@/components/ui/Button';
 import { LIMITS } from '@/usecases/limits';
 
 /** A level measured before the next segment, most usefully before the thick one. */
-export function Checkpoint({ segmentId, loadId }: { segmentId: string; loadId: string }) {
+export function Checkpoint({
+  segmentId,
+  loadId,
+  onDone,
+}: {
+  segmentId: string;
+  loadId: string;
+  /** What follows, where it is no stop on the way. */
+  onDone?: () => void;
+}) {
   const { record } = useRig();
   const { sendNow, state, fieldError } = useSend();
   const bench = useVirtualReel();
@@ -24,9 +33,11 @@ export function Checkpoint({ segmentId, loadId }: { segmentId: string; loadId: s
       'noteLevel',
       { boatId: record.boat.id, rigId: record.id, loadId },
       body,
-      'Noted. The rest is solved again.',
+      onDone ? 'Noted. Every figure follows.' : 'Noted. The rest is solved again.',
     );
-    if (result.ok) level.forget();
+    if (!result.ok) return;
+    level.forget();
+    onDone?.();
   };
   return (
     <div className="mt-3 flex flex-col gap-2">
@@ -38,9 +49,11 @@ export function Checkpoint({ segmentId, loadId }: { segmentId: string; loadId: s
           Note this level
         </Button>
       </div>
-      <p className="text-xs text-ink-soft">
-        May be left out. Measured before a thick segment it tells how this line packs, and the rest is solved again.
-      </p>
+      {!onDone && (
+        <p className="text-xs text-ink-soft">
+          May be left out. Measured before a thick segment it tells how this line packs, and the rest is solved again.
+        </p>
+      )}
       {record.hasVirtualReel && (
         <VirtualBench instrument="caliper on the virtual reel">
           <Button disabled={bench.busy} onClick={() => void measure()}>

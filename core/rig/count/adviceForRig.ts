@@ -6,7 +6,7 @@ import type { LoadedLine } from '../../spool/loadedLine';
 import { reloadAdvice, type ReloadAdvice, type ReloadProblem } from './reloadAdvice';
 import type { RigRecord } from '../../record/record';
 import type { RigView } from '../view/rigView';
-import { worstError } from './workingRange';
+import { USUAL_RANGE, worstError } from './workingRange';
 
 export type TopProblem = AdviceProblem | 'top-is-fixed' | 'nothing-wound';
 
@@ -47,7 +47,7 @@ export function adviceForRig(view: RigView): CounterAdvice | null {
     atM,
     readsNow,
     errorNow: (readsNow * counter.counter.unitM) / atM - 1,
-    worstNow: worstError(counter, counter.best),
+    worstNow: worstError(counter, counter.best, record.workingRange ?? USUAL_RANGE),
     top: adviceAtTop(record, counter, line, atM),
     reload: reloadAdvice(record, counter, line),
   };
@@ -65,6 +65,6 @@ function adviceAtTop(record: RigRecord, counter: CounterEstimate, line: LoadedLi
   if (!outcome.ok) return outcome;
   const { best } = counter;
   const after = withTopStripped(best.line, outcome.value.stripM.value);
-  const worstAfter = worstError(counter, { ...best, line: after });
+  const worstAfter = worstError(counter, { ...best, line: after }, record.workingRange ?? USUAL_RANGE);
   return { ok: true, value: { ...outcome.value, segmentId: top.id, worstAfter } };
 }

@@ -7,7 +7,7 @@ import type { LoadedLine } from '../../spool/loadedLine';
 import { plannedEstimate } from '../counter/counterEvidence';
 import { currentLine, type NoLine } from '../line/currentLine';
 import type { RigRecord } from '../../record/record';
-import { WORKING_RANGE, worstError } from './workingRange';
+import { USUAL_RANGE, worstError } from './workingRange';
 
 /** Another fill of the same stack that leaves the least error over the working range. */
 export interface ReloadAdvice {
@@ -32,7 +32,7 @@ export type ReloadProblem =
 const WORTH_IT = 0.005;
 
 /**
- * The fill at which the counter is true on average over 60 to 250 ft, for the stack as planned. Where the answer lies
+ * The fill at which the counter is true on average over the rig's working range, for the stack as planned. Where the answer lies
  * between two lengths the longer one is meant: line can come off again, it cannot go on without a join.
  *
  * @param record the rig
@@ -51,15 +51,16 @@ export function reloadAdvice(
   if (!free) {
     return failure('no-free-segment');
   }
-  const toM = Math.min(WORKING_RANGE.toM, 0.95 * line.woundLengthM);
-  const fromM = Math.min(WORKING_RANGE.fromM, 0.5 * toM);
+  const range = record.workingRange ?? USUAL_RANGE;
+  const toM = Math.min(range.toM, 0.95 * line.woundLengthM);
+  const fromM = Math.min(range.fromM, 0.5 * toM);
   const basis = isSameStack(record, estimate) ? success(estimate) : asPlanned(record);
   if (!basis.ok) return failure('cannot-be-true', { because: basis });
   const found = asItLies(basis.value, free.id, { fromM, toM });
   if (!found.ok) return found;
   const { then, levelBelowRimM, after } = found.value;
-  const worstAfter = worstError(estimate, after);
-  const worstNow = worstError(estimate, estimate.best);
+  const worstAfter = worstError(estimate, after, range);
+  const worstNow = worstError(estimate, estimate.best, range);
   if (Math.abs(worstNow) - Math.abs(worstAfter) < WORTH_IT) {
     return failure('little-to-gain');
   }

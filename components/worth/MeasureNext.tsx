@@ -1,0 +1,24 @@
+'use client';
+
+import dynamic from 'next/dynamic';
+import type { FigureKind } from '@/core/worth/enough';
+import { CardBoundary } from '@/components/ui/CardBoundary';
+
+/** What is weighed against what is worked out when the page stands: the figure above does not wait for it. */
+const Inside = dynamic(() => import('./MeasureNextInside').then(({ MeasureNextInside: loaded }) => loaded), {
+  ssr: false,
+  loading: () => <p className="mt-2 min-h-11 text-sm text-ink-soft">Weighing what to measure next …</p>,
+});
+
+/**
+ * Where a figure stands: which measurement would narrow its ± most for its minutes, before it is made; or that more is not worth it.
+ *
+ * @param kinds of the figures above
+ */
+export function MeasureNext({ kinds }: { kinds: readonly FigureKind[] }) {
+  return (
+    <CardBoundary title="What to measure next">
+      <Inside kinds={kinds} />
+    </CardBoundary>
+  );
+}

@@ -1,0 +1,59 @@
+import 'server-only';
+import { setImmediate as turn } from 'node:timers/promises';
+import type { RigRecord } from '../../core/record/record';
+import { rigView } from '../../core/rig/view/rigView';
+import { figuresOfRig, type RigFigure } from '../../core/rig/worth/figuresOfRig';
+import type { Reason } from '../../core/reasons';
+import type { Measurement } from '../../core/worth/measurement';
+import { LEAST_GAIN, measureNext, measureSet, type MeasureOption, type MeasureSet } from '../../core/worth/measureNext';
+import { minutesOf, type KnownMinutes } from '../../core/worth/minutes';
+import type { BoatDb } from '../../db/withBoat';
+import { pageOf, RODS_BESIDE_EACH_OTHER, type PageOf } from './locker';
+
+/** A figure of a rod as the list of what to measure speaks of it. */
+export type ListedFigure = Pick<
+  RigFigure,
+  'id' | 'rigId' | 'rigName' | 'kind' | 'of' | 'atM' | 'value' | 'plusMinus' | 'enough' | 'because'
+>;
+
+export interface MeasuringPage extends Omit<PageOf<RigRecord>, 'rigs'> {
+  readonly figures: readonly ListedFigure[];
+  /** The best for its minutes first. */
+  readonly options: readonly MeasureOption[];
+  /** What fits the time, in the order to make it. */
+  readonly set: MeasureSet;
+  /** Rods of which something has to be answered first. */
+  readonly first: readonly { readonly rigId: string; readonly rigName: string; readonly why: Reason }[];
+  readonly minutes: readonly KnownMinutes[];
+}
+
+/** What a strength is known to is what the drag from it is known to: it is counted once. */
+function listed(figures: readonly RigFigure[]): readonly RigFigure[] {
+  const hasTarget = figures.some(({ kind }) => kind === 'target');
+  return figures.filter(({ kind }) => kind !== 'straight' && !(hasTarget && kind === 'strength'));
+}
+
+/** What to measure next on a boat: one list for all of its rods, and a set that fits a time. */
+export async function readMeasuring(db: BoatDb, find: string, page: number, minutes: number): Promise<MeasuringPage> {
+  const { rigs, ...paged } = await pageOf(db, find, page, RODS_BESIDE_EACH_OTHER, 'whole');
+  const figures: RigFigure[] = [];
+  const first: MeasuringPage['first'][number][] = [];
+  for (const rig of rigs) {
+    const view = rigView(rig);
+    const known = view && figuresOfRig(view);
+    if (known?.first) first.push({ rigId: rig.id, rigName: rig.name, why: known.first });
+    else figures.push(...listed(known?.figures ?? []));
+    await turn();
+  }
+  const known = rigs[0]?.minutes ?? [];
+  const minutesFor = ({ kind }: Measurement): number => minutesOf(known, kind);
+  return {
+    ...paged,
+    figures: figures.map(({ id, rigId, rigName, kind, of, atM, value, plusMinus, enough, because }) => ({
+      ...{ id, rigId, rigName, kind, of, atM, value, plusMinus, enough, because },
+    })),
+    options: measureNext(figures, minutesFor).filter((option) => option.gain >= LEAST_GAIN),
+    set: measureSet(figures, minutesFor, minutes),
+    ...{ first, minutes: known },
+  };
+}
