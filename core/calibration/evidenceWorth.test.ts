@@ -21,35 +21,36 @@ const BELIEVED: BelievedLoad = {
   joint: null,
   segments: [segment('backing', 140, 0.0004, 0.68), segment('top', 100, 0.00035, 0.68)],
 };
-/** The load as it truly lies: everything a little other than believed. */
-const nothing = estimateCounter(BELIEVED, []);
-const TRUTH = nothing.realise(nothing.unknowns.map((_, index) => 0.4 * Math.cos(index)));
 const goneSinceM = [0, 0];
-const seen = <T extends CounterObservation>(observation: T): number => predicted(observation, TRUTH, 0.3048);
-function walk(trueLengthM: number): CounterObservation {
-  const tape = { kind: 'tape' as const, name: `walk ${trueLengthM}`, trueLengthM, lengthSdM: 0.05, goneSinceM };
-  return { ...tape, reading: Math.round(seen({ ...tape, reading: 0 })) };
+/** What the load as it truly lies would show, everything a little other than believed: made in each test, and looked at there. */
+function shown() {
+  const nothing = estimateCounter(BELIEVED, []);
+  const truth = nothing.realise(nothing.unknowns.map((_, index) => 0.4 * Math.cos(index)));
+  const seen = (observation: CounterObservation): number => predicted(observation, truth, 0.3048);
+  const walk = (trueLengthM: number): CounterObservation => {
+    const tape = { kind: 'tape' as const, name: `walk ${trueLengthM}`, trueLengthM, lengthSdM: 0.05, goneSinceM };
+    return { ...tape, reading: Math.round(seen({ ...tape, reading: 0 })) };
+  };
+  const levelOf = { kind: 'level', name: 'level', afterSegment: 1, levelBelowRimM: 0, levelSdM: 0.0003 } as const;
+  const level: CounterObservation = {
+    ...{ ...levelOf, goneSinceM },
+    levelBelowRimM: seen({ ...levelOf, goneSinceM }),
+  };
+  const logOf = { kind: 'wound', name: 'log', segment: 1, fromShare: 0, toShare: 1, reading: 0, goneSinceM } as const;
+  const log: CounterObservation = { ...logOf, reading: Math.round(seen(logOf)) };
+  return { walk, level, log };
 }
-const levelOf = {
-  kind: 'level' as const,
-  name: 'level',
-  afterSegment: 1,
-  levelBelowRimM: 0,
-  levelSdM: 0.0003,
-  goneSinceM,
-};
-const level: CounterObservation = { ...levelOf, levelBelowRimM: seen(levelOf) };
-const logOf = { kind: 'wound' as const, name: 'log', segment: 1, fromShare: 0, toShare: 1, reading: 0, goneSinceM };
-const log: CounterObservation = { ...logOf, reading: Math.round(seen(logOf)) };
+type Shown = ReturnType<typeof shown>;
 
 describe('the ± of a figure, split by the pieces behind it', () => {
   // Against the estimate itself, made again without the piece.
   it.each([
-    ['constant', [walk(30.48), walk(60.96), level]],
-    ['constant', [walk(30.48), level, log]],
-    ['reading', [walk(30.48), walk(60.96), level, log]],
-    ['reading', [walk(18.288), walk(45.72)]],
-  ] as const)('of the %s says what it would be without each, within a tenth', (what, pieces) => {
+    ['constant', ({ walk, level }: Shown) => [walk(30.48), walk(60.96), level]],
+    ['constant', ({ walk, level, log }: Shown) => [walk(30.48), level, log]],
+    ['reading', ({ walk, level, log }: Shown) => [walk(30.48), walk(60.96), level, log]],
+    ['reading', ({ walk }: Shown) => [walk(18.288), walk(45.72)]],
+  ] as const)('of the %s says what it would be without each, within a tenth', (what, of) => {
+    const pieces = of(shown());
     const estimate = estimateCounter(BELIEVED, pieces);
     const ownSd = (of: typeof estimate): number => {
       if (what === 'constant') return of.constantM.sd;
@@ -74,6 +75,7 @@ describe('the ± of a figure, split by the pieces behind it', () => {
       const estimate = estimateCounter(BELIEVED, pieces);
       return restsOn(evidenceWorth(estimate, (load) => countsAt(load, 30.48, 0.3048)));
     };
+    const { walk } = shown();
     expect(of([walk(30.48)])).toMatchObject({ observation: { name: 'walk 30.48' } });
     expect(of([walk(30.48), walk(30.48)])).toBeNull();
     expect(of([])).toBeNull();

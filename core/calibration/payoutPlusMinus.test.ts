@@ -25,7 +25,8 @@ const BELIEVED: BelievedLoad = {
     windingStrain: { value: 0, sd: 1e-9 },
   })),
 };
-const ESTIMATE = estimateCounter(BELIEVED, []);
+/** Made in each test, so that what it works out is looked at there. */
+const estimateOf = () => estimateCounter(BELIEVED, []);
 const LENGTHS_M = [20, 60, 150];
 
 /** The same errors drawn one by one, on a spool that is built anew each time: no derivative, no covariance. */
@@ -56,31 +57,33 @@ describe('the ± of a payout table', () => {
   it.each(LENGTHS_M.map((lengthM, row) => [lengthM, row] as const))(
     'at %s m is what drawing the same errors gives, and the steps of layers',
     (lengthM, row) => {
-      const found = payoutPlusMinus(ESTIMATE, LENGTHS_M)[row];
-      const { diameterM, turns, segment } = spoolStateAt(ESTIMATE.best.line, lengthM);
+      const estimate = estimateOf();
+      const found = payoutPlusMinus(estimate, LENGTHS_M)[row];
+      const { diameterM, turns, segment } = spoolStateAt(estimate.best.line, lengthM);
       const steps = 0.0006 * Math.max(1, 30 / lengthM);
       const within = (is: number | undefined, expected: number): void =>
         expect(Math.abs((is ?? NaN) / expected - 1)).toBeLessThan(0.06);
       within(found?.turns, PLUS_MINUS_SDS * Math.hypot(sdOf(row, 'turns'), steps * turns));
       within(found?.reading, PLUS_MINUS_SDS * Math.hypot(sdOf(row, 'reading'), (steps * turns * 0.176) / 0.3048));
       within(found?.diameterM, Math.hypot(PLUS_MINUS_SDS * sdOf(row, 'diameterM'), segment.lineDiameterM));
-      const factor = ESTIMATE.best.line.fullDiameterM / diameterM;
+      const factor = estimate.best.line.fullDiameterM / diameterM;
       const layer = (factor * segment.lineDiameterM) / diameterM;
       within(found?.dragFactor, Math.hypot(PLUS_MINUS_SDS * sdOf(row, 'dragFactor'), layer));
     },
   );
 
   it('of the growth of the drag is nothing where it was set, and grows with the line that is out', () => {
-    const sd = dragFactorSd(ESTIMATE, 0);
+    const estimate = estimateOf();
+    const sd = dragFactorSd(estimate, 0);
     expect(sd(0)).toBeCloseTo(0, 9);
     const { dragFactor } = spoolStateAtFactor(150);
     expect(Math.abs(sd(150) / (sdOf(2, 'dragFactor') / dragFactor) - 1)).toBeLessThan(0.06);
     expect(sd(150)).toBeGreaterThan(sd(60));
-    expect(dragFactorSd(ESTIMATE, 150)(150)).toBeLessThan(0.1 * sd(150));
+    expect(dragFactorSd(estimate, 150)(150)).toBeLessThan(0.1 * sd(150));
   });
 });
 
 function spoolStateAtFactor(lengthM: number) {
-  const { line } = ESTIMATE.best;
+  const { line } = estimateOf().best;
   return { dragFactor: line.fullDiameterM / spoolStateAt(line, lengthM).diameterM };
 }

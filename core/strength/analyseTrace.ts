@@ -91,8 +91,9 @@ export function analyseTrace(trace: ForceTrace, gaugeLengthM: number): Outcome<T
 
 /** The middle of what was shown before anything pulled. */
 function tareOf({ timeS, forceN }: ForceTrace): number {
-  const lastS = Math.min(TARE_S, TARE_SHARE * (timeS.at(-1) ?? 0));
-  let count = timeS.findIndex((at) => at - (timeS[0] ?? 0) > lastS);
+  const firstS = timeS[0] ?? 0;
+  const lastS = Math.min(TARE_S, TARE_SHARE * ((timeS.at(-1) ?? 0) - firstS));
+  let count = timeS.findIndex((at) => at - firstS > lastS);
   if (count < TARE_SAMPLES) count = TARE_SAMPLES;
   const start = forceN.slice(0, count).sort();
   return start[Math.floor(start.length / 2)] ?? 0;

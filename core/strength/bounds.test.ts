@@ -30,6 +30,12 @@ describe('Grubbs’ test', () => {
     expect(grubbsOutlier(EIGHT.slice(0, 7))).toBeNull();
     expect(grubbsOutlier([50, 90])).toBeNull();
     expect(grubbsOutlier([50, 50, 50])).toBeNull();
+    // The one that lies farthest, to whichever side, wherever it stands in the list.
+    expect(grubbsOutlier([50, 90, 51, 49, 50, 50, 51])).toMatchObject({ index: 1, side: 'high' });
+    expect(grubbsOutlier([20, 50, 51, 49, 50, 50, 51])).toMatchObject({ index: 0, side: 'low' });
+    expect(grubbsCritical(3)).toBeCloseTo(1.153, 3);
+    expect(() => grubbsCritical(4.5)).toThrow(/three/);
+    expect(grubbsOutlier([50, 60, 90])).toBeNull();
     expect(() => grubbsCritical(2)).toThrow(RangeError);
   });
 });

@@ -1,6 +1,13 @@
 import type { Known } from '../provenance/source';
 import { readBreak } from './readBreak';
-import { nextWeakest, rigStrength, snagBreak, weakestWithin } from './rigStrength';
+import {
+  nextWeakest,
+  rigStrength,
+  snagBreak,
+  strengthPlusMinusN,
+  weakestWithin,
+  type RigStrength,
+} from './rigStrength';
 
 const holds = (value: number, source: Known['source'] = 'measured'): Known => ({ value, sd: value * 0.02, source });
 const SEGMENTS = [
@@ -37,7 +44,11 @@ const JOINS = [
 ];
 
 describe('rigStrength', () => {
-  const rig = rigStrength(SEGMENTS, JOINS);
+  // Worked out for each test, so that what it works out is looked at there.
+  let rig: RigStrength;
+  beforeEach(() => {
+    rig = rigStrength(SEGMENTS, JOINS);
+  });
 
   it('runs from hook to arbor with a join between its two lines', () => {
     expect(rig.places.map((place) => place.id)).toEqual(['top', 'j2', 'lead', 'j1', 'backing']);
@@ -50,6 +61,30 @@ describe('rigStrength', () => {
     expect(rig.places[1]?.strengthN.source).toBe('default');
     expect(rig.places[1]?.strengthN.sd).toBeCloseTo(80 * Math.hypot(0.02, 0.05 / 0.8), 12);
     expect(rig.places[3]?.strengthN.value).toBeCloseTo(108, 12);
+    // Half of a 95 % interval.
+    expect(strengthPlusMinusN(holds(100))).toBeCloseTo(3.92, 9);
+  });
+
+  it('takes the weaker of the two lines whichever side it is on, and what the test of both was', () => {
+    const turned = rigStrength(
+      [
+        { segmentId: 'backing', name: 'Backing', lengthM: 200, strengthN: holds(90), boundN: null },
+        { segmentId: 'top', name: 'Top shot', lengthM: 20, strengthN: holds(200), boundN: 150 },
+      ],
+      [
+        {
+          ...{ joinId: 'j', name: 'plait', innerSegmentId: 'backing', outerSegmentId: 'top', boundShare: 0.8 },
+          efficiency: { value: 0.9, sd: 0.045, source: 'measured' },
+        },
+      ],
+    );
+    const join = turned.places.find((place) => place.id === 'j');
+    expect(join).toMatchObject({ boundN: 72, strengthN: { source: 'measured' } });
+    expect(join?.strengthN.value).toBeCloseTo(81, 12);
+    // Relative errors of a product add in quadrature (GUM, 5.1.6).
+    expect(join?.strengthN.sd).toBeCloseTo(81 * Math.hypot(0.02, 0.05), 12);
+    expect(turned).toMatchObject({ arborJoin: null, weakest: { id: 'j' }, weakestByBound: { id: 'j' } });
+    expect(nextWeakest(turned)).toMatchObject({ id: 'backing' });
   });
 
   it('names the weakest place and keeps the arbor join out of it', () => {
@@ -65,12 +100,16 @@ describe('rigStrength', () => {
       [],
     );
     expect(unbound.weakestByBound).toBeNull();
+    const without = rigStrength(SEGMENTS, JOINS.slice(0, 2));
+    expect(without.weakestByBound).toMatchObject({ id: 'lead', boundN: 78 });
   });
 
   it('says whether a snag would break it where it is meant to, and what mending the weakest place would do', () => {
     expect(snagBreak(rig, null)).toMatchObject({ asMeant: true, meant: { id: 'top' }, breaksAt: { id: 'j2' } });
     expect(snagBreak(rig, 'lead')).toMatchObject({ asMeant: true });
     expect(snagBreak(rig, 'j1')).toMatchObject({ asMeant: false, meant: { id: 'j1' } });
+    // What is meant to break lies wholly outside of what does.
+    expect(snagBreak(rig, 'backing')).toMatchObject({ asMeant: false, breaksAt: { id: 'j2' } });
     expect(snagBreak(rig, 'nothing')).toBeNull();
     expect(nextWeakest(rig)).toMatchObject({ id: 'top' });
     expect(nextWeakest(rigStrength(SEGMENTS.slice(0, 1), []))).toBeNull();
