@@ -169,7 +169,7 @@ function ofCounter(load: LoadToMeasure): readonly Asked[] {
   );
   return [
     ...(isWound && canReadLevel ? [asked('level', rigId, null, [level])] : []),
-    ...(hasCounter && drive === 'spool'
+    ...(hasCounter && drive !== 'roller'
       ? [asked('turns', reel.id, null, [{ ...turned, reading: expected(turned) }])]
       : []),
     ...(isWound && hasCounter && walkM !== null
