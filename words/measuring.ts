@@ -168,7 +168,7 @@ export function plusMinusWords(kind: FigureKind, plusMinus: number, { units }: F
       : quantity === 'share'
         ? [100 * plusMinus, '% of the sweep']
         : [fromSi(quantity, plusMinus, units[quantity]), units[quantity]];
-  return `± ${formatNumber(value, value >= 10 ? 0 : value >= 0.095 ? 1 : 2)} ${unit}`;
+  return `± ${formatNumber(value, value >= 10 ? 0 : value >= 1 ? 1 : 2)} ${unit}`;
 }
 
 /** A figure by its name. */

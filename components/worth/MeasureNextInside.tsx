@@ -36,11 +36,14 @@ function Figures({ figures }: { figures: readonly RigFigure[] }) {
   const meant = useSearchParams().get('measure');
   const weighed = useMemo(() => {
     const minutesOf = crewMinutes(record);
-    return figures.map((figure) => ({
+    const each = figures.map((figure) => ({
       figure,
       options: measureNext([figure], minutesOf),
       quickest: quickestTo(figure, minutesOf),
     }));
+    const first = (of: (typeof each)[number]): string | null => (of.options[0] ? keyOf(of.options[0]) : null);
+    // Where one measurement is the next for two figures, it is said once.
+    return each.filter((of, index) => each.findIndex((other) => first(other) === first(of)) === index);
   }, [figures, record]);
   // An address may name the measurement that is to be begun.
   const [begun, begin] = useState<Begun | null>(
