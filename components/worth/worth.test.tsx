@@ -1,9 +1,10 @@
 import { act, fireEvent, render, screen, waitFor, within } from '@testing-library/react';
 import type { RigRecord } from '@/core/record/record';
+import type { MeasureOption } from '@/core/worth/measureNext';
 import { known } from '../../tests/believedLoad';
 import { plannedRig, pulls, trial, woundRig } from '../../tests/rigFixture';
 import { renderRig } from '../../tests/renderRig';
-import type { MeasuringPage } from '@/usecases/rigs/measuring';
+import type { ListedFigure, MeasuringPage } from '@/usecases/rigs/measuring';
 import { CountStation } from '../count/CountStation';
 import { LoadStation } from '../load/LoadStation';
 import { StrengthStation } from '../strength/StrengthStation';
@@ -121,17 +122,17 @@ describe('where a figure stands', () => {
 });
 
 describe('the list of a boat', () => {
-  const figure = {
+  const figure: ListedFigure = {
     ...{ id: 'one length Backing', rigId: 'one', rigName: 'Port rod', kind: 'length', of: 'Backing', atM: null },
     ...{ value: 120, plusMinus: 24, enough: 1.2, because: 'decision' },
-  } as const;
-  const step = {
+  };
+  const step: MeasureOption = {
     ...{ kind: 'line-caliper', of: 'nylon', name: 'Nylon 0.45', atM: null, minutes: 2, gain: 0.6, gainPerMinute: 0.3 },
     narrows: [
       { figureId: figure.id, plusMinus: 24, plusMinusAfter: 9 },
       { figureId: 'two length Backing', plusMinus: 30, plusMinusAfter: 11 },
     ],
-  } as const;
+  };
   const page: MeasuringPage = {
     ...{
       total: 2,
