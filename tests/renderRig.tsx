@@ -1,6 +1,7 @@
 import { render } from '@testing-library/react';
 import type { ReactNode } from 'react';
 import type { RigRecord } from '../core/record/record';
+import { MeasuringEntries } from '../components/measuring/MeasuringEntries';
 import { RigProvider } from '../components/rig/RigProvider';
 import { Toasts } from '../components/ui/Toasts';
 import { UnitsProvider } from '../components/units/UnitsProvider';
@@ -13,7 +14,9 @@ export function renderRig(record: RigRecord, children: ReactNode, units: UnitCho
   return render(
     <UnitsProvider initial={units}>
       <Toasts>
-        <RigProvider record={record}>{children}</RigProvider>
+        <RigProvider record={record}>
+          <MeasuringEntries>{children}</MeasuringEntries>
+        </RigProvider>
       </Toasts>
     </UnitsProvider>,
   );

@@ -1,7 +1,7 @@
 'use client';
 
-import dynamic from 'next/dynamic';
 import { Dialog } from 'radix-ui';
+import { useContext } from 'react';
 import type { RigFigure } from '@/core/rig/worth/figuresOfRig';
 import { productOf } from '@/core/rig/line/planForRig';
 import { wrapsFor } from '@/core/worth/measurement';
@@ -10,9 +10,8 @@ import { figureWords, howToMeasure, measurementWords, MEASURING_CAUTIONS, plusMi
 import { useRig } from '@/components/rig/RigProvider';
 import { Button } from '@/components/ui/Button';
 import { Caution } from '@/components/ui/Card';
+import { EntryContext } from './entry';
 import { useUnits } from '@/components/units/UnitsProvider';
-
-const MeasureEntry = dynamic(() => import('./MeasureEntry').then(({ MeasureEntry: loaded }) => loaded), { ssr: false });
 
 /** One measurement begun: how to do it well, and its entry beside it. */
 export function MeasureDialog({
@@ -25,6 +24,7 @@ export function MeasureDialog({
   onLeave: () => void;
 }) {
   const { record } = useRig();
+  const entry = useContext(EntryContext);
   const { format } = useUnits();
   const isLine = option.kind === 'wraps' || option.kind === 'line-caliper';
   const wraps = isLine ? wrapsFor(productOf(record, option.of).diameterM.value) : 0;
@@ -53,9 +53,7 @@ export function MeasureDialog({
               </ol>
               {caution && <Caution>{caution}</Caution>}
             </div>
-            <div className="min-w-0">
-              <MeasureEntry option={option} wraps={wraps} onDone={onLeave} />
-            </div>
+            <div className="min-w-0">{entry({ option, wraps, onDone: onLeave })}</div>
           </div>
           <div>
             <Dialog.Close asChild>

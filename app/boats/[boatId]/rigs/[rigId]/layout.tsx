@@ -1,5 +1,6 @@
 import type { Metadata } from 'next';
 import type { ReactNode } from 'react';
+import { MeasuringEntries } from '@/components/measuring/MeasuringEntries';
 import { RigFrame } from '@/components/rig/RigFrame';
 import { RigProvider } from '@/components/rig/RigProvider';
 import { Header } from '@/components/shell/Header';
@@ -34,7 +35,9 @@ export default async function RigLayout({ params, children }: Props & { children
         ]}
         crew={crew}
       />
-      <RigFrame>{children}</RigFrame>
+      <MeasuringEntries>
+        <RigFrame>{children}</RigFrame>
+      </MeasuringEntries>
     </RigProvider>
   );
 }

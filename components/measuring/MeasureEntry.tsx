@@ -1,6 +1,5 @@
 'use client';
 
-import type { MeasureOption } from '@/core/worth/measureNext';
 import { WalkForm } from '@/components/count/WalkForm';
 import { LeverPull } from '@/components/drag/LeverPull';
 import { JoinBreaksInside } from '@/components/joins/JoinBreaksInside';
@@ -8,11 +7,12 @@ import { ReverseFill } from '@/components/load/reel/ReverseFill';
 import { Checkpoint } from '@/components/load/wind/Checkpoint';
 import { useRig } from '@/components/rig/RigProvider';
 import { SessionInside } from '@/components/strength/SessionInside';
+import type { EntryProps } from '@/components/worth/entry';
 import { DimensionEntry } from './DimensionEntry';
 import { ThicknessEntry } from './ThicknessEntry';
 
 /** Where a measurement is typed in: the very entry that its station has. */
-export function MeasureEntry({ option, wraps, onDone }: { option: MeasureOption; wraps: number; onDone: () => void }) {
+export function MeasureEntry({ option, wraps, onDone }: EntryProps) {
   const { record } = useRig();
   const { load } = record;
   switch (option.kind) {

@@ -11,7 +11,7 @@ import { StrengthStation } from '../strength/StrengthStation';
 import { Toasts } from '../ui/Toasts';
 import { UnitsProvider } from '../units/UnitsProvider';
 import { WordsProvider } from '../units/WordsProvider';
-import { BoatNext } from './BoatNext';
+import { BoatNext } from '../worth/BoatNext';
 
 const sent: { url: string; body: unknown }[] = [];
 
