@@ -314,3 +314,97 @@ describe('what disagrees', () => {
     readonly constantM: { readonly plusMinus: number };
   }
 });
+
+describe('measure-next', () => {
+  interface Next {
+    readonly now: { readonly value: number; readonly plusMinus: number; readonly useless: boolean };
+    readonly message: string | null;
+    readonly options: readonly {
+      readonly measurement: string;
+      readonly minutes: number;
+      readonly plusMinusAfter: number;
+      readonly gainPerMinute: number;
+    }[];
+    readonly quickest: readonly { readonly measurement: string }[] | null;
+    readonly set: readonly { readonly measurement: string; readonly minutes: number }[];
+    readonly plusMinusAfterSet: number;
+  }
+  const EXAMPLE = kind('measure-next').example as { segments: { lengthM: number | null }[]; costs?: object };
+  const ON = {
+    ...EXAMPLE,
+    segments: EXAMPLE.segments.map((segment, index) => ({ ...segment, lengthM: [120, 45, 40][index] })),
+    goal: { kind: 'counter' },
+    minutes: 30,
+  };
+  const next = (request: unknown) => value('measure-next', request) as unknown as Next;
+
+  it('says what each measurement would leave, best gain per minute first, and a set that fits the time', () => {
+    const { now, options, set, plusMinusAfterSet } = next(EXAMPLE);
+    expect(now.useless).toBe(true);
+    options.forEach(({ plusMinusAfter, gainPerMinute, minutes }, index) => {
+      expect(gainPerMinute).toBeCloseTo((now.plusMinus - plusMinusAfter) / minutes, 9);
+      expect(gainPerMinute).toBeLessThanOrEqual(options[index - 1]?.gainPerMinute ?? Infinity);
+    });
+    expect(set.reduce((sum, { minutes }) => sum + minutes, 0)).toBeLessThanOrEqual(10);
+    expect(plusMinusAfterSet).toBeLessThan(options[0]?.plusMinusAfter ?? 0);
+  });
+
+  it('knows the same ± as the plan that it narrows', () => {
+    const { goal, minutes, ...plan } = EXAMPLE as unknown as { goal: object; minutes: number };
+    const planned = value('load-plan', { ...plan, fill: { kind: 'below-rim', levelBelowRimM: 0.002 } }) as unknown as {
+      solvedLengthM: number;
+      solvedLengthPlusMinusM: number;
+    };
+    const { now } = next({ ...plan, goal, minutes });
+    expect(now.value / planned.solvedLengthM - 1).toBeCloseTo(0, 2);
+    // Labels of one nylon go together in a plan; within a tenth of its ± that is all that differs.
+    expect(Math.abs(now.plusMinus / planned.solvedLengthPlusMinusM - 1)).toBeLessThan(0.15);
+  });
+
+  it('offers no walk again where one was made and a second says no more than the first', () => {
+    const walk = { kind: 'tape', trueLengthM: 30.48, reading: 96 };
+    const { options, quickest } = next(ON);
+    expect(new Set(quickest?.map(({ measurement }) => measurement))).toEqual(new Set(['walk']));
+    const walked = next({ ...ON, evidence: { trials: [walk], levelBelowRimM: 0.004 } });
+    expect(walked.message).toMatch(/not worth it/);
+    expect(walked.options.length).toBeLessThan(options.length);
+  });
+
+  it('takes the minutes that it is told, and refuses a cost of nothing', () => {
+    const slow = next({ ...ON, costs: { level: 60 } });
+    expect(slow.options.at(-1)).toMatchObject({ measurement: 'level', minutes: 60 });
+    expect(kind('measure-next').run({ ...ON, costs: { walk: 0 } })).toMatchObject({
+      ok: false,
+      fields: [{ path: 'costs.walk', message: 'a measurement takes some time' }],
+    });
+  });
+
+  it('wants contradictions answered first, and says so where nothing narrows a figure', () => {
+    const walk = (reading: number) => ({ kind: 'tape', trueLengthM: 30.48, reading });
+    expect(kind('measure-next').run({ ...ON, evidence: { trials: [walk(96), walk(70)] } })).toMatchObject({
+      ok: false,
+      fields: [{ path: 'evidence', message: expect.stringMatching(/answer that first/) as string }],
+    });
+    const known = { strengthN: 90, parts: [{ name: 'top', kind: 'line', relativeSd: 0.12, pulls: 40, cv: 0.1 }] };
+    const strength = next({ ...ON, goal: { kind: 'strength', ...known } });
+    expect(strength).toMatchObject({ message: null });
+    const loose = { ...known, parts: [{ name: 'top', kind: 'line', relativeSd: 0.1, pulls: 0, cv: 0.5 }] };
+    expect(next({ ...ON, goal: { kind: 'strength', ...loose } })).toMatchObject({
+      options: [],
+      quickest: null,
+      message: 'Nothing that is left to measure narrows this.',
+    });
+  });
+
+  it('says what cannot be asked', () => {
+    const fields = (request: object) =>
+      (kind('measure-next').run({ ...ON, ...request }) as { readonly fields?: readonly { readonly path: string }[] })
+        .fields ?? [];
+    expect(fields({ counter: null })[0]?.path).toBe('counter');
+    expect(fields({ goal: { kind: 'counter', atM: 900 } })[0]?.path).toBe('goal.atM');
+    expect(fields({ goal: { kind: 'length' } })[0]?.path).toBe('segments');
+    expect(fields({ segments: EXAMPLE.segments })[0]?.path).toBe('segments[0].lengthM');
+    const full = { ...EXAMPLE, segments: EXAMPLE.segments.map((each) => ({ ...each, lengthM: each.lengthM && 4000 })) };
+    expect(kind('measure-next').run(full)).toMatchObject({ ok: false, fields: [{ path: 'segments' }] });
+  });
+});

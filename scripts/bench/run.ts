@@ -13,7 +13,7 @@ import { benchServer } from './server/run.mjs';
 import { benchStrengthBound } from './strengthBound';
 import { benchTrace } from './trace';
 import { benchWholeLine } from './wholeLine';
-import { benchList, benchMinutes, benchRealisedGain } from './worth';
+import { benchLengthMinutes, benchList, benchMinutes, benchRealisedGain } from './worth';
 
 /**
  * Figures that are measured, not tested: seeded, so that they repeat. Comparisons stand in the same run. `npm run bench` runs
@@ -57,6 +57,7 @@ const PARTS: Readonly<Record<string, () => void | Promise<void>>> = {
     console.log('What to measure next: gains before and after, 1000 rigs');
     benchRealisedGain(1000);
     benchMinutes(300);
+    benchLengthMinutes(300);
     benchList();
   },
   acts: () => {

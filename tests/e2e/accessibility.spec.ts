@@ -56,6 +56,15 @@ for (const [name, options] of [
       await page.getByRole('link', { name: 'Run sheets to print' }).click();
       await page.getByRole('heading', { name: /^Run sheets of/ }).waitFor();
       await check('run sheets');
+      await page.goBack();
+      await page.getByRole('link', { name: 'What to measure next' }).click();
+      await page.getByRole('heading', { name: /^What to measure next on/ }).waitFor();
+      await page.getByRole('button', { name: /^How long measurements take you/ }).click();
+      await check('what to measure next');
+      await page.getByRole('link', { name: 'Measure it' }).first().click();
+      await page.getByRole('dialog').getByRole('listitem').first().waitFor();
+      await check('a measurement begun');
+      await page.getByRole('button', { name: 'Back', exact: true }).click();
       // The second rig has a lever drag and spliced loops; what it adds looks alike on every screen.
       for (const [boat, rig] of name === 'a bench screen' ? [FIVE_COLOURS, THIRTY_SEVEN] : [FIVE_COLOURS]) {
         await openRig(page, boat, rig);
