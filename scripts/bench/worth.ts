@@ -279,8 +279,9 @@ function asAdvised(bench: Bench, leastPlusMinus: number): number {
   let minutes = 0;
   for (let rounds = 0; rounds < 12; rounds += 1) {
     const now = bench.figure(measured);
-    const figure = { ...now, enough: Math.max(now.enough, leastPlusMinus / NEARLY) };
-    if (enoughNow(figure)) break;
+    // Where the fixed order ends short of 1 %, as far as it comes is far enough.
+    if (enoughNow(now) || PLUS_MINUS_SDS * sdOf(now) <= leastPlusMinus) break;
+    const figure = { ...now, enough: Math.max(now.enough, leastPlusMinus) };
     const [one] = quickestTo(figure, minutesOf) ?? measureNext([figure], minutesOf);
     if (!one) break;
     measured = bench.make(measured, one);
@@ -309,8 +310,9 @@ export function benchLengthMinutes(rigs: number): void {
         minutes += minutesOf(one);
       }
     }
-    const enough = Math.max((PLUS_MINUS_SDS * sdOfBelief(belief)) / NEARLY, figure.enough);
-    const quickest = quickestTo({ ...figure, enough }, minutesOf) ?? [];
+    const enough = Math.max(1.05 * PLUS_MINUS_SDS * sdOfBelief(belief), figure.enough);
+    const quickest = quickestTo({ ...figure, enough }, minutesOf);
+    if (!quickest) continue;
     ratios.push(quickest.reduce((sum, each) => sum + each.minutes, 0) / minutes);
   }
   row(
