@@ -1,4 +1,5 @@
 import type { ComputeKind } from '../kind';
+import { breakChance } from './breakChance';
 import { calibrate } from './calibrate';
 import { correctionTable } from './correctionTable';
 import { cutList } from './cutList';
@@ -26,6 +27,7 @@ export const COMPUTE_KINDS: readonly ComputeKind[] = [
   sameLine,
   rigStrength,
   trace,
+  breakChance,
   dragTarget,
   dragEnvelope,
   leverCurve,

@@ -64,6 +64,8 @@ export const ERRORS = {
   pullShare: { sd: 0.03, unit: 'share', source: 'from memory' },
   /** Breaks of one line or join among themselves, where none were pulled yet. */
   breakScatterShare: { sd: 0.05, unit: 'share', source: 'from memory' },
+  /** How spools of one line differ in the mean, where no two were pulled. */
+  lotShare: { sd: 0.03, unit: 'share', source: 'from memory' },
   /** A drag as three pulls with a scale set it. */
   dragSetShare: { sd: 0.0255, unit: 'share', source: 'from memory' },
   /** How stretchy a line is against its material's usual; a rod's tip as a spring; what turns with the spool; how long a jerk takes. */

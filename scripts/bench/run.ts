@@ -1,4 +1,5 @@
 import { benchActs } from './acts';
+import { benchBreakChance } from './breakChance';
 import { benchCadence } from './cadence';
 import { benchClosedForm } from './closedForm';
 import { benchFirstAdvice } from './firstAdvice';
@@ -52,6 +53,10 @@ const PARTS: Readonly<Record<string, () => void | Promise<void>>> = {
     benchPlaner(5000, 1, 0);
     console.log('The same with 1.5 times the scatter and 10 % more pull that the model is not told');
     benchPlaner(5000, 1.5, 0.1);
+  },
+  'break-chance': () => {
+    console.log('Chances of breaking as stated for the tension at which rigs broke, 20000 rigs');
+    benchBreakChance(20_000);
   },
   worth: () => {
     console.log('What to measure next: gains before and after, 1000 rigs');
