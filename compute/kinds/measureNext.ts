@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { estimateCounter, type CounterEstimate } from '../../core/calibration/estimateCounter';
 import { ERRORS } from '../../core/measurement/errors';
 import { PLUS_MINUS_SDS } from '../../core/numerics/propagate';
-import { sdOfBelief, type Belief } from '../../core/worth/belief';
+import { sdOfBelief } from '../../core/worth/belief';
 import { enoughOf, isUseless, LEVEL_BY_HAND_M } from '../../core/worth/enough';
 import { loadFigure, type LoadGoal } from '../../core/worth/loadFigures';
 import { loadMeasurements } from '../../core/worth/loadMeasurements';
