@@ -103,6 +103,7 @@ const NOTHING = {
   note: '',
   hangM: null,
   workingRange: null,
+  reach: null,
   minutes: [],
   fill: null,
   archivedAt: null,

@@ -76,6 +76,7 @@ export function plannedRig(): RigRecord {
     note: '',
     hangM: null,
     workingRange: null,
+  reach: null,
     minutes: [],
     fill: null,
     archivedAt: null,

@@ -3,7 +3,7 @@
 import type { ReactNode } from 'react';
 import type { CounterAdvice } from '@/core/rig/count/adviceForRig';
 import type { LoadRecord } from '@/core/record/record';
-import { USUAL_RANGE } from '@/core/rig/count/workingRange';
+import { USUAL_RANGE } from '@/core/rig/line/workingRange';
 import { useSend } from '@/components/http/useSend';
 import { useRig } from '@/components/rig/RigProvider';
 import { Button } from '@/components/ui/Button';

@@ -1,6 +1,6 @@
 'use client';
 
-import { USUAL_RANGE } from '@/core/rig/count/workingRange';
+import { USUAL_RANGE } from '@/core/rig/line/workingRange';
 import { FormQuantity } from '@/components/fields/FormParts';
 import { neededQuantity } from '@/components/fields/specs';
 import { useDraftForm } from '@/components/fields/useDraftForm';

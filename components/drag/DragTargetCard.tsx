@@ -53,7 +53,7 @@ export function DragTargetCard({ view, load }: { view: RigView; load: LoadRecord
   const readable = Number.isFinite(percent) && fraction >= FRACTION_LIMITS.min && fraction <= FRACTION_LIMITS.max;
   const choices = dragBases(record, view.current.line);
   const basis = choices.find((choice) => choice.basis === chosen);
-  const weakestN = view.strength?.weakest.strengthN.value ?? null;
+  const weakestN = view.inReach?.weakest.strengthN.value ?? null;
   const outcome =
     basis?.strengthN && readable ? dragTarget(basis.strengthN, fraction, record.reel.dragLimitN, weakestN) : null;
   const guide = guideFactorFor([record.dragSession, record.dragSetting], rodAngleRad);
@@ -180,7 +180,7 @@ export function DragTargetCard({ view, load }: { view: RigView; load: LoadRecord
 /** The lower bound as a line of warning over every basis: a fraction of it would double the margin. */
 function BoundLine({ view, targetN }: { view: RigView; targetN: number }) {
   const { format } = useUnits();
-  const place = view.strength?.weakestByBound;
+  const place = view.inReach?.weakestByBound;
   if (!place || place.boundN === null) return null;
   const share = targetN / place.boundN;
   return (

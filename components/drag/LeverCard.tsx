@@ -131,8 +131,8 @@ function Positions({
   const limits = [
     { what: "the maker's limit", atN: record.reel.dragLimitN },
     {
-      what: `the ${view.strength?.weakest.name ?? 'weakest place'}`,
-      atN: view.strength?.weakest.strengthN.value ?? null,
+      what: `the ${view.inReach?.weakest.name ?? 'weakest place'}`,
+      atN: view.inReach?.weakest.strengthN.value ?? null,
     },
   ].filter((limit): limit is { what: string; atN: number } => limit.atN !== null);
   const fullN = curve.forceAt(1);

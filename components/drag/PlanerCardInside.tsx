@@ -260,10 +260,10 @@ function Advice({ view, bracket, speedMS }: { view: RigView; bracket: PlanerBrac
   const lever = leverOfRig(record);
   const at = speedMS ?? bracket.speedMS;
   const advice = planerAdvice(bracket, at, lever.curve.ok ? lever.curve.value : null, lever.gain);
-  const strike = view.strength && dragTarget(view.strength.weakest.strengthN, AFTER_STRIKE, record.reel.dragLimitN);
+  const strike = view.inReach && dragTarget(view.inReach.weakest.strengthN, AFTER_STRIKE, record.reel.dragLimitN);
   const strikeAt = strike?.ok && lever.curve.ok ? lever.curve.value.positionFor(strike.value.targetN.value) : null;
   const share = (position: number): string => `${Math.round(100 * position)} % of the sweep`;
-  const isTooMuch = view.strength !== null && advice.holdN > view.strength.weakest.strengthN.value;
+  const isTooMuch = view.inReach !== null && advice.holdN > view.inReach.weakest.strengthN.value;
   return (
     <div className="flex flex-col gap-2" aria-live="polite">
       <p className="figures text-3xl font-bold">

@@ -2,8 +2,8 @@ import { z } from 'zod';
 import { inAHundred, lastSafeLength, riskAlong, TAKEN, type PlaceAtRisk } from '../../core/drag/riskAlong';
 import { ERRORS } from '../../core/measurement/errors';
 import type { StrengthKnown } from '../../core/strength/strengthDraws';
-import { seededRandom } from '../../instruments/random';
 import { defineKind } from '../kind';
+import { seeded } from '../seeded';
 import { forceN } from './strengthSummary';
 
 const scatter = {
@@ -145,7 +145,7 @@ export const breakChance = defineKind({
   },
   compute: (request) => {
     const places = placesOf(request.segments);
-    const risks = riskAlong(places, request, seededRandom(request.seed), request.draws);
+    const risks = riskAlong(places, request, seeded(request.seed), request.draws);
     return {
       ok: true,
       value: {

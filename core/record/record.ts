@@ -1,3 +1,4 @@
+import type { SaidReach } from './reach';
 import type { KnownMinutes } from '../worth/minutes';
 import type { PlannedFill } from '../load/fillTarget';
 import type { CalibrationRecord, LineMarkRecord, TrialRecord } from './count';
@@ -37,6 +38,8 @@ export interface RigRecord {
   readonly hangM: number | null;
   /** Lengths of line out that it is fished with (m); null: nobody has said, and the usual ones are reckoned with. */
   readonly workingRange: { readonly fromM: number; readonly toM: number } | null;
+  /** How much of its line it is reckoned with; null: nobody has said. */
+  readonly reach: SaidReach | null;
   /** How long a measurement takes this crew, where they have said or their log tells; the others take as long as usual. */
   readonly minutes: readonly KnownMinutes[];
   /** Where the fill of the plan is to end; null while nobody has said. */

@@ -51,6 +51,8 @@ export function dragBasis(record: RigRecord, line: LoadedLine, strength: RigStre
   for (const place of [...strength.places, ...(strength.arborJoin ? [strength.arborJoin] : [])]) {
     basis[`strength of ${place.name}`] = basisFigure(place.strengthN.value);
   }
+  // Where nobody has said how much of the line counts, a setting rests on the usual, as it did before anybody could say.
+  if (record.reach) basis['the reach'] = `${record.reach.kind} ${basisFigure(record.reach.runM)}`;
   basis["the maker's drag limit"] = basisFigure(record.reel.dragLimitN);
   const preset = presetOf(record.presetActs);
   // A preset that was never turned is left out, as it was in settings that knew of none.

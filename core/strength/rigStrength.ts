@@ -94,6 +94,16 @@ function times(strengthN: Known, efficiency: Known): Known {
   return { value, sd: value * relative, source };
 }
 
+/**
+ * The strength of what may be out: places that begin within a length from the hook, and the weakest of those.
+ *
+ * @param outM length from the hook (m)
+ */
+export function withinReach(strength: RigStrength, outM: number): RigStrength {
+  const places = strength.places.filter((place, index) => index === 0 || place.fromHookM <= outM);
+  return { ...strength, places, weakest: weakestOf(places), weakestByBound: weakestByBound(places) };
+}
+
 function weakestOf(places: readonly StrengthPlace[]): StrengthPlace {
   const [first, ...rest] = places;
   if (!first) throw new RangeError('rigStrength: a rig needs at least one segment');
@@ -141,7 +151,7 @@ export function nextWeakest(strength: RigStrength): StrengthPlace | null {
  * @param lengthOutM length from the hook to the tip (m)
  */
 export function weakestWithin(strength: RigStrength, lengthOutM: number): StrengthPlace {
-  return weakestOf(strength.places.filter((place, index) => index === 0 || place.fromHookM <= lengthOutM));
+  return withinReach(strength, lengthOutM).weakest;
 }
 
 /** ± of a strength: half of its 95 % interval (N). */

@@ -1,4 +1,5 @@
 import type { PlannedFill } from '../../core/load/fillTarget';
+import type { SaidReach } from '../../core/record/reach';
 import type { DragAim, SegmentRecord, SegmentRole } from '../../core/record/record';
 import { onlyRow, type Queryable } from '../withBoat';
 import type { OfRig } from './standing';
@@ -10,6 +11,7 @@ export interface RigRow {
   readonly note: string;
   readonly hangM: number | null;
   readonly workingRange: { readonly fromM: number; readonly toM: number } | null;
+  readonly reach: SaidReach | null;
   readonly meantPlaceId: string | null;
   readonly fill: PlannedFill | null;
   /** Since when it has been on this reel, and on this rod, where it was moved; null: from the beginning. */
@@ -28,6 +30,8 @@ interface Row {
   hang_m: number | null;
   working_from_m: number | null;
   working_to_m: number | null;
+  reach_kind: SaidReach['kind'] | null;
+  reach_run_m: number | null;
   meant_place_id: string | null;
   fill: PlannedFill | null;
   reel_since: string | null;
@@ -38,7 +42,7 @@ interface Row {
 }
 
 const COLUMNS =
-  'id, reel_id, name, note, hang_m, working_from_m, working_to_m, meant_place_id, fill, reel_since, rod_since, archived_at, drag_aim, version';
+  'id, reel_id, name, note, hang_m, working_from_m, working_to_m, reach_kind, reach_run_m, meant_place_id, fill, reel_since, rod_since, archived_at, drag_aim, version';
 
 const toRig = (row: Row): RigRow => ({
   id: row.id,
@@ -50,6 +54,7 @@ const toRig = (row: Row): RigRow => ({
     row.working_from_m === null || row.working_to_m === null
       ? null
       : { fromM: row.working_from_m, toM: row.working_to_m },
+  reach: row.reach_kind === null ? null : { kind: row.reach_kind, runM: row.reach_run_m },
   meantPlaceId: row.meant_place_id,
   fill: row.fill,
   reelSince: row.reel_since,
@@ -264,10 +269,11 @@ export async function keepAims(
   db: Queryable,
   boatId: string,
   rigId: string,
-  aims: Pick<RigRow, 'hangM' | 'workingRange' | 'meantPlaceId' | 'dragAim'>,
+  aims: Pick<RigRow, 'hangM' | 'workingRange' | 'reach' | 'meantPlaceId' | 'dragAim'>,
 ): Promise<void> {
   await db.query(
-    `UPDATE rigs SET hang_m = $3, meant_place_id = $4, drag_aim = $5, working_from_m = $6, working_to_m = $7
+    `UPDATE rigs SET hang_m = $3, meant_place_id = $4, drag_aim = $5, working_from_m = $6, working_to_m = $7,
+       reach_kind = $8, reach_run_m = $9
      WHERE boat_id = $1 AND id = $2`,
     [
       boatId,
@@ -277,6 +283,8 @@ export async function keepAims(
       aims.dragAim && JSON.stringify(aims.dragAim),
       aims.workingRange?.fromM ?? null,
       aims.workingRange?.toM ?? null,
+      aims.reach?.kind ?? null,
+      aims.reach?.runM ?? null,
     ],
   );
 }
@@ -303,6 +311,17 @@ export async function setWorkingRange(
     'UPDATE rigs SET working_from_m = $3, working_to_m = $4 WHERE boat_id = $1 AND id = $2',
     [boatId, rigId, range?.fromM ?? null, range?.toM ?? null],
   );
+  return result.rowCount === 1;
+}
+
+/** Notes how much of its line a rig is reckoned with; false when there is no such rig. */
+export async function setReach(db: Queryable, boatId: string, rigId: string, reach: SaidReach): Promise<boolean> {
+  const result = await db.query('UPDATE rigs SET reach_kind = $3, reach_run_m = $4 WHERE boat_id = $1 AND id = $2', [
+    boatId,
+    rigId,
+    reach.kind,
+    reach.runM,
+  ]);
   return result.rowCount === 1;
 }
 

@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { NOBODY, withBoat } from '../../db/withBoat';
-import { USUAL_RANGE } from '../../core/rig/count/workingRange';
+import { USUAL_RANGE } from '../../core/rig/line/workingRange';
 import { readMeasuring } from '../../usecases/rigs/measuring';
 import type { RequestName, RequestParams } from '../../usecases/requests/routes';
 import { createRig, createReel, look, readRigRecord, saveStack } from './acts';

@@ -1,3 +1,4 @@
+import { REACHES } from '../../core/record/reach';
 import { z } from 'zod';
 import { FRACTION_LIMITS } from '../../core/drag/dragTarget';
 import { CREEPS, CURRENTS, HEADINGS } from '../../core/drag/planerBracket';
@@ -9,6 +10,12 @@ export const settingInput = z.strictObject({
   fraction: within(FRACTION_LIMITS, 'The fraction of the strength'),
   strengthBasis: z.enum(['label', 'tested', 'weakest']),
   rodAngleRad: within({ min: 0, max: Math.PI }, 'The bend of the rod'),
+});
+
+/** How much of its line a rig is reckoned with, and how far a run goes where somebody has said. */
+export const reachInput = z.strictObject({
+  kind: z.enum(REACHES),
+  runM: within({ min: 1, max: 5000 }, 'The length of a run').nullable(),
 });
 
 export const dragPullInput = z

@@ -6,12 +6,15 @@ import { dragBasis } from '../../core/rig/bases';
 import { currentLine } from '../../core/rig/line/currentLine';
 import { dragBases } from '../../core/rig/drag/dragBases';
 import { sessionPulls } from '../../core/record/sessionPulls';
+import { reachOf } from '../../core/rig/strength/reach';
+import { withinReach } from '../../core/strength/rigStrength';
 import { strengthOfRig } from '../../core/rig/strength/strengthOfRig';
 import { acceptDragSetting, dropDragSession, insertDragPull, insertDragSetting } from '../../db/queries/drag';
 import { insertLogEntry } from '../../db/queries/log';
 import type { BoatDb } from '../../db/withBoat';
 import { conflict, done, invalid, notFound, type UseCaseOutcome } from '../outcome';
-import { keepDragAim, lockRig } from '../../db/queries/rigs';
+import type { SaidReach } from '../../core/record/reach';
+import { keepDragAim, lockRig, setReach } from '../../db/queries/rigs';
 import { rigToWrite } from '../rigs/readRigs';
 import type { DragPullInput, SettingInput } from './dragInput';
 
@@ -38,7 +41,7 @@ export async function startDragSetting(
       'strengthBasis',
       because('basis-not-known', { because: basis?.why ?? because('basis-weakest-unknown') }),
     );
-  const weakestN = strength.weakest.strengthN.value;
+  const weakestN = withinReach(strength, reachOf(record, line.value.line).outM).weakest.strengthN.value;
   const target = dragTarget(basis.strengthN, input.fraction, record.reel.dragLimitN, weakestN);
   if (!target.ok) return invalid('fraction', target);
   const id = await insertDragSetting(db, boatId, rigId, {
@@ -62,6 +65,15 @@ export async function recordDragPull(
   if (record?.dragSession?.id !== settingId) return notFound('scale session');
   await insertDragPull(db, boatId, { ...input, settingId });
   return done({ done: true });
+}
+
+/** Keeps how much of its line a rig is reckoned with. */
+export async function chooseReach(
+  db: BoatDb,
+  rigId: string,
+  reach: SaidReach,
+): Promise<UseCaseOutcome<{ done: true }>> {
+  return (await setReach(db, db.boatId, rigId, reach)) ? done({ done: true }) : notFound('rig');
 }
 
 /** Accepts a setting whose last pulls agree with each other and with the target. */

@@ -11,7 +11,14 @@ import {
   workingRangeInput,
 } from '../count/countInput';
 import { practiceInput } from '../count/practiceInput';
-import { dragPullInput, leverPointInput, planerLookInput, presetActInput, settingInput } from '../drag/dragInput';
+import {
+  dragPullInput,
+  leverPointInput,
+  planerLookInput,
+  presetActInput,
+  settingInput,
+  reachInput,
+} from '../drag/dragInput';
 import {
   lineInput,
   resetInput,
@@ -119,6 +126,7 @@ export const SCHEMAS = {
   movePull: moveInput,
   correctPull: correctPullInput,
   answer: answerInput,
+  chooseReach: reachInput,
   chooseMeantPlace: meantPlaceInput,
   startDragSetting: settingInput,
   recordDragPull: dragPullInput,

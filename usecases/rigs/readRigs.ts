@@ -151,6 +151,7 @@ export async function readRigs(
       note: rig.note,
       hangM: rig.hangM,
       workingRange: rig.workingRange,
+      reach: rig.reach,
       minutes,
       fill: rig.fill,
       archivedAt: rig.archivedAt,

@@ -3,7 +3,7 @@
 import type { FillTarget } from '@/core/load/fillTarget';
 import { knownCounter } from '@/core/rig/line/counterOf';
 import { plannedCounterError } from '@/core/rig/line/fillOfRig';
-import { USUAL_RANGE } from '@/core/rig/count/workingRange';
+import { USUAL_RANGE } from '@/core/rig/line/workingRange';
 import type { RigRecord } from '@/core/record/record';
 import type { LoadedLine } from '@/core/spool/loadedLine';
 import { useUnits } from '@/components/units/UnitsProvider';

@@ -1,4 +1,4 @@
-import { USUAL_RANGE, type WorkingRange } from '@/core/rig/count/workingRange';
+import { USUAL_RANGE, type WorkingRange } from '@/core/rig/line/workingRange';
 import { DEFAULT_LEVEL_BELOW_RIM_M } from '@/core/load/defaults';
 import type { FillTarget, PlannedFill } from '@/core/load/fillTarget';
 import { readTyped, type Typed } from '@/components/fields/typedQuantity';

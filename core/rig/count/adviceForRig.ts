@@ -6,7 +6,8 @@ import type { LoadedLine } from '../../spool/loadedLine';
 import { reloadAdvice, type ReloadAdvice, type ReloadProblem } from './reloadAdvice';
 import type { RigRecord } from '../../record/record';
 import type { RigView } from '../view/rigView';
-import { USUAL_RANGE, worstError } from './workingRange';
+import { USUAL_RANGE } from '../line/workingRange';
+import { worstError } from './worstError';
 
 export type TopProblem = AdviceProblem | 'top-is-fixed' | 'nothing-wound';
 

@@ -7,7 +7,8 @@ import type { LoadedLine } from '../../spool/loadedLine';
 import { plannedEstimate } from '../counter/counterEvidence';
 import { currentLine, type NoLine } from '../line/currentLine';
 import type { RigRecord } from '../../record/record';
-import { USUAL_RANGE, worstError } from './workingRange';
+import { USUAL_RANGE } from '../line/workingRange';
+import { worstError } from './worstError';
 
 /** Another fill of the same stack that leaves the least error over the working range. */
 export interface ReloadAdvice {

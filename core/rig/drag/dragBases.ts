@@ -4,7 +4,7 @@ import { because, type Reason } from '../../reasons';
 import type { LoadedLine } from '../../spool/loadedLine';
 import type { StrengthPlace } from '../../strength/rigStrength';
 import type { RigRecord } from '../../record/record';
-import { strengthOfRig } from '../strength/strengthOfRig';
+import { strengthInReach } from '../strength/reach';
 
 export interface DragBasisChoice {
   readonly basis: DragBasis;
@@ -17,11 +17,10 @@ export interface DragBasisChoice {
 
 /**
  * The strengths that people take a fraction of, side by side: the weakest label, the weakest tested
- * line, and the weakest place of the whole rig with its joins.
+ * line, and the weakest place with its joins, each of what may be out.
  */
 export function dragBases(record: RigRecord, line: LoadedLine): readonly DragBasisChoice[] {
-  const best = strengthOfRig(record, line);
-  const label = strengthOfRig(record, line, 'label');
+  const [best, label] = [strengthInReach(record, line), strengthInReach(record, line, 'label')];
   const weakestSegment = (places: readonly StrengthPlace[], tested: boolean): StrengthPlace | null =>
     places
       .filter((place) => place.kind === 'segment' && (!tested || place.strengthN.source === 'measured'))

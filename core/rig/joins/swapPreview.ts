@@ -1,7 +1,7 @@
 import { spoolStateAt } from '../../spool/loadedLine';
 import { currentLine } from '../line/currentLine';
 import type { RigRecord } from '../../record/record';
-import { strengthOfRig } from '../strength/strengthOfRig';
+import { strengthInReach } from '../strength/reach';
 
 /** What another top shot would change, the rest of the rig being left as it is. */
 export interface SwapPreview {
@@ -46,7 +46,7 @@ export function swapPreview(
   const [lineBefore, lineAfter] = [before.value.line, then.value.line];
   const atM = Math.min(LOOK_AT_M, 0.9 * lineBefore.woundLengthM, 0.9 * lineAfter.woundLengthM);
   const weakest = (of: RigRecord, line: typeof lineBefore) => {
-    const place = strengthOfRig(of, line)?.weakest;
+    const place = strengthInReach(of, line)?.weakest;
     return place ? { name: place.name, strengthN: place.strengthN.value } : null;
   };
   return {

@@ -9,7 +9,7 @@ import { counterOf } from '../line/counterOf';
 import { fillOfRig } from '../line/fillOfRig';
 import { planForRig } from '../line/planForRig';
 import type { RigRecord } from '../../record/record';
-import { strengthOfRig } from '../strength/strengthOfRig';
+import { strengthInReach } from '../strength/reach';
 
 /** One plan among several, in the figures that decide between them. */
 export interface ComparedPlan {
@@ -58,7 +58,7 @@ export function comparedPlan(
     levelBelowRimM,
     capacityLeft: 1 - spoolVolumeM3(line.spool, line.fullDiameterM) / fullM3,
     counterError: counterErrorOver(record, line, range),
-    weakest: strengthOfRig(record, line)?.weakest ?? null,
+    weakest: strengthInReach(record, line)?.weakest ?? null,
     dragRise: line.fullDiameterM / line.spool.arborDiameterM,
     lineM,
   });

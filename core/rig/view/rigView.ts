@@ -4,11 +4,12 @@ import type { CounterEstimate } from '../../calibration/estimateCounter';
 import { countsAt, lengthAtCounts } from '../../calibration/observations';
 import type { Figure } from '../../provenance/figure';
 import { spoolStateAt } from '../../spool/loadedLine';
-import { weakestWithin, type RigStrength, type StrengthPlace } from '../../strength/rigStrength';
+import { weakestWithin, withinReach, type RigStrength, type StrengthPlace } from '../../strength/rigStrength';
 import { counterEstimate } from '../counter/counterEvidence';
 import { currentLine, type CurrentLine } from '../line/currentLine';
 import type { RigRecord } from '../../record/record';
 import { acceptedForceN } from '../../record/acceptedDrag';
+import { reachOf, type Reach } from '../strength/reach';
 import { strengthOfRig } from '../strength/strengthOfRig';
 import { windingOutlook } from '../line/windingOutlook';
 
@@ -21,6 +22,9 @@ export interface RigView {
   /** The ruler where it is a counter; null without one. */
   readonly counter: CounterEstimate | null;
   readonly strength: RigStrength | null;
+  /** How much of the line may be out, and the strength of that: what lies deeper drives no target. */
+  readonly reach: Reach;
+  readonly inReach: RigStrength | null;
   /** The drag as it was last set and accepted, or null. */
   readonly setForceN: number | null;
 }
@@ -30,12 +34,16 @@ export function rigView(record: RigRecord): RigView | null {
   const current = lineToShow(record);
   if (!current) return null;
   const ruler = counterEstimate(record, current);
+  const strength = strengthOfRig(record, current.line);
+  const reach = reachOf(record, current.line);
   return {
     record,
     current,
     ruler,
     counter: record.reel.counter ? ruler : null,
-    strength: strengthOfRig(record, current.line),
+    strength,
+    reach,
+    inReach: strength && withinReach(strength, reach.outM),
     setForceN: acceptedForceN(record),
   };
 }

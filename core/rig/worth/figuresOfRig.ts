@@ -12,7 +12,7 @@ import type { FigureToNarrow } from '../../worth/measureNext';
 import { productFigure } from '../../worth/shareFigures';
 import type { RigView } from '../view/rigView';
 import { usualWalkM } from '../count/adviceForRig';
-import { workingRangeOf } from '../count/workingRange';
+import { workingRangeOf } from '../line/workingRange';
 import { plannedEstimate } from '../counter/counterEvidence';
 import { leverOfRig } from '../drag/leverOfRig';
 import { plannedLevelM } from '../line/fillOfRig';
@@ -111,9 +111,9 @@ function ofCounter(view: RigView): readonly RigFigure[] {
 
 /** The weakest place, and a drag set from it: at the tip, and straight off the reel. */
 function ofStrength(view: RigView): readonly RigFigure[] {
-  const { record, strength } = view;
-  if (!strength) return [];
-  const { weakest } = strength;
+  const { record, inReach } = view;
+  if (!inReach) return [];
+  const { weakest } = inReach;
   const factors = strengthFactors(record, weakest);
   const figure = (kind: FigureKind, value: number, of: string, parts: typeof factors): RigFigure =>
     named(view, { kind, of, value, atM: null, ...productFigure(value, parts) });
@@ -128,10 +128,12 @@ function ofStrength(view: RigView): readonly RigFigure[] {
   if (!target.ok || target.value.limitedToN !== null) return [weakestN];
   const guide = guideFactor(record, USUAL_BEND_RAD);
   const targetN = target.value.targetN.value;
+  // Nobody sets the drag of a reel that is not loaded.
+  if (record.load?.status !== 'wound') return [weakestN];
   return [
     weakestN,
     figure('target', targetN, '', factors),
-    ...(record.load ? [figure('straight', targetN / guide.value, '', [...factors, guide])] : []),
+    figure('straight', targetN / guide.value, '', [...factors, guide]),
   ];
 }
 
