@@ -379,11 +379,9 @@ async function towPlaner(
   for (const leverPosition of positions) {
     const lever = leverOfRig(await recordOf(db, rigId));
     if (!lever.curve.ok) throw new Error(`demo data: ${lever.curve.reason}`);
-    const look = {
-      planer: name,
-      speedMS: speedKn * KNOT_MS,
-      holdsN: lever.curve.value.forceAt(leverPosition),
-    };
+    const holdsN = lever.curve.value.forceAt(leverPosition);
+    if (holdsN === null) throw new Error('demo data: the lever was not pulled there');
+    const look = { planer: name, speedMS: speedKn * KNOT_MS, holdsN };
     const shown = must(await workVirtualReel(db, rigId, { act: 'tow-planer', ...look, water: 'ordinary' }));
     const { creep, instrument } = shown;
     if (!creep) throw new Error('demo data: the planer was not looked at');

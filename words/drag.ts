@@ -4,8 +4,12 @@ import { many, type WordsFor } from './dictionary';
 export const DRAG_WORDS: WordsFor<typeof DRAG_REASONS> = {
   'fraction-out-of-range': ({ min, max }, say) =>
     `Drag is set between ${say.percent(min)} and ${say.percent(max)} of the strength.`,
-  'above-weakest': ({ wantedN, weakestN }, say) =>
-    `${say.force(wantedN)} is more than the weakest place of this rig holds (${say.force(weakestN)}): it would break first.`,
+  'above-weakest': ({ wantedN, weakestN, most }, say) =>
+    wantedN >= weakestN
+      ? `${say.force(wantedN)} is more than the weakest place that may be out holds (${say.force(weakestN)}): it would break first.`
+      : `${say.force(wantedN)} is more than ${say.percent(most)} of what the weakest place that may be out holds (${say.force(weakestN)}): a fish that jerks breaks it.`,
+  'above-bound': ({ wantedN, boundN }, say) =>
+    `${say.force(wantedN)} is more than 95 of 100 such rigs hold (${say.force(boundN)}): take a smaller share.`,
   'too-few-places': ({ least }) => `A curve needs ${least} places of the lever: back, strike and forward at least.`,
   'free-not-free': ({ forceN }, say) =>
     `With the lever back it still holds ${say.force(forceN)}: free must be free. The preset is too tight.`,

@@ -4,10 +4,12 @@ import { line as linePath } from 'd3-shape';
 import { FREE_N, leverPlace, type LeverCurve } from '@/core/drag/leverCurve';
 import { ERRORS } from '@/core/measurement/errors';
 import { PLUS_MINUS_SDS } from '@/core/numerics/propagate';
+import { growthAt } from '@/core/rig/drag/growthInReach';
 import { leverOfRig, type LeverOfRig } from '@/core/rig/drag/leverOfRig';
 import type { LoadRecord } from '@/core/record/record';
 import type { RigView } from '@/core/rig/view/rigView';
 import { fromSi } from '@/core/units/units';
+import type { Formatter } from '@/words/format';
 import { UndoButton } from '@/components/bench/UndoButton';
 import { useRig } from '@/components/rig/RigProvider';
 import { Card } from '@/components/ui/Card';
@@ -65,13 +67,14 @@ const HEIGHT = 190;
 function CurveDrawing({ curve, targetN }: { curve: LeverCurve; targetN: number | null }) {
   const { units, format } = useUnits();
   const show = (valueN: number): number => fromSi('force', valueN, units.force);
-  const most = curve.forceAt(1);
+  const most = curve.points.at(-1)?.forceN ?? 0;
+  const [fromAt, toAt] = [curve.points[0]?.position ?? 0, curve.points.at(-1)?.position ?? 1];
   const x = linear([0, 1], [38, WIDTH - 8]);
   const y = linear([0, show(most) * 1.1], [HEIGHT - 24, 8], 4);
   const path = linePath<number>(
     (position) => x(position),
-    (position) => y(show(curve.forceAt(position))),
-  )(Array.from({ length: 61 }, (_, index) => index / 60));
+    (position) => y(show(curve.forceAt(position) ?? 0)),
+  )(Array.from({ length: 61 }, (_, index) => fromAt + ((toAt - fromAt) * index) / 60));
   return (
     <svg
       viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
@@ -113,6 +116,23 @@ function CurveDrawing({ curve, targetN }: { curve: LeverCurve; targetN: number |
   );
 }
 
+/** Why no place of what was pulled gives a pull. */
+function outOfPulls(curve: LeverCurve, targetN: number, format: Formatter): string {
+  const [least, most] = [curve.points[0], curve.points.at(-1)];
+  if (most && most.forceN < targetN) {
+    return curve.forceAt(1) === null
+      ? `beyond what was pulled, ${format.force(most.forceN)} at ${Math.round(100 * most.position)} %: pull it further forward first.`
+      : `the sweep does not reach ${format.force(targetN)}: the preset is too loose.`;
+  }
+  return curve.forceAt(0) === null && least
+    ? `below what was pulled, ${format.force(least.forceN)} at ${Math.round(100 * least.position)} %: pull it further back first.`
+    : `the sweep does not come down to ${format.force(targetN)}: the preset is too tight.`;
+}
+
+/** The place not to push past; as far back as was pulled where even that is too much. */
+const limitPlace = (curve: LeverCurve, forceN: number): number =>
+  curve.positionFor(forceN) ?? curve.points[0]?.position ?? 0;
+
 /** Where the lever stands for free, strike and full, and what limits full. */
 function Positions({
   view,
@@ -136,29 +156,44 @@ function Positions({
     },
   ].filter((limit): limit is { what: string; atN: number } => limit.atN !== null);
   const fullN = curve.forceAt(1);
-  const passed = limits.filter((limit) => fullN > limit.atN).toSorted((a, b) => a.atN - b.atN)[0];
+  // As line leaves the same lever pulls harder; its own ± goes on top.
+  const growth = growthAt(view.current.line, view.reach.outM);
+  const openShare = PLUS_MINUS_SDS * ERRORS.pullShare.sd;
+  const mostN = fullN === null ? null : fullN * growth * (1 + openShare);
+  const passed = limits.filter((limit) => mostN !== null && mostN > limit.atN).toSorted((a, b) => a.atN - b.atN)[0];
   const freeN = curve.forceAt(0);
   const share = (position: number): string => `${Math.round(100 * position)} % of the sweep`;
   return (
     <ul className="flex flex-col gap-1 text-sm">
       <li>
-        <b>Free:</b> {format.force(freeN)} with the lever back{freeN <= FREE_N ? ', which is free.' : ': not free.'}
+        <b>Free:</b>{' '}
+        {freeN === null
+          ? 'not pulled with the lever back yet: pull it there, nothing is said of it before.'
+          : `${format.force(freeN)} with the lever back${freeN <= FREE_N ? ', which is free.' : ': not free.'}`}
       </li>
       <li>
         <b>Strike:</b>{' '}
         {targetN === null
           ? 'choose a target first.'
           : strikeAt === null
-            ? `the sweep does not reach ${format.force(targetN)}: the preset is too ${fullN < targetN ? 'loose' : 'tight'}.`
+            ? outOfPulls(curve, targetN, format)
             : `${format.force(targetN)} at ${format.wholePercent(strikeAt.position, strikeAt.plusMinus)} of the sweep, each pull taken as good to ${format.percent(PLUS_MINUS_SDS * ERRORS.pullShare.sd)}.`}
       </li>
       <li className={passed ? 'font-semibold text-stop' : ''}>
-        <b>Full:</b> {format.force(fullN)} with the lever forward
-        {passed
-          ? `, above ${passed.what} of ${format.force(passed.atN)}. Never push past ${share(curve.positionFor(passed.atN) ?? 1)}, or turn the preset looser.`
-          : limits.length > 0
-            ? ", under the weakest place and the maker's limit as far as they are known."
-            : '.'}
+        <b>Full:</b>{' '}
+        {fullN === null || mostN === null ? (
+          'not pulled with the lever forward yet: pull it there, nothing is said of it before.'
+        ) : (
+          <>
+            {format.force(fullN, openShare * fullN)} with the lever forward, up to {format.force(mostN)} with{' '}
+            {format.length(view.reach.outM)} out
+            {passed
+              ? `, above ${passed.what} of ${format.force(passed.atN)}. Never push past ${share(limitPlace(curve, passed.atN / (growth * (1 + openShare))))}, or turn the preset looser.`
+              : limits.length > 0
+                ? ", under the weakest place and the maker's limit as far as they are known."
+                : '.'}
+          </>
+        )}
       </li>
       {lever.gain && (
         <li>

@@ -17,6 +17,7 @@ import { Families } from './Families';
 import { PullTest } from './PullTest';
 import { Schools } from './Schools';
 import { Session } from './Session';
+import { ReachField } from '@/components/drag/ReachField';
 import { Weakest } from './Weakest';
 
 /** The Strength station: what the lines, the joins and so the rig hold. */
@@ -41,7 +42,10 @@ export function StrengthStation() {
         <div className="flex min-w-0 flex-col gap-4">
           <Card title="The weakest place">
             {view.strength ? (
-              <Weakest strength={view.strength} />
+              <div className="flex flex-col gap-4">
+                <Weakest strength={view.inReach ?? view.strength} />
+                <ReachField view={view} />
+              </div>
             ) : (
               <p>A line has neither pulls nor a label: test it, and the weakest place stands here.</p>
             )}
@@ -83,7 +87,7 @@ function StrengthLens({ view, strength }: { view: RigView; strength: RigStrength
         { lengthM: place.toHookM + halfM, value, plusMinus },
       ];
     });
-    const weakest = show(strength.weakest.strengthN.value);
+    const weakest = show((view.inReach ?? strength).weakest.strengthN.value);
     const bounds = strength.places.flatMap((place) => {
       if (place.boundN === null) return [];
       const halfM = place.kind === 'join' ? totalLengthM * 0.002 : 0;
@@ -97,23 +101,23 @@ function StrengthLens({ view, strength }: { view: RigView; strength: RigStrength
       { name: 'mean strength along the line', look: 'stroke-chalk text-chalk', points },
       { name: '95 of 100 hold', look: 'stroke-warn text-warn', dashed: true, points: bounds },
       {
-        name: 'weakest place',
+        name: 'weakest place in reach',
         look: 'stroke-stop text-stop',
         dashed: true,
         points: [
           { lengthM: 0, value: weakest },
-          { lengthM: totalLengthM, value: weakest },
+          { lengthM: view.reach.outM, value: weakest },
         ],
       },
     ];
-  }, [strength, units.force, totalLengthM]);
+  }, [strength, view, units.force, totalLengthM]);
   return (
     <LensChart
       view={view}
       title="What it holds"
       axis={`${units.force}, band ± 95 %`}
       curves={curves}
-      describe={`Strength along the line; weakest is the ${strength.weakest.name}.`}
+      describe={`Strength along the line; weakest is the ${(view.inReach ?? strength).weakest.name}.`}
     />
   );
 }

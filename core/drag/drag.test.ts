@@ -28,8 +28,39 @@ describe('dragTarget', () => {
   });
 
   it('refuses a target above the weakest place, whatever basis it was taken of', () => {
-    expect(dragTarget(holds(400), 0.3, null, 100)).toMatchObject({ ok: false, reason: 'above-weakest' });
-    expect(dragTarget(holds(400), 0.3, 90, 100)).toMatchObject({ ok: true });
+    const weakest = { meanN: 100, boundN: null, isBoundSure: false };
+    expect(dragTarget(holds(400), 0.3, null, weakest)).toMatchObject({ ok: false, reason: 'above-weakest' });
+    // Half of it is the most: what the maker's limit holds down to more is refused too.
+    expect(dragTarget(holds(400), 0.3, 51, weakest)).toMatchObject({ ok: false, reason: 'above-weakest' });
+    expect(dragTarget(holds(400), 0.3, 50, weakest)).toMatchObject({ ok: true });
+    // Past a third of the weakest place it warns, whatever share of another basis it is.
+    expect(dragTarget(holds(400), 0.1, null, weakest)).toMatchObject({ value: { warnings: ['high-fraction'] } });
+  });
+
+  it('refuses what 95 of 100 do not hold where that is sure, and warns where it is not', () => {
+    const weakest = { meanN: 100, boundN: 30, isBoundSure: true };
+    expect(dragTarget(holds(100), 0.31, null, weakest)).toMatchObject({
+      reason: 'above-bound',
+      figures: { boundN: 30 },
+    });
+    expect(dragTarget(holds(100), 0.31, null, { ...weakest, isBoundSure: false })).toMatchObject({
+      value: { warnings: ['above-bound'] },
+    });
+    expect(dragTarget(holds(100), 0.29, null, weakest)).toMatchObject({ value: { warnings: [] } });
+  });
+
+  it('is judged by what it becomes in reach', () => {
+    const weakest = { meanN: 100, boundN: null, isBoundSure: false };
+    const at = (fraction: number, growth: number) =>
+      dragTarget(holds(100), fraction, null, weakest, { inUse: Math.min(growth, 1.7), inReach: growth });
+    expect(at(0.25, 1.2)).toMatchObject({ value: { targetN: { value: 25 }, highestN: 30, warnings: [] } });
+    // Past a third with the line out it warns, past a half it is refused.
+    expect(at(0.25, 1.4)).toMatchObject({ value: { targetN: { value: 25 }, warnings: ['high-fraction'] } });
+    // A run is warned of only: on it the drag is backed off.
+    const run = dragTarget(holds(100), 0.25, null, weakest, { inUse: 1.1, inReach: 2.4 });
+    expect(run).toMatchObject({ value: { highestN: 60, warnings: ['high-fraction'] } });
+    expect(at(0.3, 1.7)).toMatchObject({ ok: false, reason: 'above-weakest', figures: { most: 0.5 } });
+    expect(() => dragTarget(holds(100), 0.25, null, null, { inUse: 0.9, inReach: 1 })).toThrow(/growth/);
   });
 
   it.each([0.04, 0.41, NaN, -0.25])('refuses a fraction of %d', (fraction) => {

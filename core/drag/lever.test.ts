@@ -15,11 +15,16 @@ describe('a lever over its sweep', () => {
     for (const { position, forceN } of SWEEP) expect(curve.forceAt(position)).toBeCloseTo(forceN, 9);
     let before = -Infinity;
     for (let step = 0; step <= 1000; step += 1) {
-      const now = curve.forceAt(step / 1000);
+      const now = curve.forceAt(step / 1000) ?? NaN;
       expect(now).toBeGreaterThanOrEqual(before - 1e-9);
       before = now;
     }
     expect(before).toBeCloseTo(82, 9);
+    // Outside of what was pulled there is no figure.
+    const middle = curveOf([at(0.25, 20), at(0.5, 40), at(0.75, 60)]);
+    expect([0, 0.2, 0.8, 1].map((place) => middle.forceAt(place))).toEqual([null, null, null, null]);
+    expect(middle.forceAt(0.25)).toBeCloseTo(20, 9);
+    expect(middle.positionFor(70)).toBeNull();
     // A flat stretch stays flat: no cubic swings past its ends.
     const flat = curveOf([at(0, 1), at(0.4, 40), at(0.6, 40), at(1, 90)]);
     for (const position of [0.42, 0.5, 0.58]) expect(flat.forceAt(position)).toBeCloseTo(40, 9);

@@ -23,8 +23,8 @@ export interface MeanAtPlace extends LeverPoint {
 /** What a lever does over its sweep at one preset. */
 export interface LeverCurve {
   readonly points: readonly MeanAtPlace[];
-  /** Pull at the tip with the lever anywhere between the outermost points (N). */
-  forceAt(position: number): number;
+  /** Pull at the tip with the lever there (N); null outside of what was pulled: nothing is said of it. */
+  forceAt(position: number): number | null;
   /** Where the lever stands for a pull; null where the sweep does not reach it. */
   positionFor(forceN: number): number | null;
 }
@@ -44,6 +44,8 @@ const LEAST_POINTS = 3;
 const SCATTER = 0.05;
 /** With the lever back a reel in free spool pulls less than this (N): bearings and line, from memory. */
 export const FREE_N = 3;
+/** Places nearer than this are one place of the lever. */
+const SAME_PLACE = 1e-6;
 /** The lever counts as back up to here. */
 const BACK = 0.08;
 
@@ -77,8 +79,7 @@ export function leverCurve(points: readonly LeverPoint[]): Outcome<LeverCurve, L
     return failure('no-sweep');
   }
   const slopes = monotoneSlopes(rising);
-  const forceAt = (position: number): number => {
-    const x = Math.min(Math.max(position, first.position), last.position);
+  const within = (x: number): number => {
     const index = Math.max(
       0,
       Math.min(
@@ -88,11 +89,15 @@ export function leverCurve(points: readonly LeverPoint[]): Outcome<LeverCurve, L
     );
     return hermite(rising, slopes, index, x);
   };
+  const forceAt = (position: number): number | null =>
+    position < first.position - SAME_PLACE || position > last.position + SAME_PLACE
+      ? null
+      : within(Math.min(Math.max(position, first.position), last.position));
   return success({
     points: rising,
     forceAt,
     positionFor: (forceN) => {
-      const root = bisect((position) => forceAt(position) - forceN, first.position, last.position, 1e-6);
+      const root = bisect((position) => within(position) - forceN, first.position, last.position, 1e-6);
       return root.ok ? root.value.root : null;
     },
   });

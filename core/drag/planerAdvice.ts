@@ -42,23 +42,30 @@ export function planerAdvice(
   const holdN = pullAtSpeed(bracket.highN, speedMS) * (1 + GUST) * (1 + RESERVE);
   const position = curve?.positionFor(holdN) ?? null;
   const likelyAt = curve?.positionFor(likelyN) ?? null;
-  const tooWeak = curve !== null && curve.forceAt(1) < likelyN;
+  // What was not pulled to the front may still hold there: nothing is said of it.
+  const fullN = curve?.forceAt(1) ?? null;
+  const isBeyondPulls =
+    curve !== null && likelyAt === null && fullN === null && (curve.points.at(-1)?.forceN ?? 0) < likelyN;
+  const tooWeak = fullN !== null && fullN < likelyN;
   const preset =
-    curve === null
+    curve === null || isBeyondPulls
       ? 'unknown'
       : tooWeak || (likelyAt !== null && likelyAt > MIDDLE.to)
         ? 'tighter'
         : likelyAt === null || likelyAt < MIDDLE.from
           ? 'looser'
           : 'right';
-  const missingN = curve === null ? 0 : likelyN - curve.forceAt(MIDDLE.aim);
+  const middleN = curve?.forceAt(MIDDLE.aim) ?? null;
   return {
     likelyN,
     holdN,
     unheardAboveN: pullAtSpeed(bracket.midN, speedMS) * UNHEARD,
     position,
     preset,
-    presetTurns: preset === 'right' || !gain || gain.newtonsPerTurn <= 0 ? null : missingN / gain.newtonsPerTurn,
+    presetTurns:
+      preset === 'right' || preset === 'unknown' || middleN === null || !gain || gain.newtonsPerTurn <= 0
+        ? null
+        : (likelyN - middleN) / gain.newtonsPerTurn,
   };
 }
 

@@ -1,7 +1,8 @@
 /** Reasons about targets, scales, levers, presets and planers. */
 export const DRAG_REASONS = {
   'fraction-out-of-range': { min: 'share', max: 'share' },
-  'above-weakest': { wantedN: 'force', weakestN: 'force' },
+  'above-weakest': { wantedN: 'force', weakestN: 'force', most: 'share' },
+  'above-bound': { wantedN: 'force', boundN: 'force' },
   'too-few-places': { least: 'number' },
   'free-not-free': { forceN: 'force' },
   'not-monotone': { position: 'share', before: 'share' },

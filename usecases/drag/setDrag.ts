@@ -4,6 +4,8 @@ import { dragTarget } from '../../core/drag/dragTarget';
 import { judgeScaleSession } from '../../core/drag/scaleSession';
 import { dragBasis } from '../../core/rig/bases';
 import { currentLine } from '../../core/rig/line/currentLine';
+import { growthInReach } from '../../core/rig/drag/growthInReach';
+import { weakestHolds } from '../../core/rig/drag/weakestHolds';
 import { dragBases } from '../../core/rig/drag/dragBases';
 import { sessionPulls } from '../../core/record/sessionPulls';
 import { reachOf } from '../../core/rig/strength/reach';
@@ -41,8 +43,15 @@ export async function startDragSetting(
       'strengthBasis',
       because('basis-not-known', { because: basis?.why ?? because('basis-weakest-unknown') }),
     );
-  const weakestN = withinReach(strength, reachOf(record, line.value.line).outM).weakest.strengthN.value;
-  const target = dragTarget(basis.strengthN, input.fraction, record.reel.dragLimitN, weakestN);
+  const reach = reachOf(record, line.value.line);
+  const weakest = weakestHolds(record, withinReach(strength, reach.outM));
+  const target = dragTarget(
+    basis.strengthN,
+    input.fraction,
+    record.reel.dragLimitN,
+    weakest,
+    growthInReach(record, line.value.line, reach),
+  );
   if (!target.ok) return invalid('fraction', target);
   const id = await insertDragSetting(db, boatId, rigId, {
     ...input,

@@ -14,6 +14,8 @@ import type { RigView } from '../view/rigView';
 import { usualWalkM } from '../count/adviceForRig';
 import { workingRangeOf } from '../line/workingRange';
 import { plannedEstimate } from '../counter/counterEvidence';
+import { growthInReach } from '../drag/growthInReach';
+import { weakestHolds } from '../drag/weakestHolds';
 import { leverOfRig } from '../drag/leverOfRig';
 import { plannedLevelM } from '../line/fillOfRig';
 import { guideFactor, strengthFactors } from './strengthFactors';
@@ -121,7 +123,8 @@ function ofStrength(view: RigView): readonly RigFigure[] {
     weakest.strengthN,
     record.dragAim?.fraction ?? USUAL_FRACTION,
     record.reel.dragLimitN,
-    weakest.strengthN.value,
+    weakestHolds(record, inReach),
+    growthInReach(record, view.current.line, view.reach),
   );
   const weakestN = figure('strength', weakest.strengthN.value, weakest.name, factors);
   // What a maker's limit holds down does not hang on the strength any more.
