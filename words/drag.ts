@@ -28,7 +28,7 @@ export const DRAG_WORDS: WordsFor<typeof DRAG_REASONS> = {
   'mixed-sense': 'The scale shows pull and push in one trace: was it turned round, or tared under load?',
   'no-pull-on-scale': 'The scale shows no pull: is it hooked on, and was it tared slack?',
   'nothing-counts': 'No observation of a planer that was set yet: first see that it dives and holds.',
-  'basis-weakest': 'the weakest place of the whole rig, joins included',
+  'basis-weakest': 'the weakest place, joins included',
   'basis-weakest-unknown': 'a line has neither pulls nor a label, so the weakest place is unknown',
   'basis-tested': 'the weakest line as pulled, joins not counted',
   'basis-not-tested': 'not every line of this rig has been pulled three times',

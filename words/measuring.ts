@@ -166,7 +166,7 @@ export function plusMinusWords(kind: FigureKind, plusMinus: number, { units }: F
     quantity === 'counts'
       ? [plusMinus, plusMinus < 1.05 && plusMinus > 0.95 ? 'count' : 'counts']
       : quantity === 'share'
-        ? [100 * plusMinus, '% of the sweep']
+        ? [100 * plusMinus, '%']
         : [fromSi(quantity, plusMinus, units[quantity]), units[quantity]];
   return `± ${formatNumber(value, value >= 10 ? 0 : value >= 1 ? 1 : 2)} ${unit}`;
 }
@@ -191,7 +191,7 @@ export function figureWords(
     case 'straight':
       return 'the drag straight off the reel';
     case 'lever':
-      return 'the lever’s place';
+      return 'the lever’s place on its sweep';
   }
 }
 

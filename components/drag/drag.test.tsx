@@ -1,5 +1,5 @@
 import { because } from '@/core/reasons';
-import { act, fireEvent, screen, within } from '@testing-library/react';
+import { act, fireEvent, screen, waitFor, within } from '@testing-library/react';
 import type { LeverPointRecord, PlanerLookRecord, PresetActRecord, RigRecord } from '../../core/record/record';
 import { pulls, woundRig } from '../../tests/rigFixture';
 import { renderRig } from '../../tests/renderRig';
@@ -206,5 +206,43 @@ describe('the history of a drag', () => {
     const history = within(screen.getByRole('region', { name: 'History' }));
     expect(history.getByRole('row', { name: /1\.55 kg 1\.53 kg 25 %/ })).toBeInTheDocument();
     expect(history.getByText('Lever into gear.')).toBeInTheDocument();
+  });
+});
+
+describe('how much of the line may be out', () => {
+  /** A weak underlay at the arbor end, far beyond what is fished with. */
+  const weakUnderlay = (): RigRecord => {
+    const rig = woundRig();
+    return {
+      ...rig,
+      workingRange: { fromM: 20, toM: 40 },
+      reach: { kind: 'run', runM: 30 },
+      strengthTests: [pulls('nylon', [20, 21, 20]), pulls('lead', [80, 82, 78]), pulls('top', [85, 84, 86])],
+    };
+  };
+
+  it('drives the target by what is in reach, and tells of what lies deeper', () => {
+    const { unmount } = renderRig(weakUnderlay(), <DragStation />);
+    const target = within(screen.getByRole('region', { name: 'Target' }));
+    expect(target.getByText(/Reckoned with up to/)).toHaveTextContent(
+      /70\.0 m from the hook\..*Deeper lies what holds less: .*Backing with 2\.0\d kg.*It drives no target/,
+    );
+    const figure = (): number =>
+      Number(/^([\d.]+) ±/.exec(target.getByText(/^[\d.]+ ± [\d.]+ kg$/).textContent ?? '')?.[1]);
+    const inReach = figure();
+    unmount();
+    renderRig({ ...weakUnderlay(), reach: { kind: 'arbor', runM: null } }, <DragStation />);
+    const whole = within(screen.getByRole('region', { name: 'Target' }));
+    const least = Number(/^([\d.]+) ±/.exec(whole.getByText(/^[\d.]+ ± [\d.]+ kg$/).textContent ?? '')?.[1]);
+    expect(inReach).toBeGreaterThan(1.2 * least);
+  });
+
+  it('is chosen, and said to be a default until then', async () => {
+    renderRig({ ...weakUnderlay(), reach: null }, <DragStation />);
+    expect(screen.getAllByText(/a default until you say/)[0]).toBeInTheDocument();
+    fireEvent.change(screen.getAllByLabelText('Line that may be out')[0] as HTMLElement, { target: { value: 'use' } });
+    await waitFor(() =>
+      expect(sent.at(-1)).toMatchObject({ url: '/api/boats/boat/rigs/rig/reach', body: { kind: 'use', runM: null } }),
+    );
   });
 });

@@ -171,6 +171,9 @@ describe('a working range of its own', () => {
     must(await ask('noteWorkingRange', rig, { range: { fromM: 25, toM: 45 } }));
     expect((await record()).workingRange).toEqual({ fromM: 25, toM: 45 });
     await expect(ask('noteWorkingRange', rig, { range: { fromM: 45, toM: 25 } })).rejects.toThrow(/farther out/);
+    must(await ask('chooseReach', rig, { kind: 'run', runM: 80 }));
+    expect((await record()).reach).toEqual({ kind: 'run', runM: 80 });
+    await expect(ask('chooseReach', rig, { kind: 'ocean', runM: null })).rejects.toThrow(/option/);
     must(await ask('noteWorkingRange', rig, { range: null }));
     expect((await record()).workingRange).toBeNull();
     expect(USUAL_RANGE).toEqual({ fromM: 18.288, toM: 76.2 });
