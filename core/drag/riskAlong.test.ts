@@ -1,6 +1,5 @@
-import gammaln from '@stdlib/math-base-special-gammaln';
 import { normalDeviate, seededRandom } from '../../instruments/random';
-import { breakChance, meanOverLength, scatterOf, type StrengthKnown } from '../strength/strengthDraws';
+import { breakChance, scatterOf, type StrengthKnown } from '../strength/strengthDraws';
 import { inAHundred, lastSafeLength, riskAlong, type PlaceAtRisk, type PullStation } from './riskAlong';
 
 const chance = (): (() => number) => seededRandom(7);
@@ -17,37 +16,6 @@ const station = (lengthOutM: number, tipN: number, change: Partial<PullStation> 
 });
 const pull = (stations: readonly PullStation[], setRelativeSd = 0) => ({
   ...{ stations, setRelativeSd, waterRelativeSd: 0, surgeRelativeSd: 0 },
-});
-
-describe('the chance that a piece breaks', () => {
-  it('is Weibull’s with the mean and the scatter that were asked for', () => {
-    for (const cv of [0.03, 0.05, 0.08, 0.12]) {
-      // From the distribution itself: its mean by a sum of its survival, its CV by the gamma function at the shape that it shows.
-      const survival = (share: number): number => 1 - breakChance('weibull', share, 1, scatterOf(cv));
-      const steps = Array.from({ length: 4000 }, (_, index) => (index + 0.5) / 2000);
-      expect(steps.reduce((sum, share) => sum + survival(share) / 2000, 0)).toBeCloseTo(1, 4);
-      const shape = Math.log(Math.log(survival(0.9)) / Math.log(survival(0.8))) / Math.log(0.9 / 0.8);
-      const shown = Math.sqrt(Math.exp(gammaln(1 + 2 / shape) - 2 * gammaln(1 + 1 / shape)) - 1);
-      expect(Math.abs(shown / cv - 1)).toBeLessThan(0.001);
-    }
-  });
-
-  it('is a half at the mean of a normal one, and nothing without a pull', () => {
-    expect(breakChance('normal', 80, 80, scatterOf(0.05))).toBeCloseTo(0.5, 12);
-    // Two SDs below the mean, from any table: 2.28 %.
-    expect(breakChance('normal', 72, 80, scatterOf(0.05))).toBeCloseTo(0.02275, 5);
-    expect(breakChance('weibull', 0, 80, scatterOf(0.05))).toBe(0);
-  });
-
-  it('grows with length by the weakest link, as far as that is believed', () => {
-    const draw = { mean: 100, scatter: scatterOf(0.05), lengthShare: 1 };
-    const long = meanOverLength(draw, 50, 0.5);
-    // Weakest link in closed form: a hundred pieces in a row hold as one whose chance is 1 − (1 − p)^100.
-    const one = breakChance('weibull', 70, 100, draw.scatter);
-    expect(breakChance('weibull', 70, long, draw.scatter)).toBeCloseTo(1 - (1 - one) ** 100, 6);
-    expect(meanOverLength({ ...draw, lengthShare: 0 }, 50, 0.5)).toBe(100);
-    expect(meanOverLength(draw, 0.2, 0.5)).toBe(100);
-  });
 });
 
 describe('the chance that anything breaks', () => {
