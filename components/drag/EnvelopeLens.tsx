@@ -8,6 +8,7 @@ import { leverPlace, type LeverCurve, type LeverPlace } from '@/core/drag/leverC
 import { ERRORS } from '@/core/measurement/errors';
 import { PLUS_MINUS_SDS } from '@/core/numerics/propagate';
 import { USUAL_RUN } from '@/core/drag/waterPull';
+import { riskOfRig } from '@/core/rig/drag/riskOfRig';
 import { leverOfRig } from '@/core/rig/drag/leverOfRig';
 import type { RigRecord } from '@/core/record/record';
 import type { RigView } from '@/core/rig/view/rigView';
@@ -18,6 +19,7 @@ import { LensChart, type LensCurve } from '@/components/line/LensChart';
 import { useRig } from '@/components/rig/RigProvider';
 import { Card } from '@/components/ui/Card';
 import { useUnits } from '@/components/units/UnitsProvider';
+import { RiskWords } from './RiskWords';
 import { useSpeed } from './useSpeed';
 
 /** The usual ± of three pulls with a scale, as a share (from memory). */
@@ -31,13 +33,17 @@ export function EnvelopeLens({ view, forceN, isSet }: { view: RigView; forceN: n
   const { record } = useRig();
   const { units, format } = useUnits();
   const speed = useSpeed(`run-speed:${record.id}`, 6, 40);
-  const { strength, ruler } = view;
+  const { strength, inReach, reach, ruler } = view;
   const { line } = view.current;
   const envelope = useMemo((): DragEnvelope | null => {
     const set = { forceN, plusMinusN: SET_SHARE * forceN, lengthOutM: 0 };
     const run = { ...USUAL_RUN, speedMS: speed.speedMS ?? 0 };
     return strength ? dragEnvelope(line, strength, set, run, undefined, dragFactorSd(ruler, 0)) : null;
   }, [line, strength, forceN, speed.speedMS, ruler]);
+  const risk = useMemo(() => {
+    const run = { ...USUAL_RUN, speedMS: speed.speedMS ?? 0 };
+    return envelope && inReach ? riskOfRig(record, line, inReach, envelope, run, reach.outM) : null;
+  }, [envelope, inReach, record, line, speed.speedMS, reach.outM]);
   const curves = useMemo(() => (envelope ? curvesOf(envelope, units.force) : []), [envelope, units.force]);
   const last = envelope?.points.at(-1);
   if (!envelope || !last || !strength) return null;
@@ -60,6 +66,7 @@ export function EnvelopeLens({ view, forceN, isSet }: { view: RigView; forceN: n
             pull on the line.
           </p>
           <Passes envelope={envelope} />
+          {risk && <RiskWords rig={risk} outM={view.reach.outM} />}
           <p className="mt-1">
             Not counted: a belly that the line makes to the side, which loads far more (about {format.force(BELLY_N)}{' '}
             for {format.length(100)} of thin line drawn broadside at 2 kn), and a hot or wet drag, which differs by 10
@@ -135,10 +142,10 @@ function Passes({ envelope }: { envelope: DragEnvelope }) {
         ? `Of what the place nearest to breaking holds it passes ${passed.join(', ')} out. `
         : 'It stays under half of what any place holds all the way. '}
       {toTheEnd
-        ? 'It may be left alone to the end, in the mean'
+        ? 'In the mean it holds to the end'
         : safeLengthM === null
           ? 'It is too much from the start'
-          : `It may be left alone to ${format.length(safeLengthM)} out, in the mean`}
+          : `In the mean it holds to ${format.length(safeLengthM)} out`}
       {!toTheEnd || leastM !== safeLengthM ? betweenWords(format, leastM, mostM, last?.lengthOutM ?? 0) : ''}
       {safeByBoundM !== null && last && safeByBoundM < last.lengthOutM - 1e-6
         ? `; by what 95 of 100 hold, to ${format.length(safeByBoundM)}.`

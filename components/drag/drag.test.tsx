@@ -246,3 +246,46 @@ describe('how much of the line may be out', () => {
     );
   });
 });
+
+describe('how likely it breaks', () => {
+  it('is not known, and not safe, while a line was hardly pulled', () => {
+    const rig = { ...leverRig(), strengthTests: [pulls('lead', [80, 82, 78])] };
+    renderRig(rig, <DragStation />);
+    expect(screen.getByText(/How likely it breaks is not known/)).toHaveTextContent(
+      /of top line and nylon line there are fewer than three pulls.*Unknown is not safe/,
+    );
+  });
+
+  it('is worked out beside the page, with its range, what a hundred pulls make of it, and what is a default', async () => {
+    const chance = (lengthOutM: number, is: number) => ({
+      ...{ lengthOutM, chance: is, byLaw: { normal: is, weibull: is }, between: [is / 4, is * 3] },
+      likeliest: { name: 'the swivel', share: 0.8 },
+    });
+    const thread = {
+      postMessage: jest.fn(),
+      terminate: jest.fn(),
+      addEventListener: jest.fn(),
+      removeEventListener: jest.fn(),
+    };
+    // Comlink's own answer to the one call that is made.
+    thread.addEventListener.mockImplementation((_: string, listen: (event: unknown) => void) => {
+      const asked = thread.postMessage.mock.calls.at(-1)?.[0] as { id: string } | undefined;
+      const answer = () => {
+        const { id } = (thread.postMessage.mock.calls.at(-1)?.[0] ?? asked ?? { id: '' }) as { id: string };
+        listen({ data: { id, type: 'RAW', value: [chance(20, 0.001), chance(60, 0.008), chance(200, 0.04)] } });
+      };
+      setTimeout(answer, 0);
+    });
+    const before = globalThis.Worker;
+    globalThis.Worker = jest.fn(() => thread) as unknown as typeof Worker;
+    try {
+      renderRig(leverRig(), <DragStation />);
+      const said = await screen.findByText(/fewer than 1 of 100 pulls up to 60\.0 m out/);
+      expect(said).toHaveTextContent(/with 200 m out 1 in 25 \(1 in 8 to 1 in 100\), most often the swivel/);
+      expect(said).toHaveTextContent(/in a hundred such pulls 98 %/);
+      expect(said).toHaveTextContent(/Nobody has pulled .*there it is a default/);
+    } finally {
+      globalThis.Worker = before;
+    }
+  });
+});

@@ -1,0 +1,28 @@
+'use client';
+
+import { wrap } from 'comlink';
+import { useEffect, useState } from 'react';
+import type { RiskAtLength } from '@/core/drag/riskAlong';
+import type { RigAtRisk } from '@/core/rig/drag/riskOfRig';
+import type { RiskWorker } from './risk.worker';
+
+/** Chances of breaking, worked out away from the page; null while they are not there, or where too little is known. */
+export function useRisk(rig: RigAtRisk | null): readonly RiskAtLength[] | null {
+  const [found, setFound] = useState<{ of: RigAtRisk; risks: readonly RiskAtLength[] } | null>(null);
+  useEffect(() => {
+    if (!rig || rig.unknown.length > 0 || typeof Worker === 'undefined') return;
+    const thread = new Worker(new URL('./risk.worker.ts', import.meta.url));
+    let isWanted = true;
+    void wrap<RiskWorker>(thread)
+      .risk(rig.places, rig.pull)
+      .then((risks) => {
+        if (isWanted) setFound({ of: rig, risks });
+      })
+      .finally(() => thread.terminate());
+    return () => {
+      isWanted = false;
+      thread.terminate();
+    };
+  }, [rig]);
+  return found?.of === rig ? found.risks : null;
+}

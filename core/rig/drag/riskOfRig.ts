@@ -1,0 +1,110 @@
+import type { DragEnvelope } from '../../drag/dragEnvelope';
+import type { PlaceAtRisk, PullAtRisk } from '../../drag/riskAlong';
+import { waterAlong, type RunThroughWater } from '../../drag/waterPull';
+import { sharesOf } from '../../joins/joinEfficiency';
+import { ERRORS } from '../../measurement/errors';
+import { PLUS_MINUS_SDS } from '../../numerics/propagate';
+import type { LoadedLine } from '../../spool/loadedLine';
+import type { RigStrength } from '../../strength/rigStrength';
+import type { StrengthKnown } from '../../strength/strengthDraws';
+import { summarisePulls } from '../../strength/summarisePulls';
+import { productIdNow } from '../line/woundSegments';
+import { joinEfficiency, pooledCvOf, productStrength, PULLS_FOR_A_MEAN } from '../strength/strengthOfRig';
+import type { JoinRecord, RigRecord } from '../../record/record';
+
+/** What a chance of breaking is worked out from, and what it rests on. */
+export interface RigAtRisk {
+  readonly places: readonly PlaceAtRisk[];
+  readonly pull: PullAtRisk;
+  /** Lines of which too little is known for a chance: fewer than three pulls, and no other line of their kind lends its scatter. */
+  readonly unknown: readonly string[];
+  /** Joins that nobody has pulled: there it rests on defaults. */
+  readonly untested: readonly string[];
+}
+
+/** Stations that a chance is worked out at: it costs a hundred times what the envelope does. */
+const STATIONS = 40;
+
+/**
+ * A rig and its drag left alone, as the chance of breaking needs them.
+ *
+ * @param strength of what may be out
+ * @param outM length from the hook to which line may be out (m)
+ */
+export function riskOfRig(
+  record: RigRecord,
+  line: LoadedLine,
+  strength: RigStrength,
+  envelope: DragEnvelope,
+  run: RunThroughWater,
+  outM: number,
+): RigAtRisk {
+  const water = waterAlong(line, run);
+  const unknown = new Set<string>();
+  const untested: string[] = [];
+  const lineOf = (segmentId: string): StrengthKnown => {
+    const known = lineKnown(record, productIdNow(record, segmentId));
+    if (!known.isEnough) unknown.add(known.name);
+    return known.strength;
+  };
+  const places = strength.places.map((place): PlaceAtRisk => {
+    const join = place.kind === 'join' ? record.joins.find((each) => each.id === place.id) : undefined;
+    const { id, name, fromHookM, toHookM } = place;
+    const at = { id, name, fromHookM, toHookM, waterN: water(fromHookM).value };
+    if (!join) return { ...at, lines: [lineOf(id)], keeps: null };
+    if (sharesOf(join.breaks).length < PULLS_FOR_A_MEAN) untested.push(name);
+    const ends = [join.innerSegmentId, join.outerSegmentId].flatMap((each) => (each === null ? [] : [each]));
+    return { ...at, lines: ends.map(lineOf), keeps: joinKnown(join) };
+  });
+  const reached = envelope.points.filter((point) => point.lengthOutM > 0 && point.lengthOutM <= outM + 1e-9);
+  const every = Math.max(1, Math.ceil(reached.length / STATIONS));
+  return {
+    places,
+    pull: {
+      stations: reached
+        .filter((_, index) => (reached.length - 1 - index) % every === 0)
+        .map((point) => ({
+          lengthOutM: point.lengthOutM,
+          tipN: point.tipForceN,
+          growthRelativeSd: point.factorPlusMinusShare / PLUS_MINUS_SDS,
+          waterN: point.fishForceN - point.tipForceN,
+          surgeN: 0,
+        })),
+      setRelativeSd: ERRORS.dragSetShare.sd,
+      waterRelativeSd: run.friction.sd / run.friction.value,
+      surgeRelativeSd: 0,
+    },
+    unknown: [...unknown],
+    untested,
+  };
+}
+
+/** How far off a label is as a statement of strength: as strengths of rigs take it. */
+function lineKnown(record: RigRecord, productId: string) {
+  const { product, summary, strengthN, gaugeLengthM } = productStrength(record, productId);
+  const own = summary !== null && summary.n >= PULLS_FOR_A_MEAN ? summary : null;
+  const lent = own ? null : pooledCvOf(record, productId);
+  const strength: StrengthKnown = {
+    ...{ key: `line ${productId}`, mean: own?.meanN ?? strengthN?.value ?? NaN },
+    beliefRelativeSd: strengthN ? strengthN.sd / strengthN.value : 1,
+    ...{ pulls: own?.n ?? 0, cv: own?.cv ?? lent?.cv ?? null },
+    ...{ degrees: own ? own.n - 1 : (lent?.degrees ?? 0), lotRelativeSd: ERRORS.lotShare.sd },
+    gaugeLengthM: gaugeLengthM ?? USUAL_GAUGE_M,
+  };
+  return { name: product.name, strength, isEnough: own !== null || lent !== null };
+}
+
+/** Length of the pieces that people pull (common practice, no source). */
+const USUAL_GAUGE_M = 0.5;
+
+function joinKnown(join: JoinRecord): StrengthKnown {
+  const shares = sharesOf(join.breaks);
+  const efficiency = joinEfficiency(join);
+  const summary = summarisePulls(shares, null);
+  const own = shares.length >= PULLS_FOR_A_MEAN && summary.ok ? summary.value : null;
+  return {
+    ...{ key: `join ${join.kind}`, mean: efficiency.value, beliefRelativeSd: efficiency.sd / efficiency.value },
+    ...{ pulls: own?.n ?? 0, cv: own?.cv ?? null, degrees: own ? own.n - 1 : 0 },
+    ...{ lotRelativeSd: 0, gaugeLengthM: null },
+  };
+}
