@@ -47,13 +47,13 @@ function Known({ risks, rig, outM }: { risks: readonly RiskAtLength[]; rig: RigA
         : isSafe
           ? `Left alone it breaks in fewer than 1 of 100 pulls all the way to ${format.length(outM)}`
           : `Left alone it breaks in fewer than 1 of 100 pulls up to ${format.length(safeM)} out`}
-      : with {format.length(last.lengthOutM)} out <b className="figures">{oneIn(last.chance)}</b> ({oneIn(most)} to{' '}
-      {oneIn(least)}), most often {last.likeliest.name};{' '}
+      : with {format.length(last.lengthOutM)} out <b className="figures">{oneIn(last.chance)}</b>
+      {oneIn(most) !== oneIn(least) && ` (${oneIn(most)} to ${oneIn(least)})`}, most often {last.likeliest.name};{' '}
       {inAHundred(last.chance) >= 0.01
         ? `in a hundred such pulls ${format.percent(inAHundred(last.chance))}. `
         : 'in a hundred such pulls hardly ever. '}
       A steady pull, no jerk.
-      {rig.untested.length > 0 && ` Nobody has pulled ${rig.untested.join(' and ')}: there it is a default.`}
+      {rig.untested.length > 0 && ` Nobody has pulled: ${rig.untested.join(', ')}. There it is a default.`}
     </>
   );
 }

@@ -283,7 +283,7 @@ describe('how likely it breaks', () => {
       const said = await screen.findByText(/fewer than 1 of 100 pulls up to 60\.0 m out/);
       expect(said).toHaveTextContent(/with 200 m out 1 in 25 \(1 in 8 to 1 in 100\), most often the swivel/);
       expect(said).toHaveTextContent(/in a hundred such pulls 98 %/);
-      expect(said).toHaveTextContent(/Nobody has pulled .*there it is a default/);
+      expect(said).toHaveTextContent(/Nobody has pulled: .*There it is a default/);
     } finally {
       globalThis.Worker = before;
     }
