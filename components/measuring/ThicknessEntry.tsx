@@ -15,6 +15,12 @@ import { useUnits } from '@/components/units/UnitsProvider';
 
 const ROW = { min: 0.0005, max: 0.2 };
 
+/** Beyond so many of both SDs a thickness is more likely a slip than a line: asked about, and kept if it is meant. */
+const FAR_SDS = 3;
+
+const isFar = (found: Known, believed: Known): boolean =>
+  Math.abs(found.value - believed.value) > FAR_SDS * Math.hypot(found.sd, believed.sd);
+
 /** A line's thickness by a row of wraps or a caliper, kept with the ± of that very measurement. */
 export function ThicknessEntry({
   lineId,
@@ -95,6 +101,12 @@ export function ThicknessEntry({
         <p aria-live="polite">
           That is <b className="figures">{format.thickness(found.value)}</b> ±{' '}
           {format.thickness(PLUS_MINUS_SDS * found.sd)}.
+        </p>
+      )}
+      {found && isFar(found, line.diameterM) && (
+        <p role="alert" className="font-semibold text-warn">
+          That is far from what it was taken for. Count and measure again before you keep it; or is another line in your
+          hand?
         </p>
       )}
       <Button weight="main" disabled={state.kind === 'sending' || !found} onClick={() => void store()}>

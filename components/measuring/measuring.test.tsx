@@ -49,6 +49,13 @@ describe('where a figure stands', () => {
     expect(dialog).toHaveTextContent(/Read it at five places/);
     fireEvent.change(await within(dialog).findByLabelText(/Readings in mm/), { target: { value: '0,44 0.45 0.46' } });
     await waitFor(() => expect(dialog).toHaveTextContent(/That is 0\.45 mm ± 0\.02 mm/));
+    expect(dialog).not.toHaveTextContent(/far from what it was taken for/);
+    // Twice as thick is a slip of the hand: it is asked about before it is kept.
+    const readings = within(dialog).getByLabelText(/Readings in mm/);
+    fireEvent.change(readings, { target: { value: '0.90 0.90' } });
+    expect(await within(dialog).findByRole('alert')).toHaveTextContent(/far from what it was taken for/);
+    fireEvent.change(readings, { target: { value: '0,44 0.45 0.46' } });
+    await waitFor(() => expect(dialog).not.toHaveTextContent(/far from what it was taken for/));
     await act(async () => {
       fireEvent.click(within(dialog).getByRole('button', { name: 'Keep this thickness' }));
       await Promise.resolve();
