@@ -5,13 +5,13 @@ import { useSearchParams } from 'next/navigation';
 import { figuresOfRig, type RigFigure } from '@/core/rig/worth/figuresOfRig';
 import type { FigureKind } from '@/core/worth/enough';
 import { keyOf } from '@/core/worth/measurement';
+import { minutesFor } from '@/core/worth/minutes';
 import { measureNext, NEARLY, quickestTo, type MeasureOption } from '@/core/worth/measureNext';
 import { ENOUGH_WORDS, figureWords, measurementWords, plusMinusWords } from '@/words/measuring';
 import { useRig } from '@/components/rig/RigProvider';
 import { Button } from '@/components/ui/Button';
 import { useUnits } from '@/components/units/UnitsProvider';
 import { useSay } from '@/components/units/useSay';
-import { crewMinutes } from './figures';
 import { MeasureDialog } from './MeasureDialog';
 
 export function MeasureNextInside({ kinds }: { kinds: readonly FigureKind[] }) {
@@ -35,7 +35,7 @@ function Figures({ figures }: { figures: readonly RigFigure[] }) {
   const { record } = useRig();
   const meant = useSearchParams().get('measure');
   const weighed = useMemo(() => {
-    const minutesOf = crewMinutes(record);
+    const minutesOf = minutesFor(record.minutes);
     const each = figures.map((figure) => ({
       figure,
       options: measureNext([figure], minutesOf),

@@ -3,10 +3,11 @@ import { estimateCounter, type CounterEstimate } from '../../core/calibration/es
 import { ERRORS } from '../../core/measurement/errors';
 import { PLUS_MINUS_SDS } from '../../core/numerics/propagate';
 import { sdOfBelief } from '../../core/worth/belief';
-import { enoughOf, isUseless, LEVEL_BY_HAND_M } from '../../core/worth/enough';
+import { enoughOf, isUseless, lengthByHandM } from '../../core/worth/enough';
 import { loadFigure, type LoadGoal } from '../../core/worth/loadFigures';
 import { loadMeasurements } from '../../core/worth/loadMeasurements';
-import { MEASUREMENT_KINDS, USUAL_MINUTES, type Measurement } from '../../core/worth/measurement';
+import { usualWalkM } from '../../core/rig/count/adviceForRig';
+import { MEASUREMENT_KINDS, spoolToTryM, USUAL_MINUTES, type Measurement } from '../../core/worth/measurement';
 import {
   measureNext as optionsFor,
   measureSet,
@@ -176,11 +177,7 @@ function ofLoad(request: Request): Asked | ComputeResult {
   return {
     ...figure,
     measurements: measurementsOf(request, estimate, free),
-    // A metre of line raises the level by its area over the circumference and the width.
-    byHandM: freeSegment
-      ? (LEVEL_BY_HAND_M * Math.PI * reel.fullDiameterM * reel.widthM) /
-        woundAreaM2(freeSegment.lineDiameterM, freeSegment.packing)
-      : 0,
+    byHandM: freeSegment ? lengthByHandM(reel, woundAreaM2(freeSegment.lineDiameterM, freeSegment.packing)) : 0,
   };
 }
 
@@ -212,7 +209,6 @@ function measurementsOf(
       },
     ];
   });
-  const { woundLengthM } = estimate.best.line;
   const freeM = estimate.best.line.segments[free]?.lengthM ?? 0;
   return loadMeasurements({
     rigId: 'this load',
@@ -221,11 +217,9 @@ function measurementsOf(
     isWound: goal.kind !== 'length',
     canReadLevel: evidence.levelBelowRimM === null,
     hasCounter: counter !== null,
-    walkM: goal.kind === 'counter' ? Math.min(30.48, 0.9 * woundLengthM) : 0.9 * woundLengthM,
+    walkM: usualWalkM(estimate.best.line),
     coloursM: [],
     spool:
-      free >= 0
-        ? { segmentId: String(free), name: segments[free]?.name ?? '', lengthM: Math.min(100, 0.7 * freeM) }
-        : null,
+      free >= 0 ? { segmentId: String(free), name: segments[free]?.name ?? '', lengthM: spoolToTryM(freeM) } : null,
   });
 }

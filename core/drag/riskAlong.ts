@@ -1,6 +1,7 @@
 import { requirePositive } from '../result';
 import {
   breakChance,
+  deviateAt,
   drawStrength,
   meanOverLength,
   type Chance,
@@ -71,8 +72,8 @@ interface Drawn {
 }
 
 /**
- * Chance that anything breaks with a pull to each of some lengths, the drag left alone: the share of posterior draws in which any piece or join between
- * hook and spool has more tension on it than it holds. In each draw one spool has one mean for the whole of its line, a kind of join one
+ * Chance that anything breaks with a pull to each of some lengths, the drag left alone: the share of posterior draws in which any piece
+ * or join between hook and spool has more tension on it than it holds. In each draw one spool has one mean for the whole of its line, a kind of join one
  * factor, the drag one setting; what single pieces scatter is integrated in closed form inside it (Rao–Blackwell), so that a
  * few hundred draws tell a chance in a thousand.
  *
@@ -89,11 +90,7 @@ export function riskAlong(
   const known = new Map(
     places.flatMap(({ lines, keeps }) => [...lines, ...(keeps ? [keeps] : [])]).map((each) => [each.key, each]),
   );
-  const normal = (): number => {
-    // Box and Muller 1958.
-    const radius = Math.sqrt(-2 * Math.log(1 - chance()));
-    return radius * Math.cos(2 * Math.PI * chance());
-  };
+  const normal = (): number => deviateAt(chance());
   const spread = new Map([...known.keys()].map((key) => [key, evenly(draws, chance)]));
   const drawn = Array.from({ length: draws }, (_, index): Drawn => ({
     of: new Map([...known].map(([key, each]) => [key, drawStrength(each, chance, spread.get(key)?.[index] ?? 0.5)])),

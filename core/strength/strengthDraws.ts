@@ -50,11 +50,12 @@ const LEAST_SHARE = 0.05;
 /** Sum of squares of so many normal deviates. */
 function chiSquare(degrees: number, chance: Chance): number {
   let sum = 0;
-  for (let index = 0; index < degrees; index += 1) sum += quantile(chance()) ** 2;
+  for (let index = 0; index < degrees; index += 1) sum += deviateAt(chance()) ** 2;
   return sum;
 }
 
-const quantile = (share: number): number => normalQuantile(Math.min(Math.max(share, 1e-15), 1 - 1e-15), 0, 1);
+/** A normal deviate at a share of its distribution. */
+export const deviateAt = (share: number): number => normalQuantile(Math.min(Math.max(share, 1e-15), 1 - 1e-15), 0, 1);
 
 /**
  * One draw of a strength from what is known of it: the scatter from its scaled inverse χ², with the usual scatter beside the pulls' own;
@@ -72,7 +73,7 @@ export function drawStrength(known: StrengthKnown, chance: Chance, meanAt: numbe
   // Of a spool that was pulled another one is on: both differ from what spools are on average.
   const ofMean = pulls > 0 ? Math.hypot(scatter / Math.sqrt(pulls), lotRelativeSd * Math.SQRT2) : beliefRelativeSd;
   return {
-    mean: mean * Math.max(1 + ofMean * quantile(meanAt), LEAST_SHARE),
+    mean: mean * Math.max(1 + ofMean * deviateAt(meanAt), LEAST_SHARE),
     scatter: scatterOf(scatter),
     lengthShare: chance(),
   };

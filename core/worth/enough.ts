@@ -13,7 +13,19 @@ export interface Enough {
 }
 
 /** What a level is read and wound to by hand (m). */
-export const LEVEL_BY_HAND_M = PLUS_MINUS_SDS * ERRORS.levelM.sd;
+const LEVEL_BY_HAND_M = PLUS_MINUS_SDS * ERRORS.levelM.sd;
+
+/**
+ * What a hand's level comes to in line: a metre of line raises the level by its area over circumference and width.
+ *
+ * @param areaM2 space that a metre of it takes on the spool (m²)
+ */
+export function lengthByHandM(
+  spool: { readonly fullDiameterM: number; readonly widthM: number },
+  areaM2: number,
+): number {
+  return (LEVEL_BY_HAND_M * Math.PI * spool.fullDiameterM * spool.widthM) / areaM2;
+}
 
 /** A counter is called true to within 1 %, and a length is right to within as much (common practice). */
 const TRUE_SHARE = 0.01;

@@ -33,6 +33,13 @@ export const wrapsFor = (diameterM: number): number => Math.max(WRAPS, Math.ceil
 
 /** How many turns of a spool are counted (common practice). */
 export const TURNS = 100;
+/** Longest spool that is wound on to try how a line packs (m), and the share of a planned length that it may be. */
+const SPOOL_M = 100;
+const SPOOL_SHARE = 0.7;
+
+/** Length of a spool that is wound on alone, of a line of which so much is planned (m). */
+export const spoolToTryM = (plannedM: number): number => Math.min(SPOOL_M, SPOOL_SHARE * plannedM);
+
 /** Pulls that make a mean. */
 export const PULLS = 3;
 

@@ -1,5 +1,5 @@
 import { median } from '../numerics/median';
-import { MEASUREMENT_KINDS, USUAL_MINUTES, type MeasurementKind } from './measurement';
+import { MEASUREMENT_KINDS, USUAL_MINUTES, type Measurement, type MeasurementKind } from './measurement';
 
 /** How long one kind of measurement takes, and who says so. */
 export interface KnownMinutes {
@@ -31,7 +31,8 @@ export function knownMinutes(
   });
 }
 
-/** Minutes of every kind: those that are known, else as long as is usual. */
-export function minutesOf(known: readonly KnownMinutes[], kind: MeasurementKind): number {
-  return known.find((each) => each.kind === kind)?.minutes ?? USUAL_MINUTES[kind];
-}
+/** How many minutes a measurement takes a crew: as they are known, else as long as is usual. */
+export const minutesFor =
+  (known: readonly KnownMinutes[]) =>
+  ({ kind }: Pick<Measurement, 'kind'>): number =>
+    known.find((each) => each.kind === kind)?.minutes ?? USUAL_MINUTES[kind];

@@ -7,7 +7,13 @@ import type { Known } from '../../core/provenance/source';
 import { covarianceAfter, sdOfBelief } from '../../core/worth/belief';
 import { loadFigure } from '../../core/worth/loadFigures';
 import { loadMeasurements, type LoadToMeasure } from '../../core/worth/loadMeasurements';
-import { USUAL_MINUTES, TURNS, type Measurement, type MeasurementKind } from '../../core/worth/measurement';
+import {
+  spoolToTryM,
+  USUAL_MINUTES,
+  TURNS,
+  type Measurement,
+  type MeasurementKind,
+} from '../../core/worth/measurement';
 import { measureNext, measureSet, NEARLY, quickestTo, type FigureToNarrow } from '../../core/worth/measureNext';
 import { normalDeviate } from '../../instruments/random';
 import { believedLine, strainOf } from './honest/observed';
@@ -115,7 +121,7 @@ class Bench {
     if (!figure) return null;
     const { measurements } = this.figure(NOTHING, {
       isWound: false,
-      spool: { segmentId: first.id, name: first.id, lengthM: Math.min(100, 0.7 * figure.value) },
+      spool: { segmentId: first.id, name: first.id, lengthM: spoolToTryM(figure.value) },
     });
     return { id: 'length', belief: figure.belief, enough: 0.01 * figure.value, measurements };
   }

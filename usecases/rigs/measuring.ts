@@ -4,9 +4,8 @@ import type { RigRecord } from '../../core/record/record';
 import { rigView } from '../../core/rig/view/rigView';
 import { figuresOfRig, type RigFigure } from '../../core/rig/worth/figuresOfRig';
 import type { Reason } from '../../core/reasons';
-import type { Measurement } from '../../core/worth/measurement';
 import { LEAST_GAIN, measureNext, measureSet, type MeasureOption, type MeasureSet } from '../../core/worth/measureNext';
-import { minutesOf, type KnownMinutes } from '../../core/worth/minutes';
+import { minutesFor, type KnownMinutes } from '../../core/worth/minutes';
 import type { BoatDb } from '../../db/withBoat';
 import { pageOf, RODS_BESIDE_EACH_OTHER, type PageOf } from './locker';
 
@@ -46,14 +45,14 @@ export async function readMeasuring(db: BoatDb, find: string, page: number, minu
     await turn();
   }
   const known = rigs[0]?.minutes ?? [];
-  const minutesFor = ({ kind }: Measurement): number => minutesOf(known, kind);
+  const minutesOf = minutesFor(known);
   return {
     ...paged,
     figures: figures.map(({ id, rigId, rigName, kind, of, atM, value, plusMinus, enough, because }) => ({
       ...{ id, rigId, rigName, kind, of, atM, value, plusMinus, enough, because },
     })),
-    options: measureNext(figures, minutesFor).filter((option) => option.gain >= LEAST_GAIN),
-    set: measureSet(figures, minutesFor, minutes),
+    options: measureNext(figures, minutesOf).filter((option) => option.gain >= LEAST_GAIN),
+    set: measureSet(figures, minutesOf, minutes),
     ...{ first, minutes: known },
   };
 }

@@ -79,7 +79,7 @@ export function riskOfRig(
   };
 }
 
-/** How far off a label is as a statement of strength: as strengths of rigs take it. */
+/** A line as far as its strength is known, and whether that is enough for a chance: by its own pulls, or with a scatter that is lent. */
 function lineKnown(record: RigRecord, productId: string) {
   const { product, summary, strengthN, gaugeLengthM } = productStrength(record, productId);
   const own = summary !== null && summary.n >= PULLS_FOR_A_MEAN ? summary : null;

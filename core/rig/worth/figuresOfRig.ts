@@ -5,7 +5,7 @@ import { oncePer } from '../../oncePer';
 import { because, type Reason } from '../../reasons';
 import { woundAreaM2 } from '../../spool/spoolGeometry';
 import { sdOfBelief } from '../../worth/belief';
-import { enoughOf, LEVEL_BY_HAND_M, type Enough, type FigureKind } from '../../worth/enough';
+import { enoughOf, lengthByHandM, type Enough, type FigureKind } from '../../worth/enough';
 import { loadFigure, type LoadGoal } from '../../worth/loadFigures';
 import { loadMeasurements } from '../../worth/loadMeasurements';
 import type { FigureToNarrow } from '../../worth/measureNext';
@@ -88,11 +88,9 @@ function ofPlan(view: RigView): readonly RigFigure[] {
   if (!figure) return [];
   const measurements = loadMeasurements(loadToMeasure(record, estimate));
   const solved = current.line.segments.find((segment) => segment.id === free?.id);
-  // A metre of line raises the level by a / (π D w).
-  const { widthM } = current.line.spool;
+  const { fullDiameterM, spool } = current.line;
   const byHandM = solved
-    ? (LEVEL_BY_HAND_M * Math.PI * current.line.fullDiameterM * widthM) /
-      woundAreaM2(solved.lineDiameterM, solved.packing)
+    ? lengthByHandM({ fullDiameterM, widthM: spool.widthM }, woundAreaM2(solved.lineDiameterM, solved.packing))
     : 0;
   return [named(view, { ...figure, kind: goal.kind, of: solved?.name ?? '', atM: null, measurements }, byHandM)];
 }

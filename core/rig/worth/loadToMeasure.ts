@@ -3,14 +3,11 @@ import type { CounterEstimate } from '../../calibration/estimateCounter';
 import { bulkRelativeSd } from '../../load/planLoad';
 import { MATERIAL } from '../../materials/materials';
 import type { LineToMeasure, LoadToMeasure } from '../../worth/loadMeasurements';
+import { spoolToTryM } from '../../worth/measurement';
 import { usualWalkM } from '../count/adviceForRig';
 import { productOf } from '../line/planForRig';
 import { productIdNow } from '../line/woundSegments';
 import type { RigRecord } from '../../record/record';
-
-/** Longest spool that is wound on to try how a line packs (m), and the share of a planned length that it may be. */
-const SPOOL_M = 100;
-const SPOOL_SHARE = 0.7;
 
 /**
  * What of a rig's load can be measured, and what was.
@@ -44,9 +41,7 @@ export function loadToMeasure(record: RigRecord, estimate: CounterEstimate): Loa
     hasCounter: reel.counter !== null,
     walkM: line.woundLengthM > 0 ? usualWalkM(line) : null,
     coloursM: isWound ? coloursOffM(record, line.segments) : [],
-    spool: free
-      ? { segmentId: free.id, name: free.name, lengthM: Math.min(SPOOL_M, SPOOL_SHARE * free.lengthM) }
-      : null,
+    spool: free ? { segmentId: free.id, name: free.name, lengthM: spoolToTryM(free.lengthM) } : null,
   };
 }
 
