@@ -175,6 +175,15 @@ describe('the list of a boat', () => {
     expect(set.getByRole('link', { name: '10 min' })).toHaveAttribute('href', '/boats/boat/measure?minutes=10');
   });
 
+  it('says so where it is of some of the rods only, and stays on that page', () => {
+    show({ page: 2, pages: 3, total: 60 });
+    expect(screen.getByText(/This list is of the rods on this page, 2 of 3/)).toBeVisible();
+    expect(screen.getByRole('link', { name: '10 min' })).toHaveAttribute(
+      'href',
+      '/boats/boat/measure?minutes=10&page=2',
+    );
+  });
+
   it('says that all is known well enough, and shows whose minutes it reckons with', async () => {
     show({ options: [], set: { steps: [], minutes: 0, figures: [] }, figures: [{ ...figure, plusMinus: 1 }] });
     expect(screen.getByText(/Every figure of 1 is known well enough/)).toBeVisible();

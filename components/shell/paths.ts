@@ -10,9 +10,9 @@ export const stationPath = (boatId: string, rigId: string, station: Station): st
 
 /** Every rod of a boat by its counter, and the card of one rod. */
 export const fleetPath = (boatId: string): string => `/boats/${boatId}/fleet`;
-/** What to measure next on a boat, for so many minutes. */
-export const measuringPath = (boatId: string, minutes?: number): string =>
-  `/boats/${boatId}/measure${minutes === undefined ? '' : `?minutes=${minutes}`}`;
+/** What to measure next on a boat, for so many minutes, on a page of its rods where there are more than one. */
+export const measuringPath = (boatId: string, minutes?: number, page = 1): string =>
+  `/boats/${boatId}/measure${minutes === undefined ? '' : `?minutes=${minutes}${page > 1 ? `&page=${page}` : ''}`}`;
 export const cardPath = (boatId: string, rigId: string): string => `${rigPath(boatId, rigId)}/card`;
 
 /** Run sheets on paper: of one load, and of all loads of a boat. */

@@ -44,6 +44,12 @@ export function BoatNext({
   const times = TIMES.some((each) => each === timeMinutes) ? TIMES : [...TIMES, timeMinutes];
   return (
     <div className="flex flex-col gap-4">
+      {measuring.pages > 1 && (
+        <p role="note">
+          This list is of the rods on this page, {measuring.page} of {measuring.pages}: what teaches rods on other pages
+          too is worth more than is said here.
+        </p>
+      )}
       {first.length > 0 && (
         <Card title="Answer these first">
           <ul className="flex flex-col gap-1">
@@ -65,7 +71,7 @@ export function BoatNext({
             {times.map((each) => (
               <Link
                 key={each}
-                href={measuringPath(boatId, each)}
+                href={measuringPath(boatId, each, measuring.page)}
                 aria-current={each === timeMinutes ? 'true' : undefined}
                 className={`inline-flex min-h-11 items-center px-3 font-semibold ${each === timeMinutes ? 'bg-ink text-card' : 'text-chalk underline'}`}
               >
