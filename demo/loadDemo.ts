@@ -377,15 +377,14 @@ async function towPlaner(
   { name, speedKn, positions }: NonNullable<DemoRig['done']['planer']>,
 ): Promise<void> {
   for (const leverPosition of positions) {
-    const lever = leverOfRig(await recordOf(db, rigId));
-    if (!lever.curve.ok) throw new Error(`demo data: ${lever.curve.reason}`);
-    const holdsN = lever.curve.value.forceAt(leverPosition);
-    if (holdsN === null) throw new Error('demo data: the lever was not pulled there');
-    const look = { planer: name, speedMS: speedKn * KNOT_MS, holdsN };
+    const { curve } = leverOfRig(await recordOf(db, rigId));
+    const look = { planer: name, speedMS: speedKn * KNOT_MS, leverPosition };
     const shown = must(await workVirtualReel(db, rigId, { act: 'tow-planer', ...look, water: 'ordinary' }));
     const { creep, instrument } = shown;
     if (!creep) throw new Error('demo data: the planer was not looked at');
     const sea = { heading: 'into the waves', current: 'with you' } as const;
-    must(await recordPlanerLook(db, rigId, { ...look, ...sea, leverPosition, creep, isSet: true, instrument }));
+    const holdsN = curve.ok ? curve.value.forceAt(leverPosition) : null;
+    const seen = { creep, isSet: true, handPull: null, strike: null };
+    must(await recordPlanerLook(db, rigId, { ...look, ...sea, ...seen, holdsN, instrument }));
   }
 }

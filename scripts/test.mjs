@@ -51,7 +51,7 @@ const jestReport = `${folder}/jest.json`;
 await runner(
   'unit, component and integration tests',
   'jest',
-  ['--json', `--outputFile=${jestReport}`, '--silent'],
+  ['--json', `--outputFile=${jestReport}`, '--silent', '--maxWorkers=100%'],
   clusterEnv(cluster),
   jestReport,
   (report) => [report.numPassedTests, report.numFailedTests + report.numRuntimeErrorTestSuites],

@@ -5,11 +5,12 @@ import { SCHOOLS } from '../core/joins/schools';
 import { ERRORS } from '../core/measurement/errors';
 import { labelDiameterRelativeSd } from '../core/measurement/lineErrors';
 import { MATERIAL, MATERIALS } from '../core/materials/materials';
-import { CREEPS, CURRENTS, HEADINGS, waterOf } from '../core/drag/planerBracket';
+import { CREEPS, CURRENTS, HAND_PULLS, HEADINGS } from '../core/drag/planer/planerLooks';
 import { reelShape } from '../core/gear/reelShape';
 import { learnFromLoads, knownBy, withKnowledge, type BoatEvidence } from '../core/rig/load/learnFromLoads';
 import { planForRig } from '../core/rig/line/planForRig';
 import type { Known } from '../core/provenance/source';
+import { STRIKES } from '../core/record/drag';
 import {
   DRAG_KINDS,
   LENGTH_IS,
@@ -489,16 +490,19 @@ function anyMeasurements(draw: Draw, load: LoadRecord | null, products: readonly
       : [],
     planerLooks: many(4, (index) => {
       const [heading, current] = [draw.of(HEADINGS), draw.of(CURRENTS)];
+      const leverPosition = draw.chance(0.7) ? draw.between({ min: 0.01, max: 1 }) : null;
+      const holdsN = leverPosition === null || draw.chance(0.5) ? draw.between(LIMITS.forceN) : null;
       return {
         id: `look${index}`,
         planer: draw.of(['small', 'large']),
         speedMS: draw.between({ min: 0.2, max: 15 }),
-        holdsN: draw.between(LIMITS.forceN),
-        leverPosition: draw.chance(0.7) ? draw.between({ min: 0, max: 1 }) : null,
+        ...{ leverPosition, holdsN },
         heading,
         current,
-        water: waterOf(heading, current),
-        creep: draw.of(CREEPS),
+        presetTurns: draw.chance(0.5) ? draw.between({ min: -10, max: 10 }) : null,
+        handPull: draw.chance(0.3) ? draw.of(HAND_PULLS) : null,
+        strike: draw.chance(0.2) ? draw.of(STRIKES) : null,
+        creep: draw.chance(0.8) ? draw.of(CREEPS) : null,
         isSet: draw.chance(0.8),
         instrument: 'eye',
         at: at(14),

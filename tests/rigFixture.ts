@@ -76,7 +76,7 @@ export function plannedRig(): RigRecord {
     note: '',
     hangM: null,
     workingRange: null,
-  reach: null,
+    reach: null,
     minutes: [],
     fill: null,
     archivedAt: null,

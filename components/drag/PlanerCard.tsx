@@ -2,8 +2,6 @@
 
 import dynamic from 'next/dynamic';
 import type { ComponentProps } from 'react';
-import { planerBracket } from '@/core/drag/planerBracket';
-import { useUnits } from '@/components/units/UnitsProvider';
 import { CollapsibleCard } from '@/components/ui/CollapsibleCard';
 
 /** Loaded when it is first opened. */
@@ -11,15 +9,13 @@ const Inside = dynamic(() => import('./PlanerCardInside').then(({ PlanerCardInsi
   ssr: false,
 });
 
-/** A planer bracketed by what creeps and what holds. */
+/** A planer by feel: where the lever stops its creep. */
 export function PlanerCard(props: ComponentProps<typeof Inside>) {
-  const { planerLooks } = props.view.record;
-  const { format } = useUnits();
-  const planer = planerLooks.at(-1)?.planer;
-  const bracket = planerBracket(planerLooks.filter((look) => look.planer === planer));
-  const line = bracket.ok
-    ? `${planer}: ${format.force(bracket.value.lowN)} to ${format.force(bracket.value.highN)} at 6 kn, by ${bracket.value.counted} looks`
-    : 'what creeps and what holds brackets its pull; nobody pretends to know it beforehand';
+  const looks = props.view.record.planerLooks;
+  const last = looks.at(-1);
+  const line = last
+    ? `${last.planer}: ${looks.filter((look) => look.planer === last.planer).length} looks so far`
+    : 'where the lever stops the creep, from what you see of it in tow: no scale needed';
   return (
     <CollapsibleCard title="A planer" line={line}>
       <Inside {...props} />

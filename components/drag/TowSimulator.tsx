@@ -2,7 +2,7 @@
 
 import { line as linePath } from 'd3-shape';
 import { useMemo, useState } from 'react';
-import { TOW_S, towPlaner, type TowResult, type TowSample } from '@/core/drag/towPlaner';
+import { TOW_S, towPlaner, type TowResult, type TowSample } from '@/core/drag/planer/towPlaner';
 import { fromSi, KNOT_MS } from '@/core/units/units';
 import { useUnits } from '@/components/units/UnitsProvider';
 import { seededRandom } from '@/instruments/random';

@@ -52,19 +52,15 @@ const at = (position: number, forceN: number, presetTurns = 0): LeverPointRecord
 const SWEEP = [at(0, 0), at(0.5, 15), at(1, 24)];
 const acted = (...acts: readonly PresetActRecord['act'][]): readonly PresetActRecord[] =>
   acts.map((act, index) => ({ id: String(index), act, at: '' }));
-const look = (holdsN: number, creep: PlanerLookRecord['creep'], isSet = true): PlanerLookRecord => ({
-  id: `${holdsN} ${creep}`,
-  planer: 'number 1',
-  speedMS: 3.09,
-  holdsN,
-  leverPosition: null,
-  heading: 'into the waves',
-  current: 'with you',
-  water: 'ordinary',
-  creep,
-  isSet,
-  instrument: 'read by eye',
-  at: '',
+const look = (
+  leverPosition: number,
+  creep: PlanerLookRecord['creep'],
+  isSet = true,
+  holdsN: number | null = null,
+): PlanerLookRecord => ({
+  ...{ id: `${leverPosition} ${creep}`, planer: 'number 1', speedMS: 3.09, leverPosition, holdsN, creep, isSet },
+  ...{ presetTurns: null, handPull: null, strike: null, instrument: 'read by eye', at: '' },
+  ...{ heading: 'into the waves', current: 'with you' },
 });
 const lever = () => within(screen.getByRole('region', { name: 'The lever over its sweep' }));
 
@@ -138,45 +134,70 @@ describe('a planer', () => {
     return within(screen.getByRole('region', { name: 'A planer' }));
   };
 
-  it('knows nothing of one that was never set', () => {
-    renderRig(leverRig({ planerLooks: [look(40, 'none', false)] }), <DragStation />);
+  it('begins with half of the preset and half of the sweep, and learns nothing of one that was never set', async () => {
+    renderRig(leverRig({ planerLooks: [look(0.3, 'none', false)] }), <DragStation />);
     const planer = open();
-    expect(planer.getByText(/No observation of a planer that was set yet/)).toBeInTheDocument();
+    expect(await planer.findByText(/preset at half of its travel/)).toBeInTheDocument();
     expect(planer.getByRole('cell', { name: 'no, not set' })).toBeInTheDocument();
+    expect(planer.getByText(/too tight to feel a strike is not known yet/)).toBeInTheDocument();
   });
 
-  it('brackets its pull, and says that this rig is too weak for it', () => {
-    const planerLooks = [look(100, 'much'), look(140, 'some'), look(190, 'none')];
-    renderRig(leverRig({ planerLooks, leverPoints: SWEEP }), <DragStation />);
+  it('says by feel where the lever belongs, and what the preset is, with no newtons anywhere', async () => {
+    const planerLooks = [look(0.7, 'much'), look(0.8, 'some'), look(0.95, 'none')];
+    renderRig(leverRig({ planerLooks }), <DragStation />);
     const planer = open();
-    expect(planer.getByText(/is what it pulls at 6\.0 kn \(90 %\)/)).toHaveTextContent(/by 3 looks/);
-    expect(planer.getByText(/more than the weakest place of this rig holds/)).toBeInTheDocument();
+    expect(await planer.findByText(/the creep stops at/)).toHaveTextContent(/by 3 looks/);
     expect(planer.getByText(/The preset is too loose/)).toBeInTheDocument();
-    expect(planer.getByText(/Slow down\./)).toBeInTheDocument();
-    expect(planer.getByText(/braid for planers/)).toBeInTheDocument();
+    expect(planer.queryByText(/it pulls/)).toBeNull();
+    expect(planer.getByRole('img', { name: /Where the lever stops the creep/ })).toBeInTheDocument();
+  });
+
+  it('says in newtons, where there are any, that the rig or its reel is too weak for it', async () => {
+    const planerLooks = [look(0.3, 'much', true, 100), look(0.5, 'some', true, 140), look(0.8, 'none', true, 190)];
+    const record = leverRig({ planerLooks, leverPoints: SWEEP });
+    renderRig({ ...record, reel: { ...record.reel, dragLimitN: 120 } }, <DragStation />);
+    const planer = open();
+    expect(await planer.findByText(/By the lever curve it pulls/)).toHaveTextContent(/by 3 looks/);
+    expect(planer.getByText(/this reel’s maker allows|this reel's maker allows/)).toBeInTheDocument();
+    expect(planer.getByText(/more than the weakest place of this rig holds/)).toBeInTheDocument();
+    expect(planer.getByText(/Braid for planers/)).toBeInTheDocument();
+  });
+
+  it('has the spool held before the lever goes to free', () => {
+    renderRig(leverRig(), <DragStation />);
+    const steps = open()
+      .getAllByRole('listitem', { hidden: true })
+      .map((item) => item.textContent);
+    const place = (words: RegExp) => steps.findIndex((text) => words.test(text));
+    expect(place(/Hold the spool/)).toBeLessThan(place(/Only now the lever to free/));
+    expect(place(/Only now the lever to free/)).toBeLessThan(place(/One or two turns of the preset/));
+  });
+
+  it('names the look that does not fit the others', async () => {
+    const planerLooks = [look(0.45, 'much'), look(0.6, 'none'), look(0.5, 'some'), look(0.2, 'none')];
+    renderRig(leverRig({ planerLooks }), <DragStation />);
+    expect(await open().findByRole('cell', { name: /fits the others worst/ })).toBeInTheDocument();
   });
 
   it('notes a look as it was, and says when it will not count', async () => {
     renderRig(leverRig(), <DragStation />);
     const planer = open();
-    fireEvent.change(planer.getByLabelText('The drag holds'), { target: { value: '9 kg' } });
+    fireEvent.change(planer.getByLabelText(/Lever stands at/), { target: { value: '40' } });
     fireEvent.change(planer.getByLabelText('Heading'), { target: { value: 'following sea' } });
     fireEvent.change(planer.getByLabelText('Line creeps out'), { target: { value: 'much' } });
+    fireEvent.change(planer.getByLabelText('By hand before it goes in'), { target: { value: 'freely' } });
     expect(planer.getByRole('button', { name: /will not count/ })).toBeEnabled();
     fireEvent.click(planer.getByRole('checkbox'));
     fireEvent.click(planer.getByRole('button', { name: 'Note this look' }));
     await settled();
     expect(sent[0]?.body).toMatchObject({
-      planer: 'number 1',
-      heading: 'following sea',
-      current: 'with you',
-      creep: 'much',
-      isSet: true,
+      ...{ planer: 'number 1', heading: 'following sea', current: 'with you', creep: 'much', isSet: true },
+      ...{ leverPosition: 0.4, holdsN: null, handPull: 'freely', strike: null },
     });
   });
 
   it('begins the next look where the last one left off', () => {
-    const last = { ...look(100, 'much'), heading: 'following sea' as const };
+    const last = { ...look(0.5, 'much'), heading: 'following sea' as const };
     renderRig(leverRig({ planerLooks: [last], leverPoints: SWEEP }), <DragStation />);
     const planer = open();
     expect(planer.getByLabelText('Heading')).toHaveValue('following sea');

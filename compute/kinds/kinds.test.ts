@@ -1,19 +1,7 @@
 import { simulateLayers, turnsOffSimulated } from '../../tests/layerSimulation';
 import { COMPUTE_KINDS } from '.';
+import { kind, value } from '../../tests/runKind';
 import { z } from 'zod';
-
-const kind = (name: string) => {
-  const found = COMPUTE_KINDS.find((candidate) => candidate.name === name);
-  if (!found) throw new Error(`no kind ${name}`);
-  return found;
-};
-
-/** Runs a kind and gives its value; fails the test when it refuses. */
-function value(name: string, request: unknown): Record<string, never> & { [key: string]: unknown } {
-  const result = kind(name).run(request);
-  if (!result.ok) throw new Error(JSON.stringify(result.fields));
-  return result.value as never;
-}
 
 const PLAN = {
   reel: { arborDiameterM: 0.032, widthM: 0.029, fullDiameterM: 0.062 },
@@ -406,57 +394,5 @@ describe('measure-next', () => {
     expect(fields({ segments: EXAMPLE.segments })[0]?.path).toBe('segments[0].lengthM');
     const full = { ...EXAMPLE, segments: EXAMPLE.segments.map((each) => ({ ...each, lengthM: each.lengthM && 4000 })) };
     expect(kind('measure-next').run(full)).toMatchObject({ ok: false, fields: [{ path: 'segments' }] });
-  });
-});
-
-describe('break-chance', () => {
-  interface Broken {
-    readonly rows: readonly {
-      readonly lengthOutM: number;
-      readonly chance: number;
-      readonly inAHundred: number;
-      readonly between: readonly number[];
-    }[];
-    readonly safeLengthM: number | null;
-    readonly untested: readonly string[];
-  }
-  const EXAMPLE = kind('break-chance').example as {
-    segments: object[];
-    stations: { lengthOutM: number; tipN: number }[];
-  };
-  const broken = (request: object) => value('break-chance', { ...EXAMPLE, ...request }) as unknown as Broken;
-
-  it('grows with the pull, says its range, and what nobody has tested', () => {
-    const { rows, safeLengthM, untested } = broken({
-      stations: EXAMPLE.stations.map((each) => ({ ...each, tipN: 2 * each.tipN })),
-    });
-    rows.forEach(({ chance, between, inAHundred }, index) => {
-      expect(chance).toBeGreaterThan(rows[index - 1]?.chance ?? 0);
-      expect(between[0]).toBeLessThanOrEqual(between[1] ?? 0);
-      expect(inAHundred).toBeGreaterThan(chance);
-    });
-    expect(safeLengthM).toBe(60);
-    expect(untested).toEqual(['copper wire', 'small swivel']);
-    // A surge over the drag is another question than the drag, and a worse one.
-    const [surge] = broken({ stations: [{ lengthOutM: 20, tipN: 37, surgeN: 11 }] }).rows;
-    const [steady] = broken({ stations: [{ lengthOutM: 20, tipN: 37 }] }).rows;
-    expect(surge?.chance).toBeGreaterThan(5 * (steady?.chance ?? 0));
-  });
-
-  it('says what cannot be asked', () => {
-    const fails = (request: object, path: string): void =>
-      expect(kind('break-chance').run({ ...EXAMPLE, ...request })).toMatchObject({ ok: false, fields: [{ path }] });
-    fails({ stations: [{ lengthOutM: 900, tipN: 20 }] }, 'stations[0].lengthOutM');
-    fails(
-      {
-        stations: [
-          { lengthOutM: 50, tipN: 20 },
-          { lengthOutM: 40, tipN: 20 },
-        ],
-      },
-      'stations[1].lengthOutM',
-    );
-    fails({ stations: [] }, 'stations');
-    fails({ taken: 0 }, 'taken');
   });
 });

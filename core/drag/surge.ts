@@ -45,7 +45,10 @@ export function stiffnessOf(material: Material, strengthN: number): number {
 }
 
 /** The pieces that are between tip and fish with a length out, of all pieces in order from the arbor; outermost first. */
-export function piecesOut(pieces: readonly ElasticPiece[], lengthOutM: number): readonly ElasticPiece[] {
+export function piecesOut<T extends { readonly lengthM: number }>(
+  pieces: readonly T[],
+  lengthOutM: number,
+): readonly T[] {
   let leftM = lengthOutM;
   return pieces.toReversed().flatMap((piece) => {
     const lengthM = Math.min(piece.lengthM, leftM);

@@ -1,6 +1,6 @@
 import type { DragBasis } from '../drag/dragTarget';
 import type { LeverPoint } from '../drag/leverCurve';
-import type { CreepObservation, Current, Heading } from '../drag/planerBracket';
+import type { Creep, Current, HandPull, Heading } from '../drag/planer/planerLooks';
 import type { PresetAct } from '../drag/presetState';
 import type { Basis } from '../provenance/basis';
 
@@ -56,11 +56,27 @@ export interface PresetActRecord {
   readonly at: string;
 }
 
-export interface PlanerLookRecord extends CreepObservation {
+/** A strike on the bait behind a planer: heard when it came, or found later. */
+export const STRIKES = ['heard', 'missed'] as const;
+
+export interface PlanerLookRecord {
   readonly id: string;
   /** The planer by its size, in the person's own words. */
   readonly planer: string;
+  /** Speed through the water (m/s). */
+  readonly speedMS: number;
+  /** Share of the lever's sweep; null for a look by newtons alone. */
   readonly leverPosition: number | null;
+  /** Where the preset stood, in turns from where it was first measured; null: not told. */
+  readonly presetTurns: number | null;
+  /** What the drag held at the tip (N); null: nobody knows, and nobody has to. */
+  readonly holdsN: number | null;
+  /** What was seen of the line; null where only a hand pull or a strike was noted. */
+  readonly creep: Creep | null;
+  /** True where the planer was known to be set: one that never dived does not creep either, and tells nothing. */
+  readonly isSet: boolean;
+  readonly handPull: HandPull | null;
+  readonly strike: (typeof STRIKES)[number] | null;
   readonly heading: Heading;
   readonly current: Current;
   readonly instrument: string;

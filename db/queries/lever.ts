@@ -1,5 +1,4 @@
 import type { LeverPointRecord, PastDragRecord, PlanerLookRecord, PresetActRecord } from '../../core/record/record';
-import { waterOf } from '../../core/drag/planerBracket';
 import type { PresetAct } from '../../core/drag/presetState';
 import { LEVER_POINTS, PLANER_LOOKS, PRESET_ACTS } from '../tables/measurements';
 import { insertRow, type NewRowOf } from '../tables/table';
@@ -48,13 +47,12 @@ export function insertPresetAct(db: Queryable, boatId: string, rigId: string, ac
 }
 
 /** Looks at towed planers of several rigs, oldest first. */
-export async function listPlanerLooks(
+export function listPlanerLooks(
   db: Queryable,
   boatId: string,
   rigIds: readonly string[],
 ): Promise<readonly OfRig<PlanerLookRecord>[]> {
-  const looks = await listStanding(db, boatId, PLANER_LOOKS, 'rig_id', rigIds);
-  return looks.map((look) => ({ ...look, water: waterOf(look.heading, look.current) }));
+  return listStanding(db, boatId, PLANER_LOOKS, 'rig_id', rigIds);
 }
 
 export function insertPlanerLook(

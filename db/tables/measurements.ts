@@ -1,7 +1,8 @@
-import { CREEPS, CURRENTS, HEADINGS } from '../../core/drag/planerBracket';
+import { CREEPS, CURRENTS, HAND_PULLS, HEADINGS } from '../../core/drag/planer/planerLooks';
 import { LAID_BY } from '../../core/load/tension';
 import type { Basis } from '../../core/provenance/basis';
 import { BACKING_PURPOSES } from '../../core/load/backing';
+import { STRIKES } from '../../core/record/drag';
 import { LENGTH_IS, SEGMENT_ROLES } from '../../core/record/record';
 import { flag, json, maybe, named, notedAt, number, oneOf, ownId, table, text, texts } from './table';
 
@@ -140,12 +141,15 @@ export const PLANER_LOOKS = table('planer_looks', {
   rigId: text,
   planer: text,
   speedMS: number,
-  holdsN: number,
+  holdsN: maybe(number),
   leverPosition: maybe(number),
+  presetTurns: maybe(number),
   heading: oneOf(...HEADINGS),
   current: oneOf(...CURRENTS),
-  creep: oneOf(...CREEPS),
+  creep: maybe(oneOf(...CREEPS)),
   isSet: flag,
+  handPull: maybe(oneOf(...HAND_PULLS)),
+  strike: maybe(oneOf(...STRIKES)),
   instrument: text,
 });
 

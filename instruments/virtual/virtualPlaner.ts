@@ -1,5 +1,5 @@
 import { KNOT_MS } from '../../core/units/units';
-import type { Creep, TowingWater } from '../../core/drag/planerBracket';
+import type { Creep, TowingWater } from '../../core/drag/planer/planerLooks';
 import { normalDeviate, seededRandom, type Random } from '../random';
 
 /** A planer as it really is in tow. */

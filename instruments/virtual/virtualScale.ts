@@ -22,6 +22,11 @@ export function leverShare(position: number): number {
   return (1 - Math.exp(-2.2 * position)) / (1 - Math.exp(-2.2 * STRIKE));
 }
 
+/** The moving pull that a drag really holds at the tip (N), as far as it can be said of it: single pulls scatter about it. */
+export function virtualHold(drag: DragTruth, clicks: number, diameterM: number, rodAngleRad: number): number {
+  return ((drag.torquePerClickNm * clicks) / (diameterM / 2)) * Math.exp(drag.guideFriction * rodAngleRad);
+}
+
 /** A scale hooked to the line of a virtual reel: force jumps to breakaway, then moves with ripple. */
 export class VirtualScale implements ForceInstrument {
   readonly label = { name: 'virtual scale', simulated: true };
@@ -36,8 +41,7 @@ export class VirtualScale implements ForceInstrument {
    */
   constructor(drag: DragTruth, clicks: number, diameterM: number, rodAngleRad: number, seed: number) {
     const random = seededRandom(seed);
-    const guide = Math.exp(drag.guideFriction * rodAngleRad);
-    const movingN = ((drag.torquePerClickNm * clicks) / (diameterM / 2)) * guide * (1 + 0.012 * normalDeviate(random));
+    const movingN = virtualHold(drag, clicks, diameterM, rodAngleRad) * (1 + 0.012 * normalDeviate(random));
     const breakawayN = movingN * drag.breakawayRatio * (1 + 0.03 * normalDeviate(random));
     this.samples = Array.from({ length: 3 * SAMPLES_PER_S }, (_, index) => {
       const timeS = index / SAMPLES_PER_S;

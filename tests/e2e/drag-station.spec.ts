@@ -32,15 +32,15 @@ test('a planer is bracketed by looks that count only when it is set, and a fight
   await openStation(page, 'Drag');
   await page.getByRole('button', { name: /^A planer/ }).click();
   const planer = page.getByRole('region', { name: 'A planer', exact: true });
-  await expect(planer.getByText(/is what it pulls at 6\.0 kn \(90 %\)/)).toBeVisible();
+  await expect(planer.getByText(/the creep stops at/)).toBeVisible();
+  await expect(planer.getByText(/By the lever curve it pulls/)).toBeVisible();
   await planer.getByLabel('Planer', { exact: true }).fill('another one');
-  await expect(planer.getByText(/No observation of a planer that was set yet/)).toBeVisible();
-  await planer.getByRole('button', { name: 'Note this look (will not count: not set)' }).click();
+  await expect(planer.getByText(/looks with another preset or planer, carried over/)).toBeVisible();
+  await planer.getByRole('button', { name: 'Note this look (its creep will not count: not set)' }).click();
   await expect(planer.getByRole('cell', { name: 'no, not set' })).toBeVisible();
-  await expect(planer.getByText(/No observation of a planer that was set yet/)).toBeVisible();
   await planer.getByRole('button', { name: 'Tow it a while and look' }).click();
   await planer.getByRole('button', { name: 'Note this look', exact: true }).click();
-  await expect(planer.getByText(/by 1 look\./)).toBeVisible();
+  await expect(planer.getByText(/by 1 look and/)).toBeVisible();
 
   await page.getByRole('button', { name: /^Rehearse a fight/ }).click();
   const fight = page.getByRole('region', { name: 'Rehearse a fight' });

@@ -1,5 +1,6 @@
 import { leverOfRig, presetOf } from '../../core/rig/drag/leverOfRig';
-import { planerBracket } from '../../core/drag/planerBracket';
+import { PLANER_SPEED_MS } from '../../core/drag/planer/planerLooks';
+import { planerFound, planerQuestion } from '../../core/rig/drag/planerOfRig';
 import { judgeScaleSession } from '../../core/drag/scaleSession';
 import { currentLine } from '../../core/rig/line/currentLine';
 import { labelsCompared } from '../../core/rig/strength/labelsCompared';
@@ -116,9 +117,11 @@ describe('the demo boats', () => {
     const lever = leverOfRig(planer);
     expect(lever.curve).toMatchObject({ ok: true });
     expect(lever.curve.ok && lever.curve.value.forceAt(0)).toBeLessThan(3);
-    const bracket = planerBracket(planer.planerLooks);
-    if (!bracket.ok) throw new Error(bracket.reason);
-    expect(bracket.value.highN / bracket.value.lowN).toBeLessThan(6);
+    const name = planer.planerLooks[0]?.planer ?? '';
+    const found = planerFound(planerQuestion(planer, name, PLANER_SPEED_MS));
+    expect(found.counted).toBe(planer.planerLooks.length);
+    expect(found.stops.high / found.stops.low).toBeLessThan(6);
+    expect((found.newtons?.highN ?? NaN) / (found.newtons?.lowN ?? NaN)).toBeLessThan(6);
   });
 
   it('have drags set within a twentieth of their target', () => {

@@ -115,12 +115,14 @@ describe('a lever drag', () => {
 
 describe('looks at a planer', () => {
   it('are kept as they were, those of one that was not set too', async () => {
-    const look = { planer: 'number 2', speedMS: 3, holdsN: 90, leverPosition: 0.5, instrument: 'by eye' };
+    const look = { planer: 'number 2', speedMS: 3, leverPosition: 0.5, instrument: 'by eye' };
     must(
       await recordPlanerLook(
         b.boatId,
         b.rigId,
-        planerLookInput.parse({ ...look, heading: 'following sea', current: 'with you', creep: 'some', isSet: true }),
+        planerLookInput.parse({
+          ...{ ...look, holdsN: 90, heading: 'following sea', current: 'with you', creep: 'some', isSet: true },
+        }),
       ),
     );
     must(
@@ -131,9 +133,17 @@ describe('looks at a planer', () => {
       ),
     );
     expect((await record()).planerLooks).toMatchObject([
-      { planer: 'number 2', heading: 'following sea', water: 'hard', creep: 'some', isSet: true, holdsN: 90 },
-      { water: 'ordinary', creep: 'none', isSet: false },
+      { planer: 'number 2', heading: 'following sea', creep: 'some', isSet: true, holdsN: 90 },
+      { creep: 'none', isSet: false, holdsN: null },
     ]);
+    // The preset as it stands belongs to the look.
+    const { turns } = presetOf((await record()).presetActs);
+    expect((await record()).planerLooks.map((each) => each.presetTurns)).toEqual([turns, turns]);
+    const felt = { ...look, heading: 'across', current: 'none', creep: null, isSet: false };
+    must(await recordPlanerLook(b.boatId, b.rigId, planerLookInput.parse({ ...felt, handPull: 'freely' })));
+    expect((await record()).planerLooks.at(-1)).toMatchObject({ creep: null, handPull: 'freely', strike: null });
+    expect(planerLookInput.safeParse(felt).error?.issues[0]?.message).toMatch(/Say what was seen/);
+    expect(planerLookInput.safeParse({ ...felt, strike: 'missed', leverPosition: null }).success).toBe(false);
     expect(
       planerLookInput.safeParse({ ...look, heading: 'across', current: 'none', creep: 'a lot', isSet: true }).success,
     ).toBe(false);

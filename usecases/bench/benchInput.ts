@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { TOWING_WATERS } from '../../core/drag/planerBracket';
+import { TOWING_WATERS } from '../../core/drag/planer/planerLooks';
 import { idSchema, text, within } from '../inputs';
 import { LIMITS } from '../limits';
 
@@ -24,7 +24,7 @@ export const benchInput = z.discriminatedUnion('act', [
     act: z.literal('tow-planer'),
     planer: text(60, 'Say which planer.'),
     speedMS: within({ min: 0.2, max: 15 }, 'The speed through the water'),
-    holdsN: within(LIMITS.forceN, 'What the drag holds'),
+    leverPosition: within({ min: 0.01, max: 1 }, "The lever's place"),
     water: z.enum(TOWING_WATERS),
   }),
   /** Draws a join up by hand, with a scale between. */

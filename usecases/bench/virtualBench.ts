@@ -1,7 +1,7 @@
 import 'server-only';
 import { because } from '../../core/reasons';
 import { countsForLine } from '../../core/counter/counter';
-import type { Creep } from '../../core/drag/planerBracket';
+import type { Creep } from '../../core/drag/planer/planerLooks';
 import type { ForceSample } from '../../core/force/forceSample';
 import type { RigRecord } from '../../core/record/record';
 import { windingOutlook } from '../../core/rig/line/windingOutlook';
@@ -20,10 +20,13 @@ import { seededRandom } from '../../instruments/random';
 import { VirtualHand } from '../../instruments/virtual/virtualHand';
 import { VirtualForceGauge } from '../../instruments/virtual/virtualForceGauge';
 import { towVirtualPlaner, virtualPlaner } from '../../instruments/virtual/virtualPlaner';
-import { leverShare, STRIKE, VirtualScale } from '../../instruments/virtual/virtualScale';
+import { leverShare, STRIKE, virtualHold, VirtualScale } from '../../instruments/virtual/virtualScale';
 import { conflict, done, invalid, notFound, type UseCaseOutcome } from '../outcome';
 import { benchToWrite } from '../rigs/readRigs';
 import type { BenchInput, DragPullBenchInput, StreamInput } from './benchInput';
+
+/** Bend of the line through the guides with a planer in tow (rad). */
+const TOWING_BEND_RAD = Math.PI / 4;
 
 /** What an instrument on the virtual bench shows after a handling. Never its hidden truth. */
 export interface BenchReading {
@@ -92,8 +95,11 @@ export async function workVirtualReel(
       return keep(reel.handled(), { samples: hand.readPull(), instrument: hand.label.name });
     }
     case 'tow-planer': {
-      const { planer, holdsN, speedMS, water } = input;
+      const { planer, leverPosition, speedMS, water } = input;
+      if (reel.state.wound.length === 0) return conflict(because('virtual-nothing-wound'));
       const truth = virtualPlaner(planer, virtual.truth.seed);
+      const clicks = virtual.dragClicks * leverShare(leverPosition);
+      const holdsN = virtualHold(virtual.dragTruth, clicks, reel.diameterM(), TOWING_BEND_RAD);
       const creep = towVirtualPlaner(truth, holdsN, speedMS, water, seededRandom(handSeed(virtual)));
       return keep(reel.handled(), { creep, instrument: 'virtual planer' });
     }

@@ -1,7 +1,8 @@
 import { REACHES } from '../../core/record/reach';
 import { z } from 'zod';
 import { FRACTION_LIMITS } from '../../core/drag/dragTarget';
-import { CREEPS, CURRENTS, HEADINGS } from '../../core/drag/planerBracket';
+import { CREEPS, CURRENTS, HAND_PULLS, HEADINGS } from '../../core/drag/planer/planerLooks';
+import { STRIKES } from '../../core/record/drag';
 import { idSchema, instrumentSchema, text, within } from '../inputs';
 import { LIMITS } from '../limits';
 
@@ -52,17 +53,27 @@ export const presetActInput = z.discriminatedUnion('act', [
   z.strictObject({ act: z.literal('was-turned-in-gear'), turns }),
 ]);
 
-export const planerLookInput = z.strictObject({
-  planer: text(60, 'Say which planer.'),
-  speedMS: within({ min: 0.2, max: 15 }, 'The speed through the water'),
-  holdsN: within(LIMITS.forceN, 'What the drag holds'),
-  leverPosition: within({ min: 0, max: 1 }, "The lever's place").nullable(),
-  heading: z.enum(HEADINGS),
-  current: z.enum(CURRENTS),
-  creep: z.enum(CREEPS),
-  isSet: z.boolean(),
-  instrument: instrumentSchema,
-});
+/** A look at a planer: the lever's place or newtons, and what was seen, felt or heard. */
+export const planerLookInput = z
+  .strictObject({
+    planer: text(60, 'Say which planer.'),
+    speedMS: within({ min: 0.2, max: 15 }, 'The speed through the water'),
+    holdsN: within(LIMITS.forceN, 'What the drag holds').nullable().default(null),
+    leverPosition: within({ min: 0.01, max: 1 }, "The lever's place").nullable(),
+    heading: z.enum(HEADINGS),
+    current: z.enum(CURRENTS),
+    creep: z.enum(CREEPS).nullable(),
+    isSet: z.boolean(),
+    handPull: z.enum(HAND_PULLS).nullable().default(null),
+    strike: z.enum(STRIKES).nullable().default(null),
+    instrument: instrumentSchema,
+  })
+  .superRefine(({ holdsN, leverPosition, creep, handPull, strike }, context) => {
+    const issue = (path: string, message: string): void => context.addIssue({ code: 'custom', path: [path], message });
+    if (holdsN === null && leverPosition === null) issue('leverPosition', 'Say where the lever stands.');
+    if (creep === null && handPull === null && strike === null)
+      issue('creep', 'Say what was seen: creep, a pull by hand, or a strike.');
+  });
 
 export type LeverPointInput = z.output<typeof leverPointInput>;
 export type PlanerLookInput = z.output<typeof planerLookInput>;

@@ -63,6 +63,8 @@ export async function recordPlanerLook(
   const { boatId } = db;
   const record = await rigToWrite(db, rigId);
   if (!record) return notFound('rig');
-  await insertPlanerLook(db, boatId, { ...input, rigId });
+  const { turns } = presetOf(record.presetActs);
+  const presetTurns = record.reel.dragKind === 'lever' ? turns : null;
+  await insertPlanerLook(db, boatId, { ...input, presetTurns, rigId });
   return done({ done: true });
 }

@@ -1,4 +1,5 @@
-import { pullAtSpeed, type Creep } from './planerBracket';
+import { pullAtSpeed } from './planerBracket';
+import type { Creep } from './planerLooks';
 
 /** A planer towed for a while, to be simulated. */
 export interface Tow {
