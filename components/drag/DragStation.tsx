@@ -1,6 +1,7 @@
 'use client';
 
 import Link from 'next/link';
+import { USUAL_BREAKAWAY } from '@/core/drag/surge';
 import { judgeScaleSession } from '@/core/drag/scaleSession';
 import { sessionPulls } from '@/core/record/sessionPulls';
 import { useRig } from '@/components/rig/RigProvider';
@@ -38,9 +39,10 @@ export function DragStation() {
   const forceN = view.setForceN ?? newest?.targetN ?? null;
   const judgement = newest && judgeScaleSession(sessionPulls(newest), newest.targetN);
   const breakawayRatio = judgement?.breakawayRatio ?? USUAL_BREAKAWAY;
+  const drag = forceN === null ? null : { forceN, breakawayRatio, isJerkRead: judgement?.breakawayRatio != null };
   return (
     <div className="flex flex-col gap-4">
-      {view.strength && forceN !== null && <EnvelopeLens view={view} forceN={forceN} isSet={view.setForceN !== null} />}
+      {view.strength && drag && <EnvelopeLens view={view} drag={drag} isSet={view.setForceN !== null} />}
       <div className="grid gap-4 lg:grid-cols-2">
         <Card title="Target">
           <DragTargetCard view={view} load={load} />
@@ -66,15 +68,10 @@ export function DragStation() {
         </div>
       </div>
       {record.reel.dragKind === 'lever' && <LeverCard view={view} load={load} targetN={newest?.targetN ?? null} />}
-      {forceN !== null && view.strength && (
+      {drag && view.strength && (
         <>
-          <SurgeCard
-            view={view}
-            forceN={forceN}
-            breakawayRatio={breakawayRatio}
-            isJerkRead={judgement?.breakawayRatio != null}
-          />
-          <FightRehearsal view={view} forceN={forceN} breakawayRatio={breakawayRatio} />
+          <SurgeCard view={view} drag={drag} />
+          <FightRehearsal view={view} forceN={drag.forceN} breakawayRatio={breakawayRatio} />
         </>
       )}
       <PlanerCard view={view} />
@@ -82,6 +79,3 @@ export function DragStation() {
     </div>
   );
 }
-
-/** Breakaway over moving pull of a drag that nobody has pulled yet (from memory). */
-const USUAL_BREAKAWAY = 1.15;

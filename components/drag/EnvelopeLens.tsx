@@ -8,8 +8,10 @@ import { leverPlace, type LeverCurve, type LeverPlace } from '@/core/drag/leverC
 import { ERRORS } from '@/core/measurement/errors';
 import { PLUS_MINUS_SDS } from '@/core/numerics/propagate';
 import { USUAL_RUN } from '@/core/drag/waterPull';
+import type { Figure } from '@/core/provenance/figure';
 import { riskOfRig } from '@/core/rig/drag/riskOfRig';
 import { leverOfRig } from '@/core/rig/drag/leverOfRig';
+import { surgeOfRig, USUAL_JERK_M, type DragOfRig } from '@/core/rig/drag/surgeOfRig';
 import type { RigRecord } from '@/core/record/record';
 import type { RigView } from '@/core/rig/view/rigView';
 import type { Formatter } from '@/words/format';
@@ -29,7 +31,8 @@ const SET_SHARE = PLUS_MINUS_SDS * ERRORS.dragSetShare.sd;
 const BELLY_N = 25;
 
 /** What a drag becomes as line leaves: at the tip, at the fish, against what each place holds. */
-export function EnvelopeLens({ view, forceN, isSet }: { view: RigView; forceN: number; isSet: boolean }) {
+export function EnvelopeLens({ view, drag, isSet }: { view: RigView; drag: DragOfRig; isSet: boolean }) {
+  const { forceN, breakawayRatio, isJerkRead } = drag;
   const { record } = useRig();
   const { units, format } = useUnits();
   const speed = useSpeed(`run-speed:${record.id}`, 6, 40);
@@ -42,9 +45,19 @@ export function EnvelopeLens({ view, forceN, isSet }: { view: RigView; forceN: n
   }, [line, strength, forceN, speed.speedMS, ruler]);
   const risk = useMemo(() => {
     const run = { ...USUAL_RUN, speedMS: speed.speedMS ?? 0 };
-    return envelope && inReach ? riskOfRig(record, line, inReach, envelope, run, reach.outM) : null;
-  }, [envelope, inReach, record, line, speed.speedMS, reach.outM]);
-  const curves = useMemo(() => (envelope ? curvesOf(envelope, units.force) : []), [envelope, units.force]);
+    if (!envelope || !inReach) return null;
+    const surgeAt = (lengthOutM: number) =>
+      surgeOfRig(view, { forceN, breakawayRatio, isJerkRead }, lengthOutM, USUAL_JERK_M)?.peakN ?? null;
+    return riskOfRig(record, line, inReach, envelope, run, reach.outM, surgeAt);
+  }, [envelope, inReach, record, line, speed.speedMS, reach.outM, view, forceN, breakawayRatio, isJerkRead]);
+  const surges = useMemo(
+    () => surgesAlong(view, { forceN, breakawayRatio, isJerkRead }),
+    [view, forceN, breakawayRatio, isJerkRead],
+  );
+  const curves = useMemo(
+    () => (envelope ? curvesOf(envelope, surges, units.force) : []),
+    [envelope, surges, units.force],
+  );
   const last = envelope?.points.at(-1);
   if (!envelope || !last || !strength) return null;
   return (
@@ -66,7 +79,7 @@ export function EnvelopeLens({ view, forceN, isSet }: { view: RigView; forceN: n
             pull on the line.
           </p>
           <Passes envelope={envelope} />
-          {risk && <RiskWords rig={risk} outM={view.reach.outM} />}
+          {risk && <RiskWords rig={risk} outM={view.reach.outM} jerkM={USUAL_JERK_M} />}
           <p className="mt-1">
             Not counted: a belly that the line makes to the side, which loads far more (about {format.force(BELLY_N)}{' '}
             for {format.length(100)} of thin line drawn broadside at 2 kn), and a hot or wet drag, which differs by 10
@@ -88,7 +101,26 @@ export function EnvelopeLens({ view, forceN, isSet }: { view: RigView; forceN: n
   );
 }
 
-function curvesOf(envelope: DragEnvelope, unit: string): readonly LensCurve[] {
+/** Lengths at which a jerk is worked out. */
+const SURGE_STATIONS = 40;
+
+/** What a jerk comes to at lengths along the line, with its ±; none where that cannot be said. */
+function surgesAlong(view: RigView, drag: DragOfRig): readonly SurgePoint[] {
+  const { totalLengthM } = view.current.line;
+  return Array.from({ length: SURGE_STATIONS }, (_, index) => (totalLengthM * (index + 1)) / SURGE_STATIONS).flatMap(
+    (lengthM) => {
+      const found = surgeOfRig(view, drag, lengthM, USUAL_JERK_M);
+      return found ? [{ lengthM, peakN: found.peakN }] : [];
+    },
+  );
+}
+
+interface SurgePoint {
+  readonly lengthM: number;
+  readonly peakN: Figure;
+}
+
+function curvesOf(envelope: DragEnvelope, surges: readonly SurgePoint[], unit: string): readonly LensCurve[] {
   const show = (valueN: number): number => fromSi('force', valueN, unit);
   return [
     {
@@ -107,6 +139,15 @@ function curvesOf(envelope: DragEnvelope, unit: string): readonly LensCurve[] {
         lengthM: p.lengthOutM,
         value: show(p.fishForceN),
         plusMinus: show(p.fishPlusMinusN),
+      })),
+    },
+    {
+      name: 'with a jerk',
+      look: 'stroke-ink-soft text-ink-soft',
+      points: surges.map(({ lengthM, peakN }) => ({
+        lengthM,
+        value: show(peakN.value),
+        plusMinus: show(peakN.plusMinus),
       })),
     },
     {

@@ -15,7 +15,7 @@ function oneIn(chance: number): string {
 }
 
 /** How likely anything breaks with the drag left alone: the length to which it is taken, and what it is at the end of the reach. */
-export function RiskWords({ rig, outM }: { rig: RigAtRisk; outM: number }) {
+export function RiskWords({ rig, outM, jerkM }: { rig: RigAtRisk; outM: number; jerkM: number }) {
   const risks = useRisk(rig);
   if (rig.unknown.length > 0) {
     return (
@@ -27,9 +27,17 @@ export function RiskWords({ rig, outM }: { rig: RigAtRisk; outM: number }) {
   }
   // Its room is kept while it is worked out.
   return (
-    <p className="mt-1 min-h-12" aria-live="polite">
-      {risks ? <Known risks={risks} rig={rig} outM={outM} /> : 'Working out how likely it breaks …'}
-    </p>
+    <div className="mt-1 flex min-h-24 flex-col gap-1" aria-live="polite">
+      {risks ? (
+        <>
+          <Known risks={risks.steady} rig={rig} outM={outM} />
+          <Jerked risks={risks.jerked} jerkM={jerkM} />
+          <InHand risks={risks.steady} />
+        </>
+      ) : (
+        <p>Working out how likely it breaks …</p>
+      )}
+    </div>
   );
 }
 
@@ -41,7 +49,7 @@ function Known({ risks, rig, outM }: { risks: readonly RiskAtLength[]; rig: RigA
   const isSafe = safeM !== null && safeM >= last.lengthOutM - 1e-6;
   const [least, most] = last.between;
   return (
-    <>
+    <p>
       {safeM === null
         ? 'Left alone it breaks in more than 1 of 100 pulls from the start'
         : isSafe
@@ -54,6 +62,40 @@ function Known({ risks, rig, outM }: { risks: readonly RiskAtLength[]; rig: RigA
         : 'in a hundred such pulls hardly ever. '}
       A steady pull, no jerk.
       {rig.untested.length > 0 && ` Nobody has pulled: ${rig.untested.join(', ')}. There it is a default.`}
-    </>
+    </p>
+  );
+}
+
+/** The same with a jerk at each length. */
+function Jerked({ risks, jerkM }: { risks: readonly RiskAtLength[] | null; jerkM: number }) {
+  const { format } = useUnits();
+  const worst = risks?.reduce((a, b) => (b.chance > a.chance ? b : a));
+  if (!risks || !worst) return null;
+  const safeM = lastSafeLength(risks, TAKEN.pull);
+  const [least, most] = worst.between;
+  return (
+    <p>
+      With a jerk of {format.length(jerkM)}:{' '}
+      {safeM === null
+        ? 'more than 1 of 100 break from the start'
+        : worst.chance <= TAKEN.pull
+          ? 'fewer than 1 of 100 break at any length'
+          : `more than 1 of 100 break beyond ${format.length(safeM)} out`}
+      ; at worst <b className="figures">{oneIn(worst.chance)}</b>
+      {oneIn(most) !== oneIn(least) && ` (${oneIn(most)} to ${oneIn(least)})`}, with {format.length(worst.lengthOutM)}{' '}
+      out.
+    </p>
+  );
+}
+
+/** A planer's pull, or line in the hand, is taken to one in a thousand. */
+function InHand({ risks }: { risks: readonly RiskAtLength[] }) {
+  const { format } = useUnits();
+  const safeM = lastSafeLength(risks, TAKEN.inHand);
+  return (
+    <p>
+      For line in the hand or a planer in tow 1 in 1 000 is asked:{' '}
+      {safeM === null ? 'more than that from the start.' : `it keeps that up to ${format.length(safeM)} out.`}
+    </p>
   );
 }

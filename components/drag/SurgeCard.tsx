@@ -1,10 +1,10 @@
 'use client';
 
-import { ERRORS } from '@/core/measurement/errors';
-import { piecesOut, surge, surgeFigures, type SurgeSetup } from '@/core/drag/surge';
-import { DEFAULT_ROD_STIFFNESS, elasticPieces, spoolInertia } from '@/core/rig/drag/elasticLine';
+import { JERK_S, surge } from '@/core/drag/surge';
+import { spoolMassKg } from '@/core/drag/spoolInertia';
+import { DEFAULT_ROD_STIFFNESS } from '@/core/rig/drag/elasticLine';
+import { surgeOfRig, surgeSetup, USUAL_JERK_M, type DragOfRig } from '@/core/rig/drag/surgeOfRig';
 import type { RigView } from '@/core/rig/view/rigView';
-import { spoolStateAt } from '@/core/spool/loadedLine';
 import { weakestWithin } from '@/core/strength/rigStrength';
 import { QuantityField, useQuantity } from '@/components/fields/QuantityField';
 import { useRig } from '@/components/rig/RigProvider';
@@ -12,49 +12,22 @@ import { CollapsibleCard } from '@/components/ui/CollapsibleCard';
 import { useUnits } from '@/components/units/UnitsProvider';
 import { useSay } from '@/components/units/useSay';
 
-/** A jerk takes about so long (s; from memory). */
-const JERK_S = 0.3;
-
-/** A sudden surge at a length out, with the rod's spring in it: what it comes to, and nylon against braid. */
-export function SurgeCard({
-  view,
-  forceN,
-  breakawayRatio,
-  isJerkRead,
-}: {
-  view: RigView;
-  forceN: number;
-  breakawayRatio: number;
-  /** False where nobody read a jerk, and the ratio is a default. */
-  isJerkRead: boolean;
-}) {
+/** A sudden surge at a length out, with the rod's spring and the spool's mass in it: what it comes to, and nylon against braid. */
+export function SurgeCard({ view, drag }: { view: RigView; drag: DragOfRig }) {
   const { record } = useRig();
   const { format } = useUnits();
   const say = useSay();
   const out = useQuantity(`surge-out:${record.id}`, 'length', 60, { min: 1, max: 5000 });
-  const jerk = useQuantity(`surge-by:${record.id}`, 'length', 1.5, { min: 0.05, max: 20 });
-  const pieces = elasticPieces(view);
+  const jerk = useQuantity(`surge-by:${record.id}`, 'length', USUAL_JERK_M, { min: 0.05, max: 20 });
   const { line } = view.current;
   const lengthOutM = Math.min(out.value ?? 60, line.totalLengthM);
-  const paidOutM = Math.min(Math.max(lengthOutM - line.handLinedLengthM, 0), line.woundLengthM);
-  const { diameterM } = spoolStateAt(line, paidOutM);
-  const nowN = (forceN * line.fullDiameterM) / diameterM;
   const weakest = view.strength && weakestWithin(view.strength, lengthOutM);
-  if (!pieces || !weakest) return null;
-  const setup: SurgeSetup = {
-    pieces: piecesOut(pieces, lengthOutM),
-    rodStiffnessNPerM: DEFAULT_ROD_STIFFNESS,
-    tensionN: nowN,
-    breakawayN: nowN * breakawayRatio,
-    radiusM: diameterM / 2,
-    inertiaKgM2: spoolInertia(view),
-  };
-  const jerkM = jerk.value ?? 1.5;
+  const setup = surgeSetup(view, drag, lengthOutM);
+  if (!setup || !weakest) return null;
+  const jerkM = jerk.value ?? USUAL_JERK_M;
   const found = surge(setup, jerkM, JERK_S);
-  const figures = surgeFigures(setup, jerkM, JERK_S, {
-    tensionRelativeSd: ERRORS.dragSetShare.sd,
-    isBreakawayRead: isJerkRead,
-  });
+  const figures = surgeOfRig(view, drag, lengthOutM, jerkM);
+  if (!figures) return null;
   const { peakN, lockedN } = figures;
   const asOneLine = (material: 'nylon' | 'braid'): number =>
     surge({ ...setup, pieces: [{ lengthM: lengthOutM, material, strengthN: weakest.strengthN.value }] }, jerkM, JERK_S)
@@ -91,10 +64,11 @@ export function SurgeCard({
           and the drag.
         </p>
         <p className="text-xs text-ink-soft">
-          Over {JERK_S} s; the rod taken as {DEFAULT_ROD_STIFFNESS} N for each metre of its tip and the spool as 150 g
-          (defaults). The ± takes stretch, rod, spool and jerk as off by a fifth to two fifths (SDs, defaults).{' '}
-          {!isJerkRead &&
-            `No jerk of this drag was read: it is taken as ${breakawayRatio} times the moving pull (a default). `}
+          Over {JERK_S} s; the rod taken as {DEFAULT_ROD_STIFFNESS} N for each metre of its tip and the spool as{' '}
+          {Math.round(1000 * spoolMassKg(line.fullDiameterM / 2))} g (defaults). The ± takes stretch, rod, spool and
+          jerk as off by a fifth to two fifths (SDs, defaults).{' '}
+          {!drag.isJerkRead &&
+            `No jerk of this drag was read: it is taken as ${drag.breakawayRatio} times the moving pull (a default). `}
           Line and rod as springs in a row; a hand that follows is not counted.
         </p>
       </div>

@@ -282,6 +282,8 @@ describe('how likely it breaks', () => {
       ...{ lengthOutM, chance: is, byLaw: { normal: is, weibull: is }, between: [is / 4, is * 3] },
       likeliest: { name: 'the swivel', share: 0.8 },
     });
+    const steady = [chance(20, 0.001), chance(60, 0.008), chance(200, 0.04)];
+    const jerked = [chance(20, 0.25), chance(60, 0.05), chance(200, 0.02)];
     const thread = {
       postMessage: jest.fn(),
       terminate: jest.fn(),
@@ -293,7 +295,7 @@ describe('how likely it breaks', () => {
       const asked = thread.postMessage.mock.calls.at(-1)?.[0] as { id: string } | undefined;
       const answer = () => {
         const { id } = (thread.postMessage.mock.calls.at(-1)?.[0] ?? asked ?? { id: '' }) as { id: string };
-        listen({ data: { id, type: 'RAW', value: [chance(20, 0.001), chance(60, 0.008), chance(200, 0.04)] } });
+        listen({ data: { id, type: 'RAW', value: { steady, jerked } } });
       };
       setTimeout(answer, 0);
     });
@@ -305,6 +307,11 @@ describe('how likely it breaks', () => {
       expect(said).toHaveTextContent(/with 200 m out 1 in 25 \(1 in 8 to 1 in 100\), most often the swivel/);
       expect(said).toHaveTextContent(/in a hundred such pulls 98 %/);
       expect(said).toHaveTextContent(/Nobody has pulled: .*There it is a default/);
+      // A jerk is another question, and a planer or line in the hand is asked for more.
+      expect(screen.getByText(/With a jerk of 1\.50 m/)).toHaveTextContent(
+        /break from the start; at worst 1 in 4.*with 20\.0 m out/,
+      );
+      expect(screen.getByText(/line in the hand or a planer/)).toHaveTextContent(/keeps that up to 20\.0 m out/);
     } finally {
       globalThis.Worker = before;
     }

@@ -109,3 +109,49 @@ describe('planer-bracket', () => {
     fails([], 'observations');
   });
 });
+
+describe('surge', () => {
+  interface Surged {
+    readonly spoolMassKg: number | null;
+    readonly rows: readonly {
+      readonly peakN: number;
+      readonly peakPlusMinusN: number;
+      readonly lockedN: number;
+      readonly peakBetweenN: readonly [number, number] | null;
+      readonly share: number | null;
+    }[];
+  }
+  const EXAMPLE = kind('surge').example as object;
+  const surged = (request: object) => value('surge', { ...EXAMPLE, ...request }) as unknown as Surged;
+
+  it('gives less with more line out, and a range where the mass of the spool is not known', () => {
+    const { rows, spoolMassKg } = surged({});
+    expect(spoolMassKg).toBeCloseTo(0.15 * (0.1 / 0.062) ** 2, 6);
+    rows.forEach(({ peakN, lockedN, peakBetweenN }, index) => {
+      expect(peakN).toBeLessThanOrEqual(lockedN);
+      expect(lockedN).toBeLessThanOrEqual(rows[index - 1]?.lockedN ?? Infinity);
+      expect(peakBetweenN?.[0]).toBeLessThanOrEqual(peakN);
+      expect(peakBetweenN?.[1]).toBeGreaterThanOrEqual(peakN);
+    });
+    const told = surged({ inertiaKgM2: 4e-4 });
+    expect(told.rows[0]?.peakBetweenN).toBeNull();
+    expect(told.spoolMassKg).toBeNull();
+    expect(rows[0]?.share).toBeCloseTo((rows[0]?.peakN ?? 0) / 290, 9);
+  });
+
+  it('is surer of a drag whose jerk was read', () => {
+    const [read] = surged({ breakawayN: 80.5 }).rows;
+    const [unread] = surged({}).rows;
+    expect(read?.peakN).toBeCloseTo(unread?.peakN ?? 0, 6);
+    expect(read?.peakPlusMinusN).toBeLessThan(unread?.peakPlusMinusN ?? 0);
+  });
+
+  it('refuses an inertia or a jerk below nothing, and more line out than there is', () => {
+    const fails = (request: object, path: string): void =>
+      expect(kind('surge').run({ ...EXAMPLE, ...request })).toMatchObject({ ok: false, fields: [{ path }] });
+    fails({ inertiaKgM2: -1 }, 'inertiaKgM2');
+    fails({ surgeM: 0 }, 'surgeM');
+    fails({ lengthsOutM: [900] }, 'lengthsOutM[0]');
+    fails({ pieces: [], lengthsOutM: [] }, 'pieces');
+  });
+});

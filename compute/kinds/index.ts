@@ -14,6 +14,7 @@ import { reelFit } from './reelFit';
 import { rigStrength } from './rigStrength';
 import { sameLine } from './sameLine';
 import { strengthSummary } from './strengthSummary';
+import { surge } from './surge';
 import { trace } from './trace';
 
 export const COMPUTE_KINDS: readonly ComputeKind[] = [
@@ -32,5 +33,6 @@ export const COMPUTE_KINDS: readonly ComputeKind[] = [
   dragEnvelope,
   leverCurve,
   planerBracket,
+  surge,
   measureNext,
 ];

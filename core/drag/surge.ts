@@ -3,10 +3,15 @@ import { ERRORS } from '../measurement/errors';
 import { PLUS_MINUS_SDS, propagate } from '../numerics/propagate';
 import type { Figure } from '../provenance/figure';
 import { because } from '../reasons';
-import { requirePositive } from '../result';
+import { requireNotNegative, requirePositive } from '../result';
 
 /** Force for each metre that a rod's tip gives way (N/m): a default from memory, between a light rod and a stand-up one. */
 export const ROD_STIFFNESS_N_PER_M = 80;
+
+/** Breakaway over moving pull of a drag that nobody has read (from memory). */
+export const USUAL_BREAKAWAY = 1.15;
+/** A jerk of a fish takes about so long (s; from memory). */
+export const JERK_S = 0.3;
 
 /** Line between the tip and the fish, as far as it gives way. */
 export interface ElasticPiece {
@@ -19,7 +24,7 @@ export interface ElasticPiece {
 export interface SurgeSetup {
   readonly pieces: readonly ElasticPiece[];
   readonly rodStiffnessNPerM: number;
-  /** Tension before the jerk (N), and the jerk at which the drag starts (N). */
+  /** Tension before the jerk: what the drag holds while it slips (N); and the jerk at which it starts (N). */
   readonly tensionN: number;
   readonly breakawayN: number;
   /** Radius that the line leaves the spool at (m), and what turns with it (kg·m²). */
@@ -71,21 +76,44 @@ export function storedEnergyJ(piece: ElasticPiece, tensionN: number): number {
 }
 
 /**
- * Tension at its highest when the fish jerks by a length in a time: line and rod take it up as springs in a row,
- * ΔT = x ÷ (ΣLᵢ/EAᵢ + 1/k), until the drag gives way at its breakaway and whatever it takes to get the spool turning,
- * I·α/r² of line acceleration.
+ * Tension at its highest when the fish jerks by a length in a time, from rest evenly faster. Line and rod take it up as springs in a row,
+ * ΔT = x ÷ (ΣLᵢ/EAᵢ + 1/k), until the drag gives way at its breakaway. From then on the spool is turned by what the tension has over the
+ * drag's moving pull: I/r²·ü = T − T_drag. The stretch swings about 2a·I/r²·c at the rate √(r²/(I·c)), which is solved in closed form; a cap by
+ * breakaway and I·α/r² is up to a fifth low for a heavy spool.
  *
  * @param surgeM how far the fish jerks (m)
  * @param overS in what time (s)
  */
 export function surge(setup: SurgeSetup, surgeM: number, overS: number): Surge {
-  const { pieces, rodStiffnessNPerM, tensionN, breakawayN, radiusM, inertiaKgM2 } = setup;
+  const { pieces, rodStiffnessNPerM, tensionN, radiusM, inertiaKgM2 } = setup;
   requirePositive('surge', { surgeM, overS, rodStiffnessNPerM, radiusM });
-  const lockedN = tensionN + surgeM / complianceMPerN(pieces, rodStiffnessNPerM);
-  // From rest to twice the mean speed, evenly: the line is accelerated at 2x/t².
-  const inertiaN = (inertiaKgM2 * ((2 * surgeM) / overS ** 2)) / radiusM ** 2;
-  const drawnN = Math.max(breakawayN, tensionN) + inertiaN;
-  return { peakN: Math.min(lockedN, drawnN), lockedN, dragGives: drawnN < lockedN, inertiaN };
+  requireNotNegative('surge', { inertiaKgM2, tensionN });
+  const compliance = complianceMPerN(pieces, rodStiffnessNPerM);
+  const lockedN = tensionN + surgeM / compliance;
+  const breakawayN = Math.max(setup.breakawayN, tensionN);
+  const dragGives = breakawayN < lockedN;
+  if (!dragGives) return { peakN: lockedN, lockedN, dragGives, inertiaN: 0 };
+  // The fish is at a·t² and moves at 2a·t.
+  const a = surgeM / overS ** 2;
+  const massKg = inertiaKgM2 / radiusM ** 2;
+  const peakN = tensionN + peakStretch(compliance, massKg, breakawayN - tensionN, a, overS) / compliance;
+  return { peakN, lockedN, dragGives, inertiaN: peakN - breakawayN };
+}
+
+/** The most that line and rod are stretched beyond how they stood before the jerk (m). */
+function peakStretch(compliance: number, massKg: number, overN: number, a: number, overS: number): number {
+  const atStart = compliance * overN;
+  if (massKg === 0) return atStart;
+  const startS = Math.sqrt(atStart / a);
+  const rate = 1 / Math.sqrt(massKg * compliance);
+  const middle = 2 * a * massKg * compliance;
+  const [along, across] = [atStart - middle, (2 * a * startS) / rate];
+  const peakS = Math.atan2(across, along) / rate;
+  // The jerk may end before the stretch is at its highest: from then on it only falls.
+  const leftS = overS - startS;
+  return peakS <= leftS
+    ? middle + Math.hypot(along, across)
+    : middle + along * Math.cos(rate * leftS) + across * Math.sin(rate * leftS);
 }
 
 /** What of a surge is known to what relative SD, beside what every surge leaves open. */

@@ -1,4 +1,5 @@
 import { ROD_STIFFNESS_N_PER_M, type ElasticPiece } from '../../drag/surge';
+import { inertiaOf } from '../../drag/spoolInertia';
 import { productOf } from '../line/planForRig';
 import type { RigView } from '../view/rigView';
 import { productIdNow } from '../line/woundSegments';
@@ -15,20 +16,13 @@ export function elasticPieces(view: RigView): readonly ElasticPiece[] | null {
   return known.length === pieces.length ? known : null;
 }
 
-/** Mass of a spool without line (kg), from memory: what turns with the line when a fish jerks. */
-const SPOOL_KG = 0.15;
-const LINE_KG_PER_M3 = 1000;
-
-/** Moment of inertia of spool and line with all of it on (kg·m²): a hollow cylinder of line on a thin spool. */
+/** Moment of inertia of a rig's spool with all of its line on (kg·m²). */
 export function spoolInertia({ current }: RigView): number {
   const { line } = current;
-  const [inner, outer] = [line.spool.arborDiameterM / 2, line.fullDiameterM / 2];
-  const lineKg =
-    LINE_KG_PER_M3 *
-    line.segments.reduce((sum, each) => {
-      return each.wound ? sum + (Math.PI / 4) * each.lineDiameterM ** 2 * each.lengthM : sum;
-    }, 0);
-  return 0.5 * lineKg * (inner ** 2 + outer ** 2) + 0.5 * SPOOL_KG * outer ** 2;
+  const lineM3 = line.segments.reduce((sum, each) => {
+    return each.wound ? sum + (Math.PI / 4) * each.lineDiameterM ** 2 * each.lengthM : sum;
+  }, 0);
+  return inertiaOf(line.spool.arborDiameterM / 2, line.fullDiameterM / 2, lineM3);
 }
 
 /** A rod's tip as a spring, until somebody measures one (N/m). */

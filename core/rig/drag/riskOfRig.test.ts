@@ -6,6 +6,7 @@ import { pulls, woundRig } from '../../../tests/rigFixture';
 import type { RigRecord } from '../../record/record';
 import { rigView } from '../view/rigView';
 import { riskOfRig } from './riskOfRig';
+import { surgeOfRig, USUAL_JERK_M } from './surgeOfRig';
 
 function at(record: RigRecord, forceN: number) {
   const view = rigView(record);
@@ -36,6 +37,22 @@ describe('a rig as its chance of breaking needs it', () => {
     expect(rig.pull.stations.at(-1)?.lengthOutM).toBeLessThanOrEqual(outM + 1e-9);
     expect(rig.pull.stations.at(-1)?.lengthOutM).toBeGreaterThan(0.97 * outM);
     expect(rig.pull.stations.length).toBeLessThanOrEqual(41);
+  });
+
+  it('keeps a jerk apart from the steady pull, at the pull that it comes to, and says nothing where it cannot be told', () => {
+    const record = tested(pulls('lead', [80, 82, 78]), pulls('nylon', [140, 142, 139]));
+    const view = rigView(record);
+    if (!view?.strength || !view.inReach) throw new Error('the fixture has no strength');
+    const { line } = view.current;
+    const envelope = dragEnvelope(line, view.strength, { forceN: 15, plusMinusN: 0, lengthOutM: 0 }, USUAL_RUN);
+    const drag = { forceN: 15, breakawayRatio: 1.15, isJerkRead: false };
+    const surgeAt = (lengthM: number) => surgeOfRig(view, drag, lengthM, USUAL_JERK_M)?.peakN ?? null;
+    const { pull, jerked } = riskOfRig(record, line, view.inReach, envelope, USUAL_RUN, view.reach.outM, surgeAt);
+    expect(pull.stations.every(({ surgeN }) => surgeN === 0)).toBe(true);
+    const [first, peak] = [jerked?.stations[0], surgeAt(jerked?.stations[0]?.lengthOutM ?? 0)];
+    expect((first?.tipN ?? 0) + (first?.surgeN ?? 0)).toBeCloseTo(peak?.value ?? 0, 9);
+    expect(jerked?.surgeRelativeSd).toBeGreaterThan(0.1);
+    expect(at(record, 15).rig.jerked).toBeNull();
   });
 
   it('breaks hardly ever at a small share of what it holds, and often at nine tenths', () => {

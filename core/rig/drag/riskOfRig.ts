@@ -4,6 +4,7 @@ import { waterAlong, type RunThroughWater } from '../../drag/waterPull';
 import { sharesOf } from '../../joins/joinEfficiency';
 import { ERRORS } from '../../measurement/errors';
 import { PLUS_MINUS_SDS } from '../../numerics/propagate';
+import type { Figure } from '../../provenance/figure';
 import type { LoadedLine } from '../../spool/loadedLine';
 import type { RigStrength } from '../../strength/rigStrength';
 import type { StrengthKnown } from '../../strength/strengthDraws';
@@ -16,11 +17,16 @@ import type { JoinRecord, RigRecord } from '../../record/record';
 export interface RigAtRisk {
   readonly places: readonly PlaceAtRisk[];
   readonly pull: PullAtRisk;
+  /** The same with a jerk of the fish at each length; null where nobody can say how the line gives way. Never mixed with the steady pull. */
+  readonly jerked: PullAtRisk | null;
   /** Lines of which too little is known for a chance: fewer than three pulls, and no other line of their kind lends its scatter. */
   readonly unknown: readonly string[];
   /** Joins that nobody has pulled: there it rests on defaults. */
   readonly untested: readonly string[];
 }
+
+/** What a jerk adds to the pull at a length out, as {@link surgeOfRig} has it; null where it cannot be said. */
+export type SurgeAt = (lengthOutM: number) => Pick<Figure, 'value' | 'plusMinus'> | null;
 
 /** Stations that a chance is worked out at: it costs a hundred times what the envelope does. */
 const STATIONS = 40;
@@ -30,6 +36,7 @@ const STATIONS = 40;
  *
  * @param strength of what may be out
  * @param outM length from the hook to which line may be out (m)
+ * @param surgeAt tension at its highest with a jerk at a length out (N)
  */
 export function riskOfRig(
   record: RigRecord,
@@ -38,6 +45,7 @@ export function riskOfRig(
   envelope: DragEnvelope,
   run: RunThroughWater,
   outM: number,
+  surgeAt: SurgeAt = () => null,
 ): RigAtRisk {
   const water = waterAlong(line, run);
   const unknown = new Set<string>();
@@ -58,25 +66,42 @@ export function riskOfRig(
   });
   const reached = envelope.points.filter((point) => point.lengthOutM > 0 && point.lengthOutM <= outM + 1e-9);
   const every = Math.max(1, Math.ceil(reached.length / STATIONS));
+  const pull: PullAtRisk = {
+    stations: reached
+      .filter((_, index) => (reached.length - 1 - index) % every === 0)
+      .map((point) => ({
+        lengthOutM: point.lengthOutM,
+        tipN: point.tipForceN,
+        growthRelativeSd: point.factorPlusMinusShare / PLUS_MINUS_SDS,
+        waterN: point.fishForceN - point.tipForceN,
+        surgeN: 0,
+      })),
+    setRelativeSd: ERRORS.dragSetShare.sd,
+    waterRelativeSd: run.friction.sd / run.friction.value,
+    surgeRelativeSd: 0,
+  };
   return {
     places,
-    pull: {
-      stations: reached
-        .filter((_, index) => (reached.length - 1 - index) % every === 0)
-        .map((point) => ({
-          lengthOutM: point.lengthOutM,
-          tipN: point.tipForceN,
-          growthRelativeSd: point.factorPlusMinusShare / PLUS_MINUS_SDS,
-          waterN: point.fishForceN - point.tipForceN,
-          surgeN: 0,
-        })),
-      setRelativeSd: ERRORS.dragSetShare.sd,
-      waterRelativeSd: run.friction.sd / run.friction.value,
-      surgeRelativeSd: 0,
-    },
+    pull,
+    jerked: jerkedPull(pull, surgeAt),
     unknown: [...unknown],
     untested,
   };
+}
+
+/** The pull with what a jerk adds at each length; what is not known of it is taken for the same share everywhere, its largest. */
+function jerkedPull(pull: PullAtRisk, surgeAt: SurgeAt): PullAtRisk | null {
+  const peaks = pull.stations.map(({ lengthOutM }) => surgeAt(lengthOutM));
+  const known = peaks.filter((peak) => peak !== null);
+  if (known.length === 0 || known.length < peaks.length) return null;
+  const stations = pull.stations.map((station, index) => ({
+    ...station,
+    surgeN: Math.max((known[index]?.value ?? 0) - station.tipN, 0),
+  }));
+  const open = stations.map(({ surgeN }, index) =>
+    surgeN > 0 ? (known[index]?.plusMinus ?? 0) / PLUS_MINUS_SDS / surgeN : 0,
+  );
+  return { ...pull, stations, surgeRelativeSd: Math.max(...open) };
 }
 
 /** A line as far as its strength is known, and whether that is enough for a chance: by its own pulls, or with a scatter that is lent. */
