@@ -200,6 +200,7 @@ const pull = (kind: DragPullRecord['kind'], movingN: number, breakawayN = moving
   movingN,
   breakawayN,
   settingStep: 0,
+  starTurns: null,
   instrument: 'read by eye',
   at: '',
 });

@@ -326,7 +326,15 @@ async function setDrag(db: BoatDb, rigId: string, loadId: string, fraction: numb
     const shown = must(await workVirtualReel(db, rigId, { act: 'pull-drag', rodAngleRad: ROD_ANGLE_RAD }));
     const read = readDragPull(shown.samples);
     if (!read.ok) throw new Error(`demo data: ${read.reason}`);
-    must(await recordDragPull(db, rigId, id, { kind, ...read.value, settingStep, instrument: shown.instrument }));
+    must(
+      await recordDragPull(db, rigId, id, {
+        kind,
+        ...read.value,
+        settingStep,
+        starTurns: null,
+        instrument: shown.instrument,
+      }),
+    );
   };
   await pull('warm-up', 0);
   await pull('warm-up', 0);

@@ -105,6 +105,7 @@ const NOTHING = {
   hangM: null,
   workingRange: null,
   reach: null,
+  guides: null,
   minutes: [],
   fill: null,
   archivedAt: null,
@@ -412,6 +413,7 @@ function anyMeasurements(draw: Draw, load: LoadRecord | null, products: readonly
     movingN: draw.between(LIMITS.forceN),
     breakawayN: LIMITS.forceN.max,
     settingStep: draw.whole(0, 3),
+    starTurns: draw.chance(0.4) ? draw.between({ min: -10, max: 10 }) : null,
     instrument: 'eye',
     at: at(12),
   });

@@ -77,6 +77,7 @@ export function plannedRig(): RigRecord {
     hangM: null,
     workingRange: null,
     reach: null,
+    guides: null,
     minutes: [],
     fill: null,
     archivedAt: null,

@@ -28,6 +28,8 @@ export const DRAG_WORDS: WordsFor<typeof DRAG_REASONS> = {
   'mixed-sense': 'The scale shows pull and push in one trace: was it turned round, or tared under load?',
   'no-pull-on-scale': 'The scale shows no pull: is it hooked on, and was it tared slack?',
   'nothing-counts': 'No observation of a planer that was set yet: first see that it dives and holds.',
+  'guide-below-one': ({ ratio }) =>
+    `Through the bent rod it pulled ${ratio.toFixed(2)} times what it did straight off the reel. Guides only ever hold back: the two were mixed up, or the drag was turned between. Pull both again.`,
   'basis-weakest': 'the weakest place, joins included',
   'basis-weakest-unknown': 'a line has neither pulls nor a label, so the weakest place is unknown',
   'basis-tested': 'the weakest line as pulled, joins not counted',

@@ -2,11 +2,10 @@
 
 import { ticks } from 'd3-array';
 import { useMemo, useRef } from 'react';
-import { dragFactorSd } from '@/core/calibration/dragFactorSd';
-import { backOffTable, dragEnvelope } from '@/core/drag/dragEnvelope';
-import { USUAL_RUN } from '@/core/drag/waterPull';
 import { countMarks, type CountMark } from '@/core/rig/count/countMarks';
+import { backOffOfRig } from '@/core/rig/drag/backOffOfRig';
 import type { RigView } from '@/core/rig/view/rigView';
+import { easeWords, readingWords, roundLengths } from '@/components/drag/BackOffCard';
 import { fromSi, toSi } from '@/core/units/units';
 import { useRig } from '@/components/rig/RigProvider';
 import type { Formatter } from '@/words/format';
@@ -40,7 +39,7 @@ export function RodCard() {
   }));
   const day = record.readAt.slice(0, 10);
   // A drag that is stale or due has no place on a card.
-  const backOff = states.drag.state === 'done' ? backOffWords(view, format, units.length) : null;
+  const backOff = states.drag.state === 'done' ? backOffWords(view, format, units.length) : [];
   return (
     <div className="flex flex-col gap-4">
       <CardActions sheet={sheet} name={record.name} heads={heads} rows={rows.map((row) => row.cells)} />
@@ -57,7 +56,7 @@ export function RodCard() {
           rows={rows}
           foot={[
             `${day}. From the hook; ± 95 %.`,
-            ...(backOff ? [backOff] : []),
+            ...backOff,
             ...(stale ? [shortened(`Not confirmed:${stale}`, 72)] : []),
           ]}
         />
@@ -94,28 +93,13 @@ function shortMark(kind: CountMark['kind'], name: string): string {
   return shortened(name.slice(name.lastIndexOf(':') + 2).replace(' is out', ' out'), MARK_LETTERS);
 }
 
-/** How far to ease the drag as line leaves, in a line; null while the drag was not set. */
-function backOffWords(view: RigView, format: Formatter, unit: string): string | null {
-  if (view.setForceN === null || !view.strength) return null;
-  const set = { forceN: view.setForceN, plusMinusN: 0, lengthOutM: 0 };
-  const envelope = dragEnvelope(
-    view.current.line,
-    view.strength,
-    set,
-    USUAL_RUN,
-    undefined,
-    dragFactorSd(view.ruler, 0),
-  );
-  const end = fromSi('length', view.current.line.totalLengthM, unit);
-  const rows = backOffTable(
-    envelope,
-    ticks(0, end, 4)
-      .filter((value) => value > 0)
-      .map((value) => toSi('length', value, unit)),
-  );
-  if (rows.length === 0) return null;
-  // One ± for all of them, the widest: a line of a card has no room for each.
-  const plusMinus = Math.max(...rows.map((row) => row.easeToPlusMinus));
-  const eased = rows.map((row) => `${format.length(row.lengthOutM)}: ${format.percent(row.easeTo)}`);
-  return `Drag ${format.force(view.setForceN)}; ease to ${eased.join(', ')} (± ${Math.ceil(100 * plusMinus)}).`;
+/** How to ease the drag as line leaves, by what the hand has; none while the drag was not set. */
+function backOffWords(view: RigView, format: Formatter, unit: string): readonly string[] {
+  if (view.setForceN === null) return [];
+  const { by, rows } = backOffOfRig(view, view.setForceN, roundLengths(view.current.line.totalLengthM, unit, 4));
+  if (rows.length === 0) return [];
+  const set = `Drag ${format.force(view.setForceN)} at the tip`;
+  if (by === 'scale') return [`${set}; with more out set it to that again by scale.`];
+  const eased = rows.map((row) => `at ${readingWords(row.reading).split(' ±')[0]}: ${easeWords(by, row, format)}`);
+  return [`${set}. ${by === 'lever' ? 'Lever' : 'Star, turns looser'}, counter ${eased.join('; ')}.`];
 }

@@ -8,6 +8,7 @@ import {
   FRACTION_PRESETS,
   type DragBasis,
 } from '@/core/drag/dragTarget';
+import { because } from '@/core/reasons';
 import { PLUS_MINUS_SDS } from '@/core/numerics/propagate';
 import type { Figure } from '@/core/provenance/figure';
 import type { Known } from '@/core/provenance/source';
@@ -24,6 +25,7 @@ import { useRig } from '@/components/rig/RigProvider';
 import { Button } from '@/components/ui/Button';
 import { Caution } from '@/components/ui/Card';
 import { MeasureNext } from '@/components/worth/MeasureNext';
+import { GuidesField } from './GuidesField';
 import { ReachField } from './ReachField';
 import { useUnits } from '@/components/units/UnitsProvider';
 import { useSay } from '@/components/units/useSay';
@@ -65,7 +67,7 @@ export function DragTargetCard({ view, load }: { view: RigView; load: LoadRecord
     basis?.strengthN && readable
       ? dragTarget(basis.strengthN, fraction, record.reel.dragLimitN, weakest, growth)
       : null;
-  const guide = guideFactorFor([record.dragSession, record.dragSetting], rodAngleRad);
+  const guide = guideFactorFor(record, rodAngleRad);
   const begin = async (): Promise<void> => {
     const body = { loadId: load.id, fraction, strengthBasis: chosen, rodAngleRad };
     const result = await sendNow(
@@ -97,8 +99,13 @@ export function DragTargetCard({ view, load }: { view: RigView; load: LoadRecord
               {guide.value.toFixed(2)} ± {(PLUS_MINUS_SDS * guide.sd).toFixed(2)} (
               {guide.source === 'measured'
                 ? 'measured with this rod at this bend'
-                : `a default for a rod bent to ${bend}°, not measured`}
+                : record.guides
+                  ? `an estimate for these guides and this line with the rod bent to ${bend}°, not measured`
+                  : `a default for a rod bent to ${bend}°, not measured`}
               ).
+              {guide.contradictedBy !== null && (
+                <b className="text-warn"> {say(because('guide-below-one', { ratio: guide.contradictedBy }))}</b>
+              )}
             </p>
             <MeasureNext kinds={['target', 'straight']} />
             <BoundLine view={view} targetN={outcome.value.targetN.value} />
@@ -150,6 +157,7 @@ export function DragTargetCard({ view, load }: { view: RigView; load: LoadRecord
         onChange={setBend}
         hint="held by somebody or fixed; a rod pointed at the scale fools one"
       />
+      <GuidesField />
       <fieldset>
         <legend className="text-sm font-semibold">Share of what</legend>
         <div className="mt-1 grid gap-2 sm:grid-cols-3">

@@ -1,26 +1,22 @@
 'use client';
 
-import { ticks } from 'd3-array';
 import { useMemo } from 'react';
 import { dragFactorSd } from '@/core/calibration/dragFactorSd';
-import { backOffTable, dragEnvelope, type DragEnvelope } from '@/core/drag/dragEnvelope';
-import { leverPlace, type LeverCurve, type LeverPlace } from '@/core/drag/leverCurve';
+import { dragEnvelope, type DragEnvelope } from '@/core/drag/dragEnvelope';
 import { ERRORS } from '@/core/measurement/errors';
 import { PLUS_MINUS_SDS } from '@/core/numerics/propagate';
 import { USUAL_RUN } from '@/core/drag/waterPull';
 import type { Figure } from '@/core/provenance/figure';
 import { riskOfRig } from '@/core/rig/drag/riskOfRig';
-import { leverOfRig } from '@/core/rig/drag/leverOfRig';
 import { surgeOfRig, USUAL_JERK_M, type DragOfRig } from '@/core/rig/drag/surgeOfRig';
-import type { RigRecord } from '@/core/record/record';
 import type { RigView } from '@/core/rig/view/rigView';
 import type { Formatter } from '@/words/format';
-import { fromSi, toSi } from '@/core/units/units';
+import { fromSi } from '@/core/units/units';
 import { TextField } from '@/components/fields/TextField';
 import { LensChart, type LensCurve } from '@/components/line/LensChart';
 import { useRig } from '@/components/rig/RigProvider';
-import { Card } from '@/components/ui/Card';
 import { useUnits } from '@/components/units/UnitsProvider';
+import { BackOffCard } from './BackOffCard';
 import { RiskWords } from './RiskWords';
 import { useSpeed } from './useSpeed';
 
@@ -71,6 +67,7 @@ export function EnvelopeLens({ view, drag, isSet }: { view: RigView; drag: DragO
       />
       <div className="grid gap-4 lg:grid-cols-[3fr_2fr]">
         <div className="text-sm">
+          <AboveBound envelope={envelope} />
           <p>
             {isSet ? 'As it was set' : 'At the target'}, {format.force(forceN)} becomes{' '}
             <b className="figures">{format.force(last.tipForceN, last.tipPlusMinusN)}</b> at the tip with everything out
@@ -93,9 +90,7 @@ export function EnvelopeLens({ view, drag, isSet }: { view: RigView; drag: DragO
             />
           </div>
         </div>
-        <Card title="Back off as line leaves">
-          <BackOffRows envelope={envelope} totalM={line.totalLengthM} forceN={forceN} lever={leverOf(record)} />
-        </Card>
+        <BackOffCard view={view} forceN={forceN} />
       </div>
     </div>
   );
@@ -167,6 +162,17 @@ function curvesOf(envelope: DragEnvelope, surges: readonly SurgePoint[], unit: s
   ];
 }
 
+/** Said first of all: more than 95 of 100 such rigs hold, from the start. */
+function AboveBound({ envelope }: { envelope: DragEnvelope }) {
+  const first = envelope.points[0];
+  if (!first || first.boundShare === null || first.boundShare < 1) return null;
+  return (
+    <p className="mb-1 text-base font-semibold text-stop">
+      From the start it pulls more than 95 of 100 such rigs hold: set it lighter before anything else.
+    </p>
+  );
+}
+
 /** Where shares of the strength are passed, and how far the drag may be left alone. */
 function Passes({ envelope }: { envelope: DragEnvelope }) {
   const { format } = useUnits();
@@ -174,7 +180,7 @@ function Passes({ envelope }: { envelope: DragEnvelope }) {
     lengthOutM === null ? [] : [`${format.percent(share)} at ${format.length(lengthOutM)}`],
   );
   const last = envelope.points.at(-1);
-  const { safeLengthM, safeByBoundM, safeBetweenM } = envelope;
+  const { safeLengthM, safeBetweenM } = envelope;
   const [leastM, mostM] = safeBetweenM;
   const toTheEnd = safeLengthM !== null && last !== undefined && safeLengthM >= last.lengthOutM - 1e-6;
   return (
@@ -188,11 +194,21 @@ function Passes({ envelope }: { envelope: DragEnvelope }) {
           ? 'It is too much from the start'
           : `In the mean it holds to ${format.length(safeLengthM)} out`}
       {!toTheEnd || leastM !== safeLengthM ? betweenWords(format, leastM, mostM, last?.lengthOutM ?? 0) : ''}
-      {safeByBoundM !== null && last && safeByBoundM < last.lengthOutM - 1e-6
-        ? `; by what 95 of 100 hold, to ${format.length(safeByBoundM)}.`
-        : '.'}
+      {boundWords(envelope, format)}
     </p>
   );
+}
+
+/** The same by what 95 of 100 hold, or that it cannot be said. */
+function boundWords({ points, safeByBoundM }: DragEnvelope, format: Formatter): string {
+  const last = points.at(-1);
+  const unknown = points.find((point) => !point.isBoundWhole);
+  if (unknown && (safeByBoundM === null || unknown.lengthOutM > safeByBoundM))
+    return `; what 95 of 100 hold is not known ${unknown.lengthOutM > 0 ? `beyond ${format.length(safeByBoundM ?? 0)} out` : 'of every place that is out'}: unknown is not safe.`;
+  if (safeByBoundM === null) return '; by what 95 of 100 hold it is too much from the start.';
+  if (last && safeByBoundM < last.lengthOutM - 1e-6)
+    return `; by what 95 of 100 hold, to ${format.length(safeByBoundM)}.`;
+  return '; so do 95 of 100 such rigs.';
 }
 
 /** Where the true end of what is safe may lie, by the ± of the pull and of the strength. */
@@ -203,54 +219,3 @@ function betweenWords(format: Formatter, leastM: number | null, mostM: number | 
   const least = format.length(leastM);
   return least === most ? ' (the ± changes nothing of that)' : ` (by its ± between ${least} and ${most})`;
 }
-
-/** The lever's curve where there is one. */
-function leverOf(record: RigRecord): LeverCurve | null {
-  const { curve } = leverOfRig(record);
-  return record.reel.dragKind === 'lever' && curve.ok ? curve.value : null;
-}
-
-function BackOffRows({
-  envelope,
-  totalM,
-  forceN,
-  lever,
-}: {
-  envelope: DragEnvelope;
-  totalM: number;
-  forceN: number;
-  lever: LeverCurve | null;
-}) {
-  const { units, format } = useUnits();
-  const end = fromSi('length', totalM, units.length);
-  const rounds = ticks(0, end, 6).map((value) => toSi('length', value, units.length));
-  return (
-    <table className="w-full text-sm">
-      <thead>
-        <tr className="border-b border-ink text-left">
-          <th className="py-1 pr-3">line out</th>
-          <th className="py-1 pr-3">left alone</th>
-          <th className="py-1 pr-3">ease the drag to</th>
-          {lever && <th className="py-1">lever at</th>}
-        </tr>
-      </thead>
-      <tbody>
-        {backOffTable(envelope, rounds).map((row) => (
-          <tr key={row.lengthOutM} className="border-b border-edge">
-            <td className="figures py-1 pr-3">{format.length(row.lengthOutM)}</td>
-            <td className="figures py-1 pr-3">{format.force(row.leftAloneN, row.plusMinusN)}</td>
-            <td className="figures py-1 pr-3">{format.wholePercent(row.easeTo, row.easeToPlusMinus)}</td>
-            {lever && (
-              <td className="figures py-1">
-                {leverWords(format, leverPlace(lever, forceN * row.easeTo, forceN * row.easeToPlusMinus))}
-              </td>
-            )}
-          </tr>
-        ))}
-      </tbody>
-    </table>
-  );
-}
-
-const leverWords = (format: Formatter, place: LeverPlace | null): string =>
-  place === null ? 'out of its sweep' : format.wholePercent(place.position, place.plusMinus);

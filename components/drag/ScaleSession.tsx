@@ -2,6 +2,7 @@
 
 import dynamic from 'next/dynamic';
 import { useState } from 'react';
+import { because } from '@/core/reasons';
 import { STICKY_RATIO } from '@/core/drag/readPull';
 import { judgeScaleSession, type ScaleSession as Judgement } from '@/core/drag/scaleSession';
 import { guideFactorFor } from '@/core/rig/drag/guideOfRig';
@@ -12,7 +13,7 @@ import { TracePlot } from '@/components/bench/TracePlot';
 import { UndoButton } from '@/components/bench/UndoButton';
 import { VirtualBench } from '@/components/bench/VirtualMark';
 import { QuantityField } from '@/components/fields/QuantityField';
-import { ChoiceField } from '@/components/fields/TextField';
+import { ChoiceField, TextField } from '@/components/fields/TextField';
 import { useRig } from '@/components/rig/RigProvider';
 import { Button } from '@/components/ui/Button';
 import { Caution } from '@/components/ui/Card';
@@ -64,6 +65,15 @@ export function ScaleSession({ setting }: { setting: DragSettingRecord }) {
         />
         the drag was turned since the last pull
       </label>
+      {turned && record.reel.dragKind !== 'lever' && (
+        <div className="w-56">
+          <TextField
+            label="Turned by, tighter +"
+            {...scale.turns.field}
+            hint="turns of the star; leave empty if not told"
+          />
+        </div>
+      )}
       <div className="flex flex-wrap gap-2">
         <Button weight="main" disabled={busy || moving.value === null} onClick={() => void scale.recordPull()}>
           Record this pull
@@ -174,7 +184,16 @@ function PullList({ setting }: { setting: DragSettingRecord }) {
 }
 
 function GuideFactor({ setting }: { setting: DragSettingRecord }) {
-  const factor = guideFactorFor([setting], setting.rodAngleRad);
+  const { record } = useRig();
+  const say = useSay();
+  const factor = guideFactorFor(record, setting.rodAngleRad, [setting]);
+  if (factor.contradictedBy !== null) {
+    return (
+      <p className="text-sm font-semibold text-warn">
+        {say(because('guide-below-one', { ratio: factor.contradictedBy }))}
+      </p>
+    );
+  }
   if (factor.source !== 'measured') {
     return (
       <p className="text-sm text-ink-soft">

@@ -9,6 +9,7 @@ import { sessionPulls } from '@/core/record/sessionPulls';
 import { readForceStream } from '@/components/bench/forceStream';
 import { useVirtualReel } from '@/components/bench/useVirtualReel';
 import { blocked } from '@/components/fields/blocked';
+import { isText, useDraft } from '@/components/fields/useDraft';
 import { useQuantity } from '@/components/fields/QuantityField';
 import { useKeptCheck, useKeptChoice } from '@/components/fields/useKept';
 import { useInstrument } from '@/components/fields/useInstrument';
@@ -42,11 +43,13 @@ export function useScale(setting: DragSettingRecord) {
   const breakaway = useQuantity(`breakaway:${setting.id}`, 'force', null, LIMITS.forceN);
   const scale = useInstrument(`moving:${setting.id}`, [moving.field.typed, breakaway.field.typed]);
   const lastStep = Math.max(0, ...setting.pulls.map((pull) => pull.settingStep));
+  const turns = useTurns(setting);
   return {
     samples,
     unread,
     turned,
     setTurned,
+    turns,
     kind,
     pick,
     moving,
@@ -56,13 +59,14 @@ export function useScale(setting: DragSettingRecord) {
     busy: state.kind === 'sending' || bench.busy || liveN !== null,
     judgement: judgeScaleSession(sessionPulls(setting), setting.targetN),
     async recordPull(): Promise<void> {
-      if (blocked(moving, breakaway)) return;
+      if (blocked(moving, breakaway) || (turned && turns.field.error)) return;
       const settingStep = turned ? lastStep + 1 : lastStep;
       const body = {
         kind,
         movingN: moving.value,
         breakawayN: breakaway.value,
         settingStep,
+        starTurns: turned ? turns.now : turns.before,
         instrument: scale.instrument,
       };
       const result = await sendNow(
@@ -74,6 +78,7 @@ export function useScale(setting: DragSettingRecord) {
       moving.forget();
       breakaway.forget();
       setTurned(false);
+      turns.forget();
       setSamples([]);
       pick(null);
       scale.forget();
@@ -132,6 +137,31 @@ export function useScale(setting: DragSettingRecord) {
     },
   };
 }
+
+/** Where the star stands, in turns since the session began: told step by step, and not known any more once a step was not told. */
+function useTurns(setting: DragSettingRecord) {
+  const [typed, setTyped] = useDraft(`star-turns:${setting.id}`, isText);
+  const last = setting.pulls.at(-1);
+  const before = last ? last.starTurns : 0;
+  const text = (typed ?? '').trim();
+  const by = text === '' ? null : Number(text.replace(',', '.'));
+  const isWrong = by !== null && !(Math.abs(by) <= MOST_TURNS);
+  return {
+    before,
+    now: before === null || by === null || isWrong ? null : before + by,
+    field: {
+      value: typed ?? '',
+      onChange: setTyped,
+      inputMode: 'decimal' as const,
+      figures: true,
+      error: isWrong ? `A number of turns, ${MOST_TURNS} at most.` : undefined,
+    },
+    forget: () => setTyped(null),
+  };
+}
+
+/** Turns of a star between two pulls; more is a slip of the finger. */
+const MOST_TURNS = 10;
 
 export type Scale = ReturnType<typeof useScale>;
 

@@ -155,3 +155,41 @@ describe('surge', () => {
     fails({ pieces: [], lengthsOutM: [] }, 'pieces');
   });
 });
+
+describe('drag-envelope', () => {
+  interface Enveloped {
+    readonly safeLengthM: number | null;
+    readonly safeByBoundM: number | null;
+    readonly safeByChanceM: number | null;
+    readonly chances: readonly { readonly lengthOutM: number; readonly chance: number }[] | null;
+    readonly points: readonly { readonly isBoundWhole: boolean }[];
+  }
+  const EXAMPLE = kind('drag-envelope').example as { segments: object[] };
+  const enveloped = (change: object, request: object = {}) =>
+    value('drag-envelope', {
+      ...{ ...EXAMPLE, ...request },
+      segments: EXAMPLE.segments.map((each) => ({ ...each, ...change })),
+    }) as unknown as Enveloped;
+
+  it('says nothing of a chance, and nothing by a bound, where it is not known', () => {
+    const open = enveloped({});
+    expect(open).toMatchObject({ chances: null, safeByChanceM: null, safeByBoundM: null });
+    expect(open.safeLengthM).toBeGreaterThan(0);
+    expect(open.points[0]?.isBoundWhole).toBe(false);
+    const bound = enveloped({ boundN: 70, joinBoundShare: 0.6 });
+    expect(bound.safeByBoundM).toBeGreaterThan(0);
+  });
+
+  it('gives the chance that anything breaks, and the length to which a stated one is kept', () => {
+    const { chances, safeByChanceM, safeLengthM } = enveloped(
+      { cv: 0.05, pulls: 6, joinShare: 0.8 },
+      { setForceN: 26 },
+    );
+    chances?.forEach(({ chance }, index) => expect(chance).toBeGreaterThanOrEqual(chances[index - 1]?.chance ?? 0));
+    expect(safeByChanceM).toBeGreaterThan(0);
+    // One pull in a hundred is less than what the mean holds.
+    expect(safeByChanceM).toBeLessThan(safeLengthM ?? 0);
+    const bolder = enveloped({ cv: 0.05, pulls: 6, joinShare: 0.8 }, { setForceN: 26, taken: 0.2 });
+    expect(bolder.safeByChanceM).toBeGreaterThan(safeByChanceM ?? 0);
+  });
+});

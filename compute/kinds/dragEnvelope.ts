@@ -1,11 +1,16 @@
 import { z } from 'zod';
-import { backOffTable, dragEnvelope as envelopeOf } from '../../core/drag/dragEnvelope';
+import { backOffTable, dragEnvelope as envelopeOf, envelopeAt, type DragEnvelope } from '../../core/drag/dragEnvelope';
+import { lastSafeLength, riskAlong, TAKEN, type PlaceAtRisk, type RiskAtLength } from '../../core/drag/riskAlong';
 import { dragFactorSd } from '../../core/calibration/dragFactorSd';
 import { estimateCounter } from '../../core/calibration/estimateCounter';
 import { LINE_FRICTION, WATER_DENSITY } from '../../core/drag/waterPull';
-import { rigStrength } from '../../core/strength/rigStrength';
+import { ERRORS } from '../../core/measurement/errors';
+import { PLUS_MINUS_SDS } from '../../core/numerics/propagate';
+import { rigStrength, type RigStrength } from '../../core/strength/rigStrength';
+import type { StrengthKnown } from '../../core/strength/strengthDraws';
 import { believedRequest } from '../counterRequest';
 import { defineKind, inSi } from '../kind';
+import { seeded } from '../seeded';
 import { planRequest } from '../planRequest';
 import { reelSchema, segmentSchema } from '../requestSchemas';
 import { forceN } from './strengthSummary';
@@ -14,7 +19,27 @@ const strongSegment = z.strictObject({
   ...segmentSchema.shape,
   holdsN: forceN.describe('mean strength of the line'),
   boundN: forceN.nullable().default(null).describe('what 95 of 100 pieces hold'),
-  joinShare: z.number().positive().max(1.2).default(1).describe('share that the join at its inner end keeps'),
+  joinShare: z
+    .number()
+    .positive()
+    .max(1.2)
+    .optional()
+    .describe('share that the join at its inner end keeps; left out: none'),
+  joinBoundShare: z
+    .number()
+    .positive()
+    .max(1.2)
+    .nullable()
+    .default(null)
+    .describe('share that 95 of 100 such joins keep'),
+  pulls: z.int().min(0).max(10_000).default(0).describe('pulls behind the mean; 0: a label'),
+  cv: z
+    .number()
+    .min(0.001)
+    .max(1)
+    .nullable()
+    .default(null)
+    .describe('SD of single pulls over their mean; null: not known, and no chance is told'),
 });
 
 /** A loaded reel, its strengths and a drag setting in; pull at tip and fish against strength, length by length, out. */
@@ -33,6 +58,12 @@ export const dragEnvelope = defineKind({
       densityKgM3: z.number().min(900).max(1100).default(WATER_DENSITY.sea),
       lengthsM: z.array(z.number().min(0).max(20_000)).max(500).default([]).describe('rows of the back-off table'),
       stations: z.int().min(10).max(2000).default(200),
+      taken: z
+        .number()
+        .min(1e-5)
+        .max(0.5)
+        .default(TAKEN.pull)
+        .describe('chance of breaking that is taken for one pull'),
     })
     .superRefine(({ segments, setLengthOutM, lengthsM, setForceN }, context) => {
       const issue = (path: (string | number)[], message: string): void =>
@@ -45,7 +76,7 @@ export const dragEnvelope = defineKind({
       lengthsM.forEach((lengthM, index) => {
         if (lengthM > totalM) issue(['lengthsM', index], `there are only ${totalM} m of line`);
       });
-      const weakestN = Math.min(...segments.map((segment) => segment.holdsN * Math.min(1, segment.joinShare)));
+      const weakestN = Math.min(...segments.map((segment) => segment.holdsN * Math.min(1, segment.joinShare ?? 1)));
       if (setForceN >= weakestN)
         issue(['setForceN'], `the weakest place holds ${weakestN.toFixed(1)} N: it breaks first`);
     }),
@@ -72,33 +103,81 @@ export const dragEnvelope = defineKind({
         strengthN: known(request.segments[index]?.holdsN ?? NaN),
         boundN: request.segments[index]?.boundN ?? null,
       })),
-      line.segments.slice(1).map(({ id }, index) => ({
-        joinId: `join ${index + 1}`,
-        name: `join under ${line.segments[index + 1]?.name ?? ''}`,
-        innerSegmentId: line.segments[index]?.id ?? null,
-        outerSegmentId: id,
-        efficiency: known(request.segments[index + 1]?.joinShare ?? 1),
-        boundShare: null,
-      })),
+      line.segments.slice(1).flatMap(({ id }, index) => {
+        const { joinShare, joinBoundShare } = request.segments[index + 1] ?? {};
+        if (joinShare === undefined) return [];
+        return {
+          joinId: `join ${index + 1}`,
+          name: `join under ${line.segments[index + 1]?.name ?? ''}`,
+          innerSegmentId: line.segments[index]?.id ?? null,
+          outerSegmentId: id,
+          efficiency: known(joinShare),
+          boundShare: joinBoundShare ?? null,
+        };
+      }),
     );
-    const envelope = envelopeOf(
-      line,
-      strength,
-      { forceN: request.setForceN, plusMinusN: request.setPlusMinusN, lengthOutM: request.setLengthOutM },
-      { speedMS: request.runSpeedMS, densityKgM3: request.densityKgM3, friction: LINE_FRICTION },
-      request.stations,
-      dragFactorSd(estimateCounter(believedRequest({ ...request, counter: null }), []), request.setLengthOutM),
+    const set = { forceN: request.setForceN, plusMinusN: request.setPlusMinusN, lengthOutM: request.setLengthOutM };
+    const run = { speedMS: request.runSpeedMS, densityKgM3: request.densityKgM3, friction: LINE_FRICTION };
+    const factorSd = dragFactorSd(
+      estimateCounter(believedRequest({ ...request, counter: null }), []),
+      request.setLengthOutM,
     );
+    const envelope = envelopeOf(line, strength, set, run, request.stations, factorSd);
+    const chances = chancesAlong(request.segments, strength, envelope);
     return {
       ok: true,
       value: {
         points: envelope.points.map((point) => ({ ...point, weakest: point.weakest.name })),
+        chances,
+        safeByChanceM: chances && lastSafeLength(chances, request.taken),
         passes: envelope.passes,
         safeLengthM: envelope.safeLengthM,
         safeByBoundM: envelope.safeByBoundM,
         safeBetweenM: envelope.safeBetweenM,
-        backOff: backOffTable(envelope, request.lengthsM),
+        backOff: backOffTable(envelopeAt(line, strength, set, run, factorSd), request.lengthsM),
       },
     };
   },
 });
+
+/** Stations of a chance: it costs a hundred times what the envelope does. */
+const CHANCE_STATIONS = 40;
+const SEED = 1;
+/** What is not known of a label, and of a join that nobody pulled (from memory). */
+const [LABEL_SD, JOIN_SD] = [0.2, 0.1];
+/** Length of the pieces that people pull (common practice, no source). */
+const USUAL_GAUGE_M = 0.5;
+
+/** The chance that anything breaks at lengths along the line; null while the scatter of a line is not known. */
+function chancesAlong(
+  segments: readonly z.output<typeof strongSegment>[],
+  strength: RigStrength,
+  { points }: DragEnvelope,
+): readonly RiskAtLength[] | null {
+  const lines = segments.map(({ name, holdsN, pulls, cv }): StrengthKnown => ({
+    ...{ key: name, mean: holdsN, beliefRelativeSd: LABEL_SD, pulls, cv, degrees: Math.max(pulls - 1, 0) },
+    ...{ lotRelativeSd: ERRORS.lotShare.sd, gaugeLengthM: USUAL_GAUGE_M },
+  }));
+  if (lines.some(({ cv }) => cv === null)) return null;
+  const places = strength.places.map(({ id, kind, name, fromHookM, toHookM }): PlaceAtRisk => {
+    // A join is named by the segment outside of it, a segment by its place from the arbor.
+    const index = Number(id.replace('join ', ''));
+    const at = { id, name, fromHookM, toHookM, waterN: 0 };
+    if (kind === 'segment') return { ...at, lines: lines.slice(index, index + 1), keeps: null };
+    const keeps: StrengthKnown = {
+      ...{ key: id, mean: segments[index]?.joinShare ?? 1, beliefRelativeSd: JOIN_SD, pulls: 0, cv: null, degrees: 0 },
+      ...{ lotRelativeSd: 0, gaugeLengthM: null },
+    };
+    return { ...at, lines: lines.slice(index - 1, index + 1), keeps };
+  });
+  const every = Math.max(1, Math.ceil(points.length / CHANCE_STATIONS));
+  const stations = points
+    .filter((_, index) => (points.length - 1 - index) % every === 0)
+    .map((point) => ({
+      ...{ lengthOutM: point.lengthOutM, tipN: point.tipForceN, waterN: point.fishForceN - point.tipForceN, surgeN: 0 },
+      growthRelativeSd: point.factorPlusMinusShare / PLUS_MINUS_SDS,
+    }));
+  const waterRelativeSd = LINE_FRICTION.sd / LINE_FRICTION.value;
+  const pull = { stations, setRelativeSd: ERRORS.dragSetShare.sd, waterRelativeSd, surgeRelativeSd: 0 };
+  return riskAlong(places, pull, seeded(SEED));
+}

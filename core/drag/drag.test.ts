@@ -1,10 +1,10 @@
-import { buildLoadedLine } from '../spool/loadedLine';
+import { buildLoadedLine, spoolStateAt } from '../spool/loadedLine';
 import { rigStrength } from '../strength/rigStrength';
 import { fromSi, toSi } from '../units/units';
 import type { Known } from '../provenance/source';
-import { backOffTable, dragEnvelope } from './dragEnvelope';
+import { backOffTable, dragEnvelope, envelopeAt } from './dragEnvelope';
 import { dragTarget } from './dragTarget';
-import { estimatedGuideFactor, measuredGuideFactor } from './guideFactor';
+import { estimatedGuideFactor, guideFriction, measuredGuideFactor } from './guideFactor';
 import { USUAL_RUN } from './waterPull';
 import { readDragPull } from './readPull';
 import { median } from '../numerics/median';
@@ -83,11 +83,37 @@ describe('guide factor', () => {
   });
 
   it('is bent over straight when measured, surer with more pulls', () => {
-    const one = measuredGuideFactor([24], [20]);
-    const more = measuredGuideFactor([24, 24.2, 23.8], [20, 20.1, 19.9]);
+    const measured = (bentN: readonly number[], straightN: readonly number[]) => {
+      const factor = measuredGuideFactor(bentN, straightN);
+      if (!factor.ok) throw new Error(factor.reason);
+      return factor.value;
+    };
+    const one = measured([24], [20]);
+    const more = measured([24, 24.2, 23.8], [20, 20.1, 19.9]);
     expect(one).toMatchObject({ value: 1.2, source: 'measured' });
-    expect(more.sd).toBeLessThan(one.sd);
+    // One pull each way is off by 3 % each, three by 1.7 % (the scale's own error, from memory).
+    expect(one.sd / one.value).toBeCloseTo(0.03 * Math.SQRT2, 6);
+    expect(more.sd / more.value).toBeCloseTo(0.03 * Math.sqrt(2 / 3), 6);
+    // Pulls that scatter more than a scale does are believed less.
+    expect(measured([20, 24, 28], [20, 20.1, 19.9]).sd).toBeGreaterThan(1.5 * more.sd);
     expect(() => measuredGuideFactor([24], [])).toThrow(/measuredGuideFactor/);
+  });
+
+  it('is never below 1: guides only hold back', () => {
+    expect(measuredGuideFactor([19.6], [20])).toMatchObject({ ok: true, value: { value: 1 } });
+    expect(measuredGuideFactor([16], [20])).toMatchObject({ ok: false, reason: 'guide-below-one' });
+  });
+
+  it('goes by what the line runs over, and what line it is (from memory)', () => {
+    const at = (guides: Parameters<typeof guideFriction>[0], material: Parameters<typeof guideFriction>[1]) =>
+      estimatedGuideFactor(1, guideFriction(guides, material), guides?.count ?? 0).value;
+    const nylon = at({ kind: 'rings', count: 7 }, 'nylon');
+    expect(at({ kind: 'rings', count: 7 }, 'braid')).toBeGreaterThan(nylon);
+    expect(at({ kind: 'rollers', count: 7 }, 'nylon')).toBeLessThan(at({ kind: 'roller tip', count: 7 }, 'nylon'));
+    expect(at({ kind: 'roller tip', count: 7 }, 'nylon')).toBeLessThan(nylon);
+    expect(at({ kind: 'rings', count: 12 }, 'nylon')).toBeGreaterThan(nylon);
+    expect(guideFriction(null, 'braid')).toMatchObject({ value: 0.15, source: 'default' });
+    expect(() => estimatedGuideFactor(-0.1)).toThrow(/rodAngleRad/);
   });
 });
 
@@ -215,12 +241,20 @@ describe('dragEnvelope', () => {
   it('knows how far it may be left alone, in the mean and by bound', () => {
     const bound = {
       ...strength,
-      places: strength.places.map((place) => ({ ...place, boundN: place.id === 'a' ? 52 : null })),
+      places: strength.places.map((place) => ({ ...place, boundN: place.id === 'a' ? 52 : 80 })),
     };
     const tight = dragEnvelope(line, bound, { forceN: 48, plusMinusN: 1, lengthOutM: 0 }, still);
     expect(tight.safeLengthM).toBeGreaterThan(tight.safeByBoundM ?? 0);
     expect(tight.points.find((point) => point.lengthOutM > (tight.safeByBoundM ?? 0))?.boundShare).toBeGreaterThan(1);
     expect(dragEnvelope(line, strength, { forceN: 95, plusMinusN: 1, lengthOutM: 0 }, still).safeLengthM).toBeNull();
+    // A place without a bound is never safe by it, whatever the others hold.
+    const open = {
+      ...bound,
+      places: bound.places.map((place, index) => (index === 0 ? { ...place, boundN: null } : place)),
+    };
+    const unknown = dragEnvelope(line, open, { forceN: 10, plusMinusN: 1, lengthOutM: 0 }, still);
+    expect(unknown.safeByBoundM).toBeNull();
+    expect(unknown.points[0]?.isBoundWhole).toBe(false);
     // The true end may lie nearer and farther, the more so the less is known.
     const between = (plusMinusN: number, sd: number) =>
       dragEnvelope(line, strength, { forceN: 48, plusMinusN, lengthOutM: 0 }, still, 400, () => sd).safeBetweenM;
@@ -231,9 +265,12 @@ describe('dragEnvelope', () => {
   });
 
   it('has a table that says how far to ease it', () => {
-    const table = backOffTable(envelope, [0, 100, 1000]);
-    expect(table.map((row) => row.lengthOutM)).toEqual([0, 100]);
+    const at = envelopeAt(line, strength, { forceN: 40, plusMinusN: 1, lengthOutM: 0 }, still);
+    const table = backOffTable(at, [0, 100.3]);
     expect(table[0]).toMatchObject({ leftAloneN: 40, easeTo: 1 });
+    // Its own length, and not that of the next station.
+    const { diameterM } = spoolStateAt(line, 100.3 - line.handLinedLengthM);
+    expect(table[1]).toMatchObject({ lengthOutM: 100.3, easeTo: expect.closeTo(diameterM / line.fullDiameterM, 12) });
     expect((table[1]?.leftAloneN ?? 0) * (table[1]?.easeTo ?? 0)).toBeCloseTo(40, 9);
   });
 });

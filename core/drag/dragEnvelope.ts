@@ -30,13 +30,15 @@ export interface EnvelopePoint {
   readonly share: number;
   /** The largest share of what 95 of 100 such places hold, of those that are out and have a bound; null without one. */
   readonly boundShare: number | null;
+  /** False where a place that is out has no bound: unknown is never safe. */
+  readonly isBoundWhole: boolean;
 }
 
 export interface DragEnvelope {
   readonly points: readonly EnvelopePoint[];
   /** First length out at which the tension passes a share of the strength, or null. */
   readonly passes: readonly { readonly share: number; readonly lengthOutM: number | null }[];
-  /** Largest length out at which the drag may be left alone: nothing breaks in the mean, and by bound; null: never. */
+  /** Largest length out at which the drag may be left alone: nothing breaks in the mean, and by bound; null: never, or not known. */
   readonly safeLengthM: number | null;
   readonly safeByBoundM: number | null;
   /** The 95 % interval of `safeLengthM`, by the ± of the pull and of what the places hold; null: never. */
@@ -47,6 +49,46 @@ const SHARES = [0.5, 0.8, 1] as const;
 
 /** Stations from nothing out to everything out. */
 const STATIONS = 200;
+
+/** Relative SD of the growth of the drag at a length out. */
+export type FactorSdAt = (lengthOutM: number) => number;
+
+/** The envelope at any one length out: arguments as in {@link dragEnvelope}. */
+export function envelopeAt(
+  line: LoadedLine,
+  strength: RigStrength,
+  set: DragAsSet,
+  run: RunThroughWater,
+  factorSdAt: FactorSdAt = () => 0,
+): (lengthOutM: number) => EnvelopePoint {
+  const diameterAt = (lengthOutM: number) => {
+    const paidOutM = Math.min(Math.max(lengthOutM - line.handLinedLengthM, 0), line.woundLengthM);
+    return spoolStateAt(line, paidOutM);
+  };
+  const setDiameterM = diameterAt(set.lengthOutM).diameterM;
+  const water = waterAlong(line, run);
+  const places = strength.places.map((place) => ({ place, waterN: water(place.fromHookM).value }));
+  return (lengthOutM) => {
+    const { diameterM, segment } = diameterAt(lengthOutM);
+    const dragFactor = setDiameterM / diameterM;
+    const tipForceN = set.forceN * dragFactor;
+    // Where it was set it pulls what it was set to, whatever the layer.
+    const layerStep = lengthOutM === set.lengthOutM ? 0 : segment.lineDiameterM / diameterM;
+    const factorPlusMinusShare = Math.hypot(PLUS_MINUS_SDS * factorSdAt(lengthOutM), layerStep);
+    const tipPlusMinusN = Math.hypot(set.plusMinusN * dragFactor, tipForceN * factorPlusMinusShare);
+    const onLine = water(lengthOutM);
+    return {
+      lengthOutM,
+      dragFactor,
+      factorPlusMinusShare,
+      tipForceN,
+      tipPlusMinusN,
+      fishForceN: tipForceN + onLine.value,
+      fishPlusMinusN: Math.hypot(tipPlusMinusN, PLUS_MINUS_SDS * onLine.sd),
+      ...nearestToBreaking(places, lengthOutM, tipForceN, onLine.value),
+    };
+  };
+}
 
 /**
  * Drag along the line with the setting left alone: the same torque on a shrinking spool pulls D(at the setting)/D(out)
@@ -66,36 +108,10 @@ export function dragEnvelope(
   set: DragAsSet,
   run: RunThroughWater,
   stations = STATIONS,
-  factorSdAt: (lengthOutM: number) => number = () => 0,
+  factorSdAt: FactorSdAt = () => 0,
 ): DragEnvelope {
-  const diameterAt = (lengthOutM: number) => {
-    const paidOutM = Math.min(Math.max(lengthOutM - line.handLinedLengthM, 0), line.woundLengthM);
-    return spoolStateAt(line, paidOutM);
-  };
-  const setDiameterM = diameterAt(set.lengthOutM).diameterM;
-  const water = waterAlong(line, run);
-  const places = strength.places.map((place) => ({ place, waterN: water(place.fromHookM).value }));
-  const points = Array.from({ length: stations + 1 }, (_, index): EnvelopePoint => {
-    const lengthOutM = (line.totalLengthM * index) / stations;
-    const { diameterM, segment } = diameterAt(lengthOutM);
-    const dragFactor = setDiameterM / diameterM;
-    const tipForceN = set.forceN * dragFactor;
-    // Where it was set it pulls what it was set to, whatever the layer.
-    const layerStep = lengthOutM === set.lengthOutM ? 0 : segment.lineDiameterM / diameterM;
-    const factorPlusMinusShare = Math.hypot(PLUS_MINUS_SDS * factorSdAt(lengthOutM), layerStep);
-    const tipPlusMinusN = Math.hypot(set.plusMinusN * dragFactor, tipForceN * factorPlusMinusShare);
-    const onLine = water(lengthOutM);
-    return {
-      lengthOutM,
-      dragFactor,
-      factorPlusMinusShare,
-      tipForceN,
-      tipPlusMinusN,
-      fishForceN: tipForceN + onLine.value,
-      fishPlusMinusN: Math.hypot(tipPlusMinusN, PLUS_MINUS_SDS * onLine.sd),
-      ...nearestToBreaking(places, lengthOutM, tipForceN, onLine.value),
-    };
-  });
+  const at = envelopeAt(line, strength, set, run, factorSdAt);
+  const points = Array.from({ length: stations + 1 }, (_, index) => at((line.totalLengthM * index) / stations));
   const safe = (isSafe: (point: EnvelopePoint) => boolean): number | null => {
     const first = points.findIndex((point) => !isSafe(point));
     return (first < 0 ? points.at(-1) : points[first - 1])?.lengthOutM ?? null;
@@ -107,7 +123,7 @@ export function dragEnvelope(
       lengthOutM: points.find((point) => point.share >= share)?.lengthOutM ?? null,
     })),
     safeLengthM: safe((point) => point.share < 1),
-    safeByBoundM: safe((point) => point.boundShare === null || point.boundShare < 1),
+    safeByBoundM: safe(({ isBoundWhole, boundShare }) => isBoundWhole && boundShare !== null && boundShare < 1),
     safeBetweenM: [
       safe((point) => point.share * (1 + shareOpen(point)) < 1),
       safe((point) => point.share * (1 - shareOpen(point)) < 1),
@@ -132,14 +148,16 @@ function nearestToBreaking(places: readonly PlaceInWater[], lengthOutM: number, 
   if (!first) throw new RangeError('dragEnvelope: a rig has places');
   let [weakest, tensionN, share]: [StrengthPlace, number, number] = [first.place, tipForceN, -1];
   let boundShare: number | null = null;
+  let isBoundWhole = true;
   for (const { place, waterN: outsideN } of places) {
     if (place !== first.place && place.fromHookM > lengthOutM) break;
     // Tension is largest at the end of a place that is nearer to the fish.
     const here = tipForceN + Math.max(0, waterN - outsideN);
     if (here / place.strengthN.value > share) [weakest, tensionN, share] = [place, here, here / place.strengthN.value];
-    if (place.boundN !== null) boundShare = Math.max(boundShare ?? 0, here / place.boundN);
+    if (place.boundN === null) isBoundWhole = false;
+    else boundShare = Math.max(boundShare ?? 0, here / place.boundN);
   }
-  return { weakest, tensionN, share, boundShare };
+  return { weakest, tensionN, share, boundShare, isBoundWhole };
 }
 
 /** A row of the card: at a length out, how far to ease the drag so that the target stands. */
@@ -157,16 +175,15 @@ export interface BackOff {
  * The table for the card: at each length, what the drag left alone becomes, and what share of the setting keeps the
  * pull at what it was set to.
  *
- * @param envelope with stations enough that the lengths fall between them
- * @param lengthsM lengths out that the reader wants (m); those beyond the line are left out
+ * @param at the envelope at a length, of {@link envelopeAt}
+ * @param lengthsM lengths out that the reader wants (m), within the line
  */
-export function backOffTable(envelope: DragEnvelope, lengthsM: readonly number[]): readonly BackOff[] {
-  const endM = envelope.points.at(-1)?.lengthOutM ?? 0;
-  return lengthsM.flatMap((lengthOutM) => {
-    if (lengthOutM > endM) return [];
-    const point = envelope.points.find((each) => each.lengthOutM >= lengthOutM - 1e-9);
-    if (!point) return [];
-    const { tipForceN, tipPlusMinusN, dragFactor, factorPlusMinusShare } = point;
+export function backOffTable(
+  at: (lengthOutM: number) => EnvelopePoint,
+  lengthsM: readonly number[],
+): readonly BackOff[] {
+  return lengthsM.map((lengthOutM) => {
+    const { tipForceN, tipPlusMinusN, dragFactor, factorPlusMinusShare } = at(lengthOutM);
     return {
       ...{ lengthOutM, leftAloneN: tipForceN, plusMinusN: tipPlusMinusN },
       ...{ easeTo: 1 / dragFactor, easeToPlusMinus: factorPlusMinusShare / dragFactor },

@@ -73,6 +73,9 @@ const START_OUT_M = 30;
 const LANDED_OUT_M = 5;
 /** Line that a hand winds in a second (m). */
 const WIND_MS = 0.9;
+/** A fish that thrusts and does not get on tires as if it swam so fast (m/s); it is tired out when it has pulled its own pull so far (m). */
+const HOLDING_MS = 1;
+const STAMINA_M = 900;
 /** A surge is so much stronger than a run, and so short. */
 const SURGE_TIMES = 2.6;
 const SURGE_S = 0.5;
@@ -144,8 +147,8 @@ export function stepFight(
   const lockedShare = lockedN / nearest.strengthN.value;
   const isClosest = gives && lockedShare >= 1 && lockedShare > (before.closest?.lockedShare ?? 0);
   const closest = isClosest ? { timeS, lineOutM, place: nearest.name, tighter: headroom, lockedShare } : before.closest;
-  const worked = (before.tipForceN * Math.abs(speedMS) + thrustN) * stepS;
-  const stamina = Math.max(0.15, before.stamina - worked / (fish.pullN * 900));
+  const workJ = (before.tipForceN * Math.abs(speedMS) + Math.abs(thrustN) * HOLDING_MS) * stepS;
+  const stamina = Math.max(0.15, before.stamina - workJ / (fish.pullN * STAMINA_M));
   return {
     timeS,
     lineOutM,

@@ -51,7 +51,7 @@ const BACK = 0.08;
 
 /**
  * A curve through pulls at several places of the lever: cubic pieces that rise wherever the points do and never
- * overshoot (slopes by the harmonic mean of the secants; Fritsch and Butland 1984). Points within the scale's scatter
+ * overshoot (Fritsch and Butland 1984). Points within the scale's scatter
  * of each other are levelled.
  *
  * @param points at one preset, in any order
@@ -146,16 +146,27 @@ function levelled(places: readonly MeanAtPlace[]): readonly MeanAtPlace[] {
   return places.map((place, index) => ({ ...place, forceN: forces[index] ?? place.forceN }));
 }
 
+/**
+ * Slopes that keep a cubic between points as monotone as they are: the harmonic mean of the secants, weighed by the widths of both
+ * sides (Fritsch and Butland 1984, their G with α = (h₁ + 2h₂)/(3(h₁ + h₂))); at the ends the slope of the parabola through three
+ * points, held between nothing and three times the secant.
+ */
 function monotoneSlopes(places: readonly LeverPoint[]): readonly number[] {
-  const secant = (index: number): number => {
-    const [a, b] = [places[index], places[index + 1]];
-    return a && b ? (b.forceN - a.forceN) / (b.position - a.position) : 0;
+  const widths = places.slice(1).map((place, index) => place.position - (places[index]?.position ?? 0));
+  const secants = places
+    .slice(1)
+    .map((place, index) => (place.forceN - (places[index]?.forceN ?? 0)) / (widths[index] ?? 1));
+  const end = (index: number, next: number): number => {
+    const [h0, h1, s0, s1] = [widths[index] ?? 1, widths[next] ?? 1, secants[index] ?? 0, secants[next] ?? 0];
+    return Math.min(Math.max(((2 * h0 + h1) * s0 - h0 * s1) / (h0 + h1), 0), 3 * s0);
   };
   return places.map((_, index) => {
-    if (index === 0) return secant(0);
-    if (index === places.length - 1) return secant(index - 1);
-    const [before, after] = [secant(index - 1), secant(index)];
-    return before * after <= 0 ? 0 : (2 * before * after) / (before + after);
+    if (index === 0) return end(0, 1);
+    if (index === places.length - 1) return end(secants.length - 1, secants.length - 2);
+    const [h1, h2, s1, s2] = [widths[index - 1] ?? 1, widths[index] ?? 1, secants[index - 1] ?? 0, secants[index] ?? 0];
+    if (s1 * s2 <= 0) return 0;
+    const alpha = (h1 + 2 * h2) / (3 * (h1 + h2));
+    return (s1 * s2) / (alpha * s2 + (1 - alpha) * s1);
   });
 }
 

@@ -17,6 +17,7 @@ export const DRAG_REASONS = {
   'mixed-sense': {},
   'no-pull-on-scale': {},
   'nothing-counts': {},
+  'guide-below-one': { ratio: 'number' },
   'basis-weakest': {},
   'basis-weakest-unknown': {},
   'basis-tested': {},

@@ -33,6 +33,8 @@ export interface DragPullRecord {
   readonly at: string;
   /** Counts the turns of the drag since the session began: pulls with the same number belong together. */
   readonly settingStep: number;
+  /** Where the star or knob stood, in turns from where the session began, tighter positive; null: not told. */
+  readonly starTurns: number | null;
 }
 
 export interface PastDragRecord {

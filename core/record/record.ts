@@ -1,3 +1,4 @@
+import type { Guides } from '../drag/guideFactor';
 import type { SaidReach } from './reach';
 import type { KnownMinutes } from '../worth/minutes';
 import type { PlannedFill } from '../load/fillTarget';
@@ -40,6 +41,8 @@ export interface RigRecord {
   readonly workingRange: { readonly fromM: number; readonly toM: number } | null;
   /** How much of its line it is reckoned with; null: nobody has said. */
   readonly reach: SaidReach | null;
+  /** What line runs over on its rod; null: nobody has said. */
+  readonly guides: Guides | null;
   /** How long a measurement takes this crew, where they have said or their log tells; the others take as long as usual. */
   readonly minutes: readonly KnownMinutes[];
   /** Where the fill of the plan is to end; null while nobody has said. */

@@ -1,3 +1,4 @@
+import type { Guides } from '../../core/drag/guideFactor';
 import type { PlannedFill } from '../../core/load/fillTarget';
 import type { SaidReach } from '../../core/record/reach';
 import type { DragAim, SegmentRecord, SegmentRole } from '../../core/record/record';
@@ -11,6 +12,7 @@ export interface RigRow {
   readonly note: string;
   readonly hangM: number | null;
   readonly workingRange: { readonly fromM: number; readonly toM: number } | null;
+  readonly guides: Guides | null;
   readonly reach: SaidReach | null;
   readonly meantPlaceId: string | null;
   readonly fill: PlannedFill | null;
@@ -32,6 +34,8 @@ interface Row {
   working_to_m: number | null;
   reach_kind: SaidReach['kind'] | null;
   reach_run_m: number | null;
+  guide_kind: Guides['kind'] | null;
+  guide_count: number | null;
   meant_place_id: string | null;
   fill: PlannedFill | null;
   reel_since: string | null;
@@ -42,7 +46,7 @@ interface Row {
 }
 
 const COLUMNS =
-  'id, reel_id, name, note, hang_m, working_from_m, working_to_m, reach_kind, reach_run_m, meant_place_id, fill, reel_since, rod_since, archived_at, drag_aim, version';
+  'id, reel_id, name, note, hang_m, working_from_m, working_to_m, reach_kind, reach_run_m, guide_kind, guide_count, meant_place_id, fill, reel_since, rod_since, archived_at, drag_aim, version';
 
 const toRig = (row: Row): RigRow => ({
   id: row.id,
@@ -55,6 +59,7 @@ const toRig = (row: Row): RigRow => ({
       ? null
       : { fromM: row.working_from_m, toM: row.working_to_m },
   reach: row.reach_kind === null ? null : { kind: row.reach_kind, runM: row.reach_run_m },
+  guides: row.guide_kind === null || row.guide_count === null ? null : { kind: row.guide_kind, count: row.guide_count },
   meantPlaceId: row.meant_place_id,
   fill: row.fill,
   reelSince: row.reel_since,
@@ -269,11 +274,11 @@ export async function keepAims(
   db: Queryable,
   boatId: string,
   rigId: string,
-  aims: Pick<RigRow, 'hangM' | 'workingRange' | 'reach' | 'meantPlaceId' | 'dragAim'>,
+  aims: Pick<RigRow, 'hangM' | 'workingRange' | 'reach' | 'guides' | 'meantPlaceId' | 'dragAim'>,
 ): Promise<void> {
   await db.query(
     `UPDATE rigs SET hang_m = $3, meant_place_id = $4, drag_aim = $5, working_from_m = $6, working_to_m = $7,
-       reach_kind = $8, reach_run_m = $9
+       reach_kind = $8, reach_run_m = $9, guide_kind = $10, guide_count = $11
      WHERE boat_id = $1 AND id = $2`,
     [
       boatId,
@@ -285,6 +290,8 @@ export async function keepAims(
       aims.workingRange?.toM ?? null,
       aims.reach?.kind ?? null,
       aims.reach?.runM ?? null,
+      aims.guides?.kind ?? null,
+      aims.guides?.count ?? null,
     ],
   );
 }
@@ -321,6 +328,17 @@ export async function setReach(db: Queryable, boatId: string, rigId: string, rea
     rigId,
     reach.kind,
     reach.runM,
+  ]);
+  return result.rowCount === 1;
+}
+
+/** Notes what line runs over on the rod of a rig; false when there is no such rig. */
+export async function setGuides(db: Queryable, boatId: string, rigId: string, guides: Guides): Promise<boolean> {
+  const result = await db.query('UPDATE rigs SET guide_kind = $3, guide_count = $4 WHERE boat_id = $1 AND id = $2', [
+    boatId,
+    rigId,
+    guides.kind,
+    guides.count,
   ]);
   return result.rowCount === 1;
 }

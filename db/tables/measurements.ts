@@ -115,6 +115,7 @@ export const DRAG_PULLS = table('drag_pulls', {
   movingN: number,
   breakawayN: maybe(number),
   settingStep: number,
+  starTurns: maybe(number),
   instrument: text,
 });
 

@@ -51,7 +51,13 @@ describe('a drag set with a scale', () => {
     const target = { loadId, strengthBasis: 'label' as const, rodAngleRad: 1 };
     const { id } = must(await startDragSetting(b.boatId, b.rigId, { ...target, fraction: 0.25 }));
     const wanted = (await record()).dragSession?.targetN ?? 0;
-    const pull = { kind: 'bent rod' as const, breakawayN: wanted * 1.1, settingStep: 0, instrument: 'by hand' };
+    const pull = {
+      kind: 'bent rod' as const,
+      breakawayN: wanted * 1.1,
+      settingStep: 0,
+      starTurns: null,
+      instrument: 'by hand',
+    };
     for (const movingN of [wanted, wanted * 1.01, wanted * 0.99]) {
       must(await recordDragPull(b.boatId, b.rigId, id, { ...pull, movingN }));
     }

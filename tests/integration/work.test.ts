@@ -362,6 +362,7 @@ describe('strength and drag', () => {
         movingN,
         breakawayN: movingN * 1.1,
         settingStep,
+        starTurns: null,
         instrument: 'eye',
       });
     must(await pull(targetN * 0.7, 0));

@@ -1,5 +1,6 @@
 import { REACHES } from '../../core/record/reach';
 import { z } from 'zod';
+import { GUIDE_KINDS } from '../../core/drag/guideFactor';
 import { FRACTION_LIMITS } from '../../core/drag/dragTarget';
 import { CREEPS, CURRENTS, HAND_PULLS, HEADINGS } from '../../core/drag/planer/planerLooks';
 import { STRIKES } from '../../core/record/drag';
@@ -19,6 +20,12 @@ export const reachInput = z.strictObject({
   runM: within({ min: 1, max: 5000 }, 'The length of a run').nullable(),
 });
 
+/** What line runs over on a rod. */
+export const guidesInput = z.strictObject({
+  kind: z.enum(GUIDE_KINDS),
+  count: z.int('Count the guides.').min(1, 'At least one guide.').max(30, 'At most 30 guides.'),
+});
+
 export const dragPullInput = z
   .strictObject({
     kind: z.enum(['warm-up', 'bent rod', 'straight']),
@@ -26,6 +33,7 @@ export const dragPullInput = z
     /** Null where nobody read the jerk. */
     breakawayN: within(LIMITS.forceN, 'The breakaway pull').nullable(),
     settingStep: z.int().min(0).max(1000),
+    starTurns: within({ min: -50, max: 50 }, 'The turns of the star').nullable().default(null),
     instrument: instrumentSchema,
   })
   .refine((pull) => pull.breakawayN === null || pull.breakawayN >= pull.movingN, {

@@ -1,6 +1,7 @@
 import 'server-only';
 import { because } from '../../core/reasons';
 import { dragTarget } from '../../core/drag/dragTarget';
+import type { Guides } from '../../core/drag/guideFactor';
 import { judgeScaleSession } from '../../core/drag/scaleSession';
 import { dragBasis } from '../../core/rig/bases';
 import { currentLine } from '../../core/rig/line/currentLine';
@@ -16,7 +17,7 @@ import { insertLogEntry } from '../../db/queries/log';
 import type { BoatDb } from '../../db/withBoat';
 import { conflict, done, invalid, notFound, type UseCaseOutcome } from '../outcome';
 import type { SaidReach } from '../../core/record/reach';
-import { keepDragAim, lockRig, setReach } from '../../db/queries/rigs';
+import { keepDragAim, lockRig, setGuides, setReach } from '../../db/queries/rigs';
 import { rigToWrite } from '../rigs/readRigs';
 import type { DragPullInput, SettingInput } from './dragInput';
 
@@ -83,6 +84,11 @@ export async function chooseReach(
   reach: SaidReach,
 ): Promise<UseCaseOutcome<{ done: true }>> {
   return (await setReach(db, db.boatId, rigId, reach)) ? done({ done: true }) : notFound('rig');
+}
+
+/** Keeps what line runs over on the rod. */
+export async function noteGuides(db: BoatDb, rigId: string, guides: Guides): Promise<UseCaseOutcome<{ done: true }>> {
+  return (await setGuides(db, db.boatId, rigId, guides)) ? done({ done: true }) : notFound('rig');
 }
 
 /** Accepts a setting whose last pulls agree with each other and with the target. */

@@ -9,7 +9,7 @@ import { acceptCalibration, recordTrial } from '../count/calibrate';
 import { markLine, noteDisplay, noteHang, noteWorkingRange } from '../count/counterFacts';
 import { playPractice } from '../count/practice';
 import { recordLeverPoint, recordPlanerLook, workPreset } from '../drag/leverAndPlaner';
-import { acceptSetting, dropSession, recordDragPull, startDragSetting, chooseReach } from '../drag/setDrag';
+import { acceptSetting, dropSession, recordDragPull, startDragSetting, chooseReach, noteGuides } from '../drag/setDrag';
 import { addSupplySpool, changeLine, changeReel, createLine, createReel } from '../gear/gear';
 import { measureLine, measureReel } from '../gear/measureGear';
 import { forgetReel, recordReverseFill } from '../gear/learning';
@@ -107,6 +107,7 @@ export const HANDLERS = {
   correctPull: (db, { pullId }, input) => correctPull(db, pullId, input),
   answer: (db, _, input) => answer(db, input),
   chooseReach: (db, { rigId }, input) => chooseReach(db, rigId, input),
+  noteGuides: (db, { rigId }, input) => noteGuides(db, rigId, input),
   chooseMeantPlace: (db, { rigId }, input) => chooseMeantPlace(db, rigId, input.placeId),
 
   startDragSetting: (db, { rigId }, input) => startDragSetting(db, rigId, input),

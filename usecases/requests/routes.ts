@@ -73,6 +73,7 @@ export const ROUTES = {
   correctPull: { method: 'POST', path: `${BOAT}/strength-pulls/:pullId/corrections`, role: 'crew' },
   answer: { method: 'POST', path: `${BOAT}/answers`, role: 'crew' },
   chooseReach: { method: 'PUT', path: `${RIG}/reach`, role: 'crew' },
+  noteGuides: { method: 'PUT', path: `${RIG}/guides`, role: 'crew' },
   chooseMeantPlace: { method: 'PUT', path: `${RIG}/meant-place`, role: 'crew' },
   startDragSetting: { method: 'POST', path: `${RIG}/drag-settings`, role: 'crew' },
   recordDragPull: { method: 'POST', path: `${RIG}/drag-settings/:settingId/pulls`, role: 'crew' },

@@ -18,6 +18,7 @@ import {
   presetActInput,
   settingInput,
   reachInput,
+  guidesInput,
 } from '../drag/dragInput';
 import {
   lineInput,
@@ -127,6 +128,7 @@ export const SCHEMAS = {
   correctPull: correctPullInput,
   answer: answerInput,
   chooseReach: reachInput,
+  noteGuides: guidesInput,
   chooseMeantPlace: meantPlaceInput,
   startDragSetting: settingInput,
   recordDragPull: dragPullInput,

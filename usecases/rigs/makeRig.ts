@@ -54,7 +54,7 @@ async function takeUp(db: BoatDb, rigId: string, plan: PlannedStack & { readonly
   // Joins get new rows: only a segment that is meant to break can be named again.
   const meantPlaceId = from.meantPlaceId === null ? null : (own.get(from.meantPlaceId) ?? null);
   await keepAims(db, boatId, rigId, {
-    ...{ hangM: from.hangM, workingRange: from.workingRange, reach: from.reach },
+    ...{ hangM: from.hangM, workingRange: from.workingRange, reach: from.reach, guides: from.guides },
     ...{ meantPlaceId, dragAim: from.dragAim },
   });
 }

@@ -152,6 +152,7 @@ export async function readRigs(
       hangM: rig.hangM,
       workingRange: rig.workingRange,
       reach: rig.reach,
+      guides: rig.guides,
       minutes,
       fill: rig.fill,
       archivedAt: rig.archivedAt,

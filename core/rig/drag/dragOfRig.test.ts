@@ -2,6 +2,7 @@ import { pulls, woundRig } from '../../../tests/rigFixture';
 import { piecesOut, stiffnessOf } from '../../drag/surge';
 import type { DragPullRecord, DragSettingRecord, LeverPointRecord, RigRecord } from '../../record/record';
 import { rigView } from '../view/rigView';
+import { backOffOfRig, starGain } from './backOffOfRig';
 import { elasticPieces, spoolInertia } from './elasticLine';
 import { guideFactorFor } from './guideOfRig';
 import { leverOfRig, presetOf } from './leverOfRig';
@@ -62,6 +63,7 @@ const pull = (kind: DragPullRecord['kind'], movingN: number, settingStep = 0): D
   movingN,
   breakawayN: movingN,
   settingStep,
+  starTurns: null,
   instrument: 'by hand',
   at: '',
 });
@@ -79,17 +81,64 @@ const setting = (made: readonly DragPullRecord[]): DragSettingRecord => ({
 });
 
 describe('what the guides make of a pull', () => {
+  const of = (sessions: readonly (DragSettingRecord | null)[], bend = 1, change: Partial<RigRecord> = {}) =>
+    guideFactorFor({ ...woundRig(), ...change }, bend, sessions);
+
   it('is measured at the bend of the session, once pulled both ways at one setting', () => {
     const both = setting([pull('bent rod', 24), pull('straight', 20)]);
-    expect(guideFactorFor([both], 1)).toMatchObject({ value: 1.2, source: 'measured' });
-    expect(guideFactorFor([both], 0.5).source).toBe('default');
+    expect(of([both])).toMatchObject({ value: 1.2, source: 'measured', contradictedBy: null });
+    expect(of([both], 0.5).source).toBe('default');
   });
 
   it('is an estimate before that, and after the drag was turned', () => {
-    expect(guideFactorFor([null], 1).source).toBe('default');
-    expect(guideFactorFor([setting([pull('bent rod', 24)])], 1).source).toBe('default');
+    expect(of([null]).source).toBe('default');
+    expect(of([setting([pull('bent rod', 24)])]).source).toBe('default');
     const turned = setting([pull('straight', 20), pull('bent rod', 30, 1)]);
-    expect(guideFactorFor([turned], 1).source).toBe('default');
+    expect(of([turned]).source).toBe('default');
+  });
+
+  it('goes by the guides that the rod has, and what runs over them', () => {
+    const rollers = of([null], 1, { guides: { kind: 'rollers', count: 7 } });
+    expect(rollers.value).toBeLessThan(of([null]).value);
+    expect(rollers.sd).toBeLessThan(of([null]).sd);
+  });
+
+  it('says so where the straight pull is the higher one, and keeps to the estimate', () => {
+    const mixed = of([setting([pull('bent rod', 16), pull('straight', 20)])]);
+    expect(mixed).toMatchObject({ source: 'default', contradictedBy: 0.8 });
+  });
+});
+
+describe('backing off by what the hand has', () => {
+  const viewOf = (record: RigRecord) => {
+    const view = rigView(record);
+    if (!view) throw new Error('the fixture has a line');
+    return view;
+  };
+  const tested = (): RigRecord => ({
+    ...woundRig(),
+    strengthTests: [pulls('lead', [80, 82, 78]), pulls('nylon', [140, 142, 139])],
+  });
+
+  it('says by the counter where, and asks for a scale where nobody knows the star', () => {
+    const { by, rows } = backOffOfRig(viewOf(tested()), 15, [20, 60]);
+    expect(by).toBe('scale');
+    expect(rows[1]).toMatchObject({ lever: null, starTurns: null, reading: { isCounter: true, laps: 0 } });
+    expect(rows[1]?.reading.shown).toBeGreaterThan(rows[0]?.reading.shown ?? 0);
+  });
+
+  it('turns newtons into turns of this very star, from pulls that tell where it stood', () => {
+    const starred = (movingN: number, starTurns: number | null) => ({ ...pull('bent rod', movingN), starTurns });
+    const session = setting([starred(10, 0), starred(12, 0.5), starred(14, 1), starred(16, 1.5)]);
+    expect(starGain({ dragSession: null, dragSetting: session })?.newtonsPerTurn).toBeCloseTo(4, 9);
+    const { by, rows } = backOffOfRig(viewOf({ ...tested(), dragSetting: session }), 16, [60]);
+    expect(by).toBe('star');
+    const [row] = rows;
+    expect(row?.starTurns?.value).toBeCloseTo((16 * ((row?.easeTo ?? 1) - 1)) / 4, 9);
+    expect(row?.starTurns?.value).toBeLessThan(0);
+    expect(
+      starGain({ dragSession: null, dragSetting: setting([starred(10, null), starred(12, 1), starred(14, 2)]) }),
+    ).toBeNull();
   });
 });
 

@@ -48,7 +48,7 @@ function lineFactor(record: RigRecord, segmentId: string): readonly (Factor & { 
 
 /** What the guides make of a pull, and what three pulls straight off the reel beside three through the rod would leave of it. */
 export function guideFactor(record: RigRecord, rodAngleRad: number): Factor & { readonly value: number } {
-  const guide = guideFactorFor([record.dragSession, record.dragSetting], rodAngleRad);
+  const guide = guideFactorFor(record, rodAngleRad);
   return {
     value: guide.value,
     relativeSd: relative(guide),
