@@ -6,6 +6,7 @@ import {
   straightPlusMinusN,
   FRACTION_LIMITS,
   FRACTION_PRESETS,
+  USUAL_FRACTION,
   type DragBasis,
 } from '@/core/drag/dragTarget';
 import { because } from '@/core/reasons';
@@ -132,7 +133,7 @@ export function DragTargetCard({ view, load }: { view: RigView; load: LoadRecord
           </p>
         )}
       </div>
-      <ReachField view={view} />
+      <ReachField view={view} fraction={readable ? fraction : USUAL_FRACTION} />
       <div className="flex flex-wrap items-end gap-2">
         <div className="w-32">
           <TextField

@@ -61,13 +61,7 @@ function Preset({ view, found, speedMS }: { view: RigView; found: PlanerFound; s
   const bears = Math.min(record.reel.dragLimitN ?? Infinity, view.inReach?.weakest.strengthN.value ?? Infinity);
   const holdN = found.newtons && planerAdvice(found.newtons, speedMS, null, null, null).holdN;
   if (found.preset === 'tighter' && holdN !== null && holdN > bears)
-    return (
-      <p className="font-semibold text-stop">
-        Do not turn the preset tighter: this planer asks more than{' '}
-        {holdN > (record.reel.dragLimitN ?? Infinity) ? 'the reel’s maker allows' : 'the rig holds'}. A smaller planer,
-        or slower.
-      </p>
-    );
+    return <p className="font-semibold text-stop">Do not turn the preset tighter: a smaller planer, or slower.</p>;
   return (
     <p>
       {PRESET_WORDS[found.preset]}

@@ -18,7 +18,7 @@ const NAMES: Readonly<Record<ReachKind, string>> = {
 };
 
 /** How much of the line may be out: target, weakest place and snag speak of that, and of nothing deeper. */
-export function ReachField({ view }: { view: RigView }) {
+export function ReachField({ view, fraction }: { view: RigView; fraction: number }) {
   const { record } = useRig();
   const { format } = useUnits();
   const { sendNow, state } = useSend();
@@ -62,17 +62,28 @@ export function ReachField({ view }: { view: RigView }) {
         Reckoned with up to <b className="figures">{format.length(reach.outM)}</b> from the hook
         {reach.isUsual && `: the working range and a run of ${format.length(USUAL_RUN_M)}, a default until you say`}.
         {deeper.length > 0 &&
-          ` Deeper lies what holds less: ${deeper.map(({ name, fromHookM, strengthN }) => `from ${format.length(fromHookM)} the ${name} with ${format.force(strengthN.value)}`).join('; ')}. It drives no target; ease off before it leaves.`}
+          ` Deeper lies what holds less, which drives no target: ${deeper.map(({ name, fromHookM, strengthN }) => `from ${format.length(fromHookM)} ease to ${format.force(fraction * strengthN.value)} at the tip (${format.percent(fraction)} of the ${name})`).join('; ')}.`}
       </p>
     </div>
   );
 }
 
-/** What lies deeper and holds less than the weakest place in reach. */
+/** Places nearer than this are one (m). */
+const SAME_PLACE_M = 0.01;
+
+/** What lies deeper and holds less than the weakest place in reach; where several begin together, the weakest of them. */
 function weakerDeeper(
   places: readonly StrengthPlace[],
   weakest: StrengthPlace,
   outM: number,
 ): readonly StrengthPlace[] {
-  return places.filter((place) => place.fromHookM > outM && place.strengthN.value < weakest.strengthN.value);
+  const weaker = places.filter((place) => place.fromHookM > outM && place.strengthN.value < weakest.strengthN.value);
+  return weaker.filter((place) =>
+    weaker.every(
+      (other) =>
+        other === place ||
+        Math.abs(other.fromHookM - place.fromHookM) > SAME_PLACE_M ||
+        other.strengthN.value > place.strengthN.value,
+    ),
+  );
 }

@@ -76,7 +76,7 @@ export function ScaleSession({ setting }: { setting: DragSettingRecord }) {
       )}
       <div className="flex flex-wrap gap-2">
         <Button weight="main" disabled={busy || moving.value === null} onClick={() => void scale.recordPull()}>
-          Record this pull
+          {scale.isSaving ? 'Saving …' : 'Record this pull'}
         </Button>
         <Button onClick={() => setOnBench(true)}>Bench mode</Button>
       </div>

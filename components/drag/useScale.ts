@@ -42,6 +42,11 @@ export function useScale(setting: DragSettingRecord) {
   const moving = useQuantity(`moving:${setting.id}`, 'force', null, LIMITS.forceN);
   const breakaway = useQuantity(`breakaway:${setting.id}`, 'force', null, LIMITS.forceN);
   const scale = useInstrument(`moving:${setting.id}`, [moving.field.typed, breakaway.field.typed]);
+  // Until the page has heard of the last pull, the next one would go in under what was asked before it.
+  const lastId = setting.pulls.at(-1)?.id ?? null;
+  const [storedAfter, setStoredAfter] = useState<{ id: string | null } | null>(null);
+  const isUnheard = storedAfter?.id === lastId;
+  if (storedAfter && !isUnheard) setStoredAfter(null);
   const lastStep = Math.max(0, ...setting.pulls.map((pull) => pull.settingStep));
   const turns = useTurns(setting);
   return {
@@ -56,7 +61,8 @@ export function useScale(setting: DragSettingRecord) {
     breakaway,
     warmUps,
     fieldError,
-    busy: state.kind === 'sending' || bench.busy || liveN !== null,
+    isSaving: state.kind === 'sending' || isUnheard,
+    busy: state.kind === 'sending' || isUnheard || bench.busy || liveN !== null,
     judgement: judgeScaleSession(sessionPulls(setting), setting.targetN),
     async recordPull(): Promise<void> {
       if (blocked(moving, breakaway) || (turned && turns.field.error)) return;
@@ -75,6 +81,7 @@ export function useScale(setting: DragSettingRecord) {
         body,
       );
       if (!result.ok) return;
+      setStoredAfter({ id: lastId });
       moving.forget();
       breakaway.forget();
       setTurned(false);

@@ -18,7 +18,7 @@ import { Card } from '@/components/ui/Card';
 import { useUnits } from '@/components/units/UnitsProvider';
 import { CrewCard } from '@/components/crew/CrewCard';
 import { CutListCard } from './CutListCard';
-import { LineForm } from './LineForm';
+import { LineForm, type BegunLine } from './LineForm';
 import { NewRig } from './NewRig';
 import { ReelForm } from './ReelForm';
 import { Supplies } from './Supplies';
@@ -34,6 +34,8 @@ interface Props {
   readonly rigs: readonly { readonly id: string; readonly name: string }[];
   readonly plans: readonly KeptPlanRecord[];
   readonly likeRigId: string | null;
+  /** A line that was begun elsewhere. */
+  readonly begunLine: BegunLine | null;
   /** What the rigs' planned loads ask for. */
   readonly wanted: readonly WantedLine[];
 }
@@ -46,7 +48,7 @@ export function GearPage({ boatId, reels, lines, freeReelIds, supplySpools, want
     <div className="flex flex-col gap-4">
       <NewRig boatId={boatId} reels={free} rigs={of.rigs} plans={of.plans} likeRigId={of.likeRigId} />
       <Reels boatId={boatId} reels={reels} />
-      <Lines boatId={boatId} lines={lines} />
+      <Lines boatId={boatId} lines={lines} begun={of.begunLine} />
       {lines.length > 0 && <Supplies boatId={boatId} spools={supplySpools} lines={lines} />}
       {lines.length > 0 && <CutListCard lines={lines} spools={onShelf} wanted={wanted} />}
       <CrewCard boatId={boatId} people={of.people} />
@@ -158,7 +160,15 @@ function Reels({ boatId, reels }: { boatId: string; reels: readonly ReelRecord[]
   );
 }
 
-function Lines({ boatId, lines }: { boatId: string; lines: readonly LineProductRecord[] }) {
+function Lines({
+  boatId,
+  lines,
+  begun,
+}: {
+  boatId: string;
+  lines: readonly LineProductRecord[];
+  begun: BegunLine | null;
+}) {
   const { format } = useUnits();
   const [editing, setEditing] = useState<string | null>(null);
   const line = lines.find((candidate) => candidate.id === editing) ?? null;
@@ -196,6 +206,7 @@ function Lines({ boatId, lines }: { boatId: string; lines: readonly LineProductR
         key={line ? `${line.id}-${line.version}` : 'new'}
         boatId={boatId}
         line={line}
+        begun={begun}
         onDone={() => setEditing(null)}
       />
       <PutAway boatId={boatId} thing="line" what="Lines" rows={putAway(lines)} />

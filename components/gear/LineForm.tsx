@@ -19,14 +19,19 @@ const namesIn = (typed: string): readonly string[] =>
     .map((name) => name.trim())
     .filter((name) => name !== '');
 
+/** What somebody has said of a line before it is put on record. */
+export type BegunLine = Pick<LineProductRecord, 'material' | 'labelStrengthN'>;
+
 /** A line by what its label says, or better by what was measured. */
 export function LineForm({
   boatId,
   line,
+  begun,
   onDone,
 }: {
   boatId: string;
   line: LineProductRecord | null;
+  begun: BegunLine | null;
   onDone: () => void;
 }) {
   const key = `line:${line?.id ?? boatId}`;
@@ -34,10 +39,10 @@ export function LineForm({
   const source = line?.diameterM.source;
   const form = useDraftForm(key, {
     name: words(line?.name),
-    material: choice(MATERIALS, line?.material ?? 'nylon'),
+    material: choice(MATERIALS, line?.material ?? begun?.material ?? 'nylon'),
     diameterM: neededQuantity('smallLength', LIMITS.lineDiameterM, line?.diameterM.value ?? null),
     diameterSource: choice(SOURCES, source === 'measured' || source === 'default' ? source : 'label'),
-    labelStrengthN: quantity('force', LIMITS.forceN, line?.labelStrengthN ?? null),
+    labelStrengthN: quantity('force', LIMITS.forceN, line?.labelStrengthN ?? begun?.labelStrengthN ?? null),
     family: words(line?.family),
     colourLengthM: quantity('length', LIMITS.colourLengthM, line?.colourLengthM ?? null),
     colours: words(line?.colours.join(', ')),

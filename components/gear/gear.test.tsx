@@ -56,6 +56,7 @@ function renderGear() {
             rigs={[]}
             plans={[]}
             likeRigId={null}
+            begunLine={null}
             wanted={wanted}
           />
         </Toasts>
@@ -156,6 +157,7 @@ describe('the gear page', () => {
               rigs={[]}
               plans={[]}
               likeRigId={null}
+              begunLine={null}
               wanted={[]}
             />
           </Toasts>

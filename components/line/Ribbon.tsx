@@ -9,6 +9,7 @@ import { useCursor, useMoveCursor } from './cursor';
 import { lineScale, type LineScale } from './lineScale';
 import { bandsOfLine } from '@/core/rig/view/bandsOfLine';
 import { describeLine } from './describeLine';
+import { ReachHandle } from './ReachHandle';
 import { RibbonBands } from './RibbonBands';
 import { CounterRuler, TrueRuler } from './Rulers';
 import { Plane, type Orientation } from './plane';
@@ -24,6 +25,8 @@ interface Props {
   readonly uprightPx?: number;
   /** Where the line is about to be cut, from the hook (m): what would go is hatched. */
   readonly cutM?: number | null;
+  /** Shows up to where the line is reckoned with, to be dragged. */
+  readonly hasReach?: boolean;
 }
 
 const MARGIN_PX = 14;
@@ -32,7 +35,7 @@ const MARGIN_PX = 14;
  * The line itself, from hook to arbor and to scale: bands as thick as their line, joins, two rulers whose
  * drift apart is seen, and the cursor that every lens follows.
  */
-export function Ribbon({ view, orientation, uprightPx = 560, cutM = null }: Props) {
+export function Ribbon({ view, orientation, uprightPx = 560, cutM = null, hasReach = false }: Props) {
   const { ref, width } = useWidth<HTMLDivElement>(960);
   const { units, format } = useUnits();
   const moveCursor = useMoveCursor();
@@ -49,24 +52,27 @@ export function Ribbon({ view, orientation, uprightPx = 560, cutM = null }: Prop
     moveCursor(scale.toLengthM(along - MARGIN_PX));
   };
   return (
-    <RibbonSlider view={view} orientation={orientation} totalM={scale.totalM}>
-      <div ref={ref}>
-        <svg
-          width={orientation === 'lying' ? '100%' : size.width}
-          height={size.height}
-          viewBox={`0 0 ${size.width} ${size.height}`}
-          role="img"
-          aria-label={describeLine(line, format)}
-          className="block max-w-full touch-pan-y select-none"
-          onPointerMove={moveTo}
-          onPointerDown={moveTo}
-        >
-          <RibbonDrawing view={view} plane={plane} scale={scale} units={units} />
-          {cutM !== null && cutM > 0 && <Cut plane={plane} toPx={scale.toPx(Math.min(cutM, scale.totalM))} />}
-          <CursorLine plane={plane} scale={scale} />
-        </svg>
-      </div>
-    </RibbonSlider>
+    <div className="relative">
+      <RibbonSlider view={view} orientation={orientation} totalM={scale.totalM}>
+        <div ref={ref}>
+          <svg
+            width={orientation === 'lying' ? '100%' : size.width}
+            height={size.height}
+            viewBox={`0 0 ${size.width} ${size.height}`}
+            role="img"
+            aria-label={describeLine(line, format)}
+            className="block max-w-full touch-pan-y select-none"
+            onPointerMove={moveTo}
+            onPointerDown={moveTo}
+          >
+            <RibbonDrawing view={view} plane={plane} scale={scale} units={units} />
+            {cutM !== null && cutM > 0 && <Cut plane={plane} toPx={scale.toPx(Math.min(cutM, scale.totalM))} />}
+            <CursorLine plane={plane} scale={scale} />
+          </svg>
+        </div>
+      </RibbonSlider>
+      {hasReach && <ReachHandle view={view} scale={scale} orientation={orientation} marginPx={MARGIN_PX} />}
+    </div>
   );
 }
 

@@ -60,11 +60,15 @@ function IsPutAway() {
   );
 }
 
+const REACH_STATIONS = ['strength', 'drag'] as const;
+
 /** The line over every station of a rig: tabs, ribbon, cursor. */
 export function RigFrame({ children }: { children: ReactNode }) {
   const { record, view, cutM } = useRig();
   const pathname = usePathname();
   const isPaper = [cardPath, historyPath, sheetPath].some((path) => path(record.boat.id, record.id) === pathname);
+  // It matters where strength and drag are judged.
+  const hasReach = REACH_STATIONS.some((id) => stationPath(record.boat.id, record.id, id) === pathname);
   const factor = view
     ? exaggeration(bandsOfLine(view.record, view.current.line), lineScale(view.current.line, 960))
     : 0;
@@ -88,14 +92,14 @@ export function RigFrame({ children }: { children: ReactNode }) {
         {view && !isPaper && (
           <section aria-label="The line" className="my-3">
             <div className="hidden sm:block">
-              <Ribbon view={view} orientation="lying" cutM={cutM} />
+              <Ribbon view={view} orientation="lying" cutM={cutM} hasReach={hasReach} />
             </div>
             <div className="sm:hidden">
               <p aria-hidden className="flex gap-14 text-xs font-semibold">
                 <span>true</span>
                 <span>{record.reel.counter ? 'counter' : 'turns'}</span>
               </p>
-              <Ribbon view={view} orientation="upright" uprightPx={430} cutM={cutM} />
+              <Ribbon view={view} orientation="upright" uprightPx={430} cutM={cutM} hasReach={hasReach} />
             </div>
             <p className="mt-0.5 mb-2 flex flex-wrap justify-between gap-x-6 text-xs text-ink-soft">
               <span>

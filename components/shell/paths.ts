@@ -1,9 +1,15 @@
+import type { Material } from '@/core/materials/materials';
 import { STATIONS, type Station } from '@/core/record/stations';
 
 export const boatPath = (boatId: string): string => `/boats/${boatId}`;
 export const gearPath = (boatId: string): string => `/boats/${boatId}/gear`;
 /** Where a new rig is made, like another one. */
 export const likePath = (boatId: string, rigId: string): string => `${gearPath(boatId)}?likeRigId=${rigId}`;
+/** What a scale should show, with no reel on record. */
+export const quickDragPath = (boatId: string): string => `/boats/${boatId}/quick-drag`;
+/** Where a line is put on record of which somebody said what it is, and its label (N) where they know it. */
+export const quickLinePath = (boatId: string, material: Material, labelN: number | null): string =>
+  `${gearPath(boatId)}?material=${encodeURIComponent(material)}${labelN === null ? '' : `&labelN=${labelN}`}`;
 export const rigPath = (boatId: string, rigId: string): string => `/boats/${boatId}/rigs/${rigId}`;
 export const stationPath = (boatId: string, rigId: string, station: Station): string =>
   `${rigPath(boatId, rigId)}/${station}`;

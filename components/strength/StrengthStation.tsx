@@ -1,6 +1,7 @@
 'use client';
 
 import { useMemo, useState } from 'react';
+import { USUAL_FRACTION } from '@/core/drag/dragTarget';
 import { productStrength, PULLS_FOR_A_MEAN } from '@/core/rig/strength/strengthOfRig';
 import type { RigView } from '@/core/rig/view/rigView';
 import type { RigStrength } from '@/core/strength/rigStrength';
@@ -44,7 +45,7 @@ export function StrengthStation() {
             {view.strength ? (
               <div className="flex flex-col gap-4">
                 <Weakest strength={view.inReach ?? view.strength} />
-                <ReachField view={view} />
+                <ReachField view={view} fraction={record.dragAim?.fraction ?? USUAL_FRACTION} />
               </div>
             ) : (
               <p>A line has neither pulls nor a label: test it, and the weakest place stands here.</p>

@@ -6,6 +6,8 @@ import type { Figure } from '../provenance/figure';
 
 /** Fractions that the trade uses: 20 to 30 %, 25 % the usual middle (common practice, no source). */
 export const FRACTION_PRESETS = [0.2, 0.25, 0.3] as const;
+/** The usual middle of them. */
+export const USUAL_FRACTION = 0.25;
 export const FRACTION_LIMITS = { min: 0.05, max: 0.4, warnAbove: 0.33 } as const;
 
 export type DragBasis = 'label' | 'tested' | 'weakest';

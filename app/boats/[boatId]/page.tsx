@@ -6,7 +6,15 @@ import { PutAway } from '@/components/keeping/PutAway';
 import { WordsProvider } from '@/components/units/WordsProvider';
 import { FollowBoat } from '@/components/shell/FollowBoat';
 import { Header } from '@/components/shell/Header';
-import { boatPath, fleetPath, gearPath, measuringPath, rigPath, sheetsPath } from '@/components/shell/paths';
+import {
+  boatPath,
+  fleetPath,
+  gearPath,
+  measuringPath,
+  quickDragPath,
+  rigPath,
+  sheetsPath,
+} from '@/components/shell/paths';
 import { readSearch, type Search } from '@/app/read/search';
 import { pageCrew, readPage } from '@/app/read/snapshot';
 import { readLocker } from '@/usecases/rigs/locker';
@@ -34,6 +42,7 @@ export default async function LockerPage({ params, searchParams }: Props) {
           { label: 'Reels and lines', path: gearPath(boat.id) },
           { label: 'Fleet', path: fleetPath(boat.id) },
           { label: 'What to measure next', path: measuringPath(boat.id) },
+          { label: 'Quick drag: what the scale should show', path: quickDragPath(boat.id) },
           { label: 'Run sheets to print', path: sheetsPath(boat.id) },
           { label: 'All boats', path: '/' },
         ]}
@@ -52,6 +61,9 @@ export default async function LockerPage({ params, searchParams }: Props) {
           </Link>
           <Link href={measuringPath(boat.id)} className={button}>
             What to measure next
+          </Link>
+          <Link href={quickDragPath(boat.id)} className={button}>
+            Quick drag
           </Link>
           <Link href={sheetsPath(boat.id)} className={button}>
             Run sheets to print

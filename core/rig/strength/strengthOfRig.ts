@@ -20,7 +20,7 @@ export const PULLS_FOR_A_MEAN = 3;
  * Relative SD of a label as a statement of strength (common practice: labels are off by a quarter to
  * a half, mostly on the low side).
  */
-const LABEL_STRENGTH_RELATIVE_SD = 0.2;
+export const LABEL_STRENGTH_RELATIVE_SD = 0.2;
 
 export interface ProductStrength {
   readonly product: LineProductRecord;

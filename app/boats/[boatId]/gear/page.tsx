@@ -16,7 +16,7 @@ interface Props {
 }
 
 export default async function Gear({ params, searchParams }: Props) {
-  const { likeRigId } = await readSearch(searchParams);
+  const { likeRigId, material, labelN } = await readSearch(searchParams);
   const { gear, crew } = await readPage((await params).boatId, async (db) => {
     const gear = await readGear(db);
     return gear && { gear, crew: await pageCrew(db) };
@@ -48,6 +48,7 @@ export default async function Gear({ params, searchParams }: Props) {
           rigs={gear.rigs}
           plans={gear.plans}
           likeRigId={likeRigId}
+          begunLine={material && { material, labelStrengthN: labelN }}
           wanted={gear.wanted}
         />
       </main>
