@@ -3,12 +3,15 @@
 import { ticks } from 'd3-array';
 import { useMemo, useRef } from 'react';
 import { countMarks, type CountMark } from '@/core/rig/count/countMarks';
+import { planerQuestion } from '@/core/rig/drag/planerOfRig';
 import { backOffOfRig } from '@/core/rig/drag/backOffOfRig';
 import type { RigView } from '@/core/rig/view/rigView';
 import { easeWords, readingWords, roundLengths } from '@/components/drag/BackOffCard';
-import { fromSi, toSi } from '@/core/units/units';
+import { fromSi, KNOT_MS, toSi } from '@/core/units/units';
 import { useRig } from '@/components/rig/RigProvider';
 import type { Formatter } from '@/words/format';
+import { usePlaner } from '@/components/drag/usePlaner';
+import { useReady } from '@/components/ui/useReady';
 import { useUnits } from '@/components/units/UnitsProvider';
 import { useSay } from '@/components/units/useSay';
 import { CardActions } from './CardActions';
@@ -23,6 +26,7 @@ export function RodCard() {
   const { units, format } = useUnits();
   const say = useSay();
   const sheet = useRef<SVGSVGElement>(null);
+  const planer = usePlanerWords();
   const marks = useMemo(() => (view ? cardMarks(view, units.length) : []), [view, units.length]);
   if (!view || marks.length === 0) return <p>A card needs a line: plan or load this rod first.</p>;
   const heads = view.counter ? HEADS : TURN_HEADS;
@@ -56,8 +60,9 @@ export function RodCard() {
           rows={rows}
           foot={[
             `${day}. From the hook; ± 95 %.`,
-            ...backOff,
-            ...(stale ? [shortened(`Not confirmed:${stale}`, 72)] : []),
+            ...backOff.flatMap((words) => wrapped(words, FOOT_LETTERS)),
+            ...planer.flatMap((words) => wrapped(words, FOOT_LETTERS)),
+            ...(stale ? [shortened(`Not confirmed:${stale}`, FOOT_LETTERS)] : []),
           ]}
         />
       </CardSheet>
@@ -80,6 +85,38 @@ function cardMarks(view: RigView, unit: string): readonly CountMark[] {
 
 /** Letters that fit beside the figures. */
 const MARK_LETTERS = 27;
+
+/** Letters that a line under the figures has room for. */
+const FOOT_LETTERS = 72;
+
+/** Words in lines of so many letters. */
+function wrapped(words: string, letters: number): readonly string[] {
+  return words.split(' ').reduce<readonly string[]>((lines, word) => {
+    const last = lines.at(-1);
+    return last !== undefined && last.length + word.length < letters
+      ? [...lines.slice(0, -1), `${last} ${word}`]
+      : [...lines, word];
+  }, []);
+}
+
+/** Where the lever holds the planer that was towed last, in each water; nothing before somebody towed one. */
+function usePlanerWords(): readonly string[] {
+  const { record } = useRig();
+  const isReady = useReady();
+  const last = record.planerLooks.at(-1);
+  const question = useMemo(
+    () => (isReady && last ? planerQuestion(record, last.planer, last.speedMS) : null),
+    [isReady, record, last],
+  );
+  const found = usePlaner(question);
+  if (!last || !found || found.counted + found.carriedFrom === 0) return [];
+  const marks = found.marks.map(
+    ({ sea, position }) => `${sea} ${position === null ? 'beyond full' : `${Math.round(100 * position)} %`}`,
+  );
+  return [
+    `Planer ${last.planer} at ${(last.speedMS / KNOT_MS).toFixed(1)} kn, lever: ${marks.join(', ')}. Ease after the strike.`,
+  ];
+}
 
 function shortened(words: string, letters: number): string {
   return words.length <= letters ? words : `${words.slice(0, letters - 1)}…`;

@@ -9,12 +9,12 @@ import type { PlanerWorker } from './planer.worker';
  * What looks at a planer say, worked out beside the page; null while it is on its way. What was found last of the same planer stays until
  * then.
  */
-export function usePlaner(question: PlanerQuestion): PlanerFound | null {
+export function usePlaner(question: PlanerQuestion | null): PlanerFound | null {
   const hasWorker = typeof Worker !== 'undefined';
-  const here = useMemo(() => (hasWorker ? null : planerFound(question)), [hasWorker, question]);
+  const here = useMemo(() => (hasWorker || !question ? null : planerFound(question)), [hasWorker, question]);
   const [found, setFound] = useState<{ planer: string; found: PlanerFound } | null>(null);
   useEffect(() => {
-    if (!hasWorker) return;
+    if (!hasWorker || !question) return;
     const thread = new Worker(new URL('./planer.worker.ts', import.meta.url));
     let isWanted = true;
     void wrap<PlanerWorker>(thread)
@@ -28,5 +28,5 @@ export function usePlaner(question: PlanerQuestion): PlanerFound | null {
       thread.terminate();
     };
   }, [hasWorker, question]);
-  return here ?? (found?.planer === question.planer ? found.found : null);
+  return here ?? (question && found?.planer === question.planer ? found.found : null);
 }

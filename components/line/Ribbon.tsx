@@ -9,6 +9,7 @@ import { useCursor, useMoveCursor } from './cursor';
 import { lineScale, type LineScale } from './lineScale';
 import { bandsOfLine } from '@/core/rig/view/bandsOfLine';
 import { describeLine } from './describeLine';
+import { PlanerGlyph } from './PlanerGlyph';
 import { ReachHandle } from './ReachHandle';
 import { RibbonBands } from './RibbonBands';
 import { CounterRuler, TrueRuler } from './Rulers';
@@ -106,6 +107,7 @@ const RibbonDrawing = memo(function RibbonDrawing({
         format={format}
         named
       />
+      <PlanerGlyph view={view} plane={plane} scale={scale} across={ACROSS.line} />
       <CounterRuler {...rule} view={view} across={ACROSS.counterRuler} />
     </>
   );
