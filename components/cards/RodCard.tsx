@@ -91,12 +91,15 @@ const FOOT_LETTERS = 72;
 
 /** Words in lines of so many letters. */
 function wrapped(words: string, letters: number): readonly string[] {
-  return words.split(' ').reduce<readonly string[]>((lines, word) => {
-    const last = lines.at(-1);
-    return last !== undefined && last.length + word.length < letters
-      ? [...lines.slice(0, -1), `${last} ${word}`]
-      : [...lines, word];
-  }, []);
+  return words
+    .replaceAll(/ (?=[%±])|(?<=±) /g, '\u00a0')
+    .split(' ')
+    .reduce<readonly string[]>((lines, word) => {
+      const last = lines.at(-1);
+      return last !== undefined && last.length + word.length < letters
+        ? [...lines.slice(0, -1), `${last} ${word}`]
+        : [...lines, word];
+    }, []);
 }
 
 /** Where the lever holds the planer that was towed last, in each water; nothing before somebody towed one. */

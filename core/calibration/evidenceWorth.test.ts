@@ -2,7 +2,7 @@ import { known as measured } from '../../tests/believedLoad';
 import { correctionTable } from './correctionTable';
 import { estimateCounter } from './estimateCounter';
 import { PLUS_MINUS_SDS } from '../numerics/propagate';
-import { evidenceWorth, restsOn } from './evidenceWorth';
+import { evidenceWorth, plusMinusWithout, restsOn, type PieceWorth } from './evidenceWorth';
 import type { BelievedLoad } from './loadModel';
 import { countsAt, predicted, type CounterObservation } from './observations';
 
@@ -79,5 +79,31 @@ describe('the ± of a figure, split by the pieces behind it', () => {
     expect(of([walk(30.48)])).toMatchObject({ observation: { name: 'walk 30.48' } });
     expect(of([walk(30.48), walk(30.48)])).toBeNull();
     expect(of([])).toBeNull();
+  });
+
+  it('says by how much the ± itself would be wider, where the pieces disagree too', () => {
+    const { walk, level } = shown();
+    const off = walk(60.96);
+    if (off.kind !== 'tape') throw new Error('a walk');
+    // One walk is four counts off: with tails it pulls with less than its weight.
+    const pieces = [walk(30.48), { ...off, reading: off.reading + 4 }, level];
+    const estimate = estimateCounter(BELIEVED, pieces);
+    const worth = evidenceWorth(estimate, (load) => load.constantM);
+    const ownVariance = estimate.constantM.sd ** 2;
+    worth.forEach((piece) => {
+      const without = plusMinusWithout(PLUS_MINUS_SDS * estimate.constantM.sd, piece);
+      expect(without / PLUS_MINUS_SDS).toBeCloseTo(Math.sqrt(ownVariance + piece.addedVariance), 9);
+      expect((without / (PLUS_MINUS_SDS * estimate.constantM.sd)) ** 2).toBeCloseTo(piece.widensTo ** 2, 6);
+    });
+  });
+
+  it('rests on the piece that tells most, wherever it stands', () => {
+    const piece = (name: string, widensTo: number): PieceWorth => ({
+      observation: { kind: 'turns', name, turns: 1, reading: 1, betweenFlips: true },
+      ...{ widensTo, addedVariance: 1 },
+    });
+    expect(restsOn([piece('a', 1.2), piece('b', 3), piece('c', 2.4)])).toMatchObject({ observation: { name: 'b' } });
+    expect(restsOn([piece('a', 1.2), piece('b', 2)])).toMatchObject({ observation: { name: 'b' } });
+    expect(restsOn([piece('a', 1.2), piece('b', 1.99)])).toBeNull();
   });
 });

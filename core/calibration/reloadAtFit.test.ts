@@ -1,9 +1,13 @@
 import { known as measured } from '../../tests/believedLoad';
+import { drawUnknowns } from '../../tests/drawUnknowns';
+import { normalDeviate, seededRandom } from '../../instruments/random';
 import { countsForLine } from '../counter/counter';
+import { ERRORS } from '../measurement/errors';
+import { PLUS_MINUS_SDS } from '../numerics/propagate';
 import { buildLoadedLine, spoolStateAt } from '../spool/loadedLine';
 import { estimateCounter } from './estimateCounter';
 import type { BelievedLoad } from './loadModel';
-import type { RealisedLoad } from './observations';
+import { countsAt, type RealisedLoad } from './observations';
 import { reloadAtFit } from './reloadAtFit';
 
 const segment = (id: string, lengthM: number, lineDiameterM: number, packing: number) => ({
@@ -94,4 +98,94 @@ describe('the next load’s length, reckoned on the load as fitted', () => {
     const roller = { ...estimate, counter: { ...estimate.counter, drive: 'roller' as const } };
     expect(reloadAtFit(roller, 'backing', RANGE)).toMatchObject({ reason: 'roller-driven' });
   });
+
+  it('lies under the rim by half of what the spool is smaller, at the length that it says', () => {
+    const reload = reloadAtFit(fitted(), 'backing', RANGE);
+    if (!reload.ok) throw new Error(reload.reason);
+    const { lengthM, levelBelowRimM, after } = reload.value;
+    expect(levelBelowRimM.value).toBeCloseTo((after.rimDiameterM - after.line.fullDiameterM) / 2, 9);
+    const lengths = after.line.segments.map((each) => [each.id, each.lengthM]);
+    expect(lengths[0]?.[1]).toBeCloseTo(lengthM.value, 9);
+    // The others stay as they were wound.
+    expect(Math.abs(Number(lengths[1]?.[1]) - 45)).toBeLessThan(1);
+    expect(lengthM.mainlyFrom).not.toBeNull();
+    expect(levelBelowRimM.mainlyFrom).not.toBeNull();
+  });
+
+  it('has the ± that plain draws of everything unknown give, another winding’s own included', () => {
+    const estimate = fitted();
+    const reload = reloadAtFit(estimate, 'backing', RANGE);
+    if (!reload.ok) throw new Error(reload.reason);
+    const random = seededRandom(31);
+    const draw = drawUnknowns(estimate, random);
+    const lengths: number[] = [];
+    const levels: number[] = [];
+    for (let made = 0; made < 400; made += 1) {
+      const anew = estimate.anew.map(({ sd }) => sd * normalDeviate(random));
+      const repeat = 1 + ERRORS.packingRepeatShare.sd * normalDeviate(random);
+      const load = estimate.realiseNext(draw(), anew);
+      const [lengthM, levelM] = trueAt(load, repeat);
+      lengths.push(lengthM);
+      levels.push(levelM);
+    }
+    // 400 draws tell an SD to 4 %; the answer bends a little over its own errors.
+    expect(sdOf(lengths) / (reload.value.lengthM.plusMinus / PLUS_MINUS_SDS)).toBeGreaterThan(0.88);
+    expect(sdOf(lengths) / (reload.value.lengthM.plusMinus / PLUS_MINUS_SDS)).toBeLessThan(1.12);
+    expect(sdOf(levels) / (reload.value.levelBelowRimM.plusMinus / PLUS_MINUS_SDS)).toBeGreaterThan(0.88);
+    expect(sdOf(levels) / (reload.value.levelBelowRimM.plusMinus / PLUS_MINUS_SDS)).toBeLessThan(1.12);
+  });
+
+  it('says by how much it would be past the rim, and where even the least line reads low', () => {
+    const estimate = fitted();
+    const next = (otherwise: Partial<RealisedLoad>) => ({
+      ...estimate,
+      realiseNext: (unknowns: readonly number[], anew: readonly number[]) => ({
+        ...estimate.realiseNext(unknowns, anew),
+        ...otherwise,
+      }),
+    });
+    const over = reloadAtFit(next({ constantM: 0.19 }), 'backing', RANGE);
+    if (over.ok || over.reason !== 'true-past-the-rim') throw new Error('past the rim');
+    expect(over.figures.aboveRimM).toBeGreaterThan(0);
+    expect(over.figures.aboveRimM).toBeLessThan(0.01);
+    expect(reloadAtFit(next({ constantM: 0.05 }), 'backing', RANGE)).toMatchObject({
+      reason: 'reads-low-with-the-least-line',
+    });
+    expect(() => reloadAtFit(estimate, 'backing', { fromM: 0, toM: 76.2 })).toThrow(/fromM/);
+    expect(() => reloadAtFit(estimate, 'backing', { fromM: 18, toM: NaN })).toThrow(/toM/);
+  });
 });
+
+const sdOf = (values: readonly number[]): number => {
+  const mean = values.reduce((sum, each) => sum + each, 0) / values.length;
+  return Math.sqrt(values.reduce((sum, each) => sum + (each - mean) ** 2, 0) / (values.length - 1));
+};
+
+/** The backing at which a load reads true on average, and the level then: by halving, on a line built anew each time. */
+function trueAt(load: RealisedLoad, repeat: number): readonly [lengthM: number, levelM: number] {
+  const lineWith = (lengthM: number) =>
+    buildLoadedLine(
+      load.line.spool,
+      load.line.segments.map((each) => ({
+        ...each,
+        packing: each.packing / repeat,
+        lengthM: each.id === 'backing' ? lengthM : each.lengthM,
+      })),
+    );
+  const off = (lengthM: number): number => {
+    const line = lineWith(lengthM);
+    let sum = 0;
+    for (let at = 0; at < 9; at += 1) {
+      const outM = RANGE.fromM + ((RANGE.toM - RANGE.fromM) * at) / 8;
+      sum += (countsAt({ ...load, line }, outM, COUNTER.unitM) * COUNTER.unitM) / outM - 1;
+    }
+    return sum;
+  };
+  let [low, high] = [1, 600];
+  for (let step = 0; step < 30; step += 1) {
+    const middle = (low + high) / 2;
+    if (off(middle) > 0) low = middle;
+    else high = middle;
+  }
+  return [low, (load.rimDiameterM - lineWith(low).fullDiameterM) / 2];
+}

@@ -1,9 +1,10 @@
 import { believedLoad, shownAt, walkOf } from '../../tests/believedLoad';
-import { seededRandom } from '../../instruments/random';
+import { drawUnknowns } from '../../tests/drawUnknowns';
+import { normalDeviate, seededRandom } from '../../instruments/random';
 import { buildLoadedLine, type LoadedLine } from '../spool/loadedLine';
 import { solveSegment } from '../spool/solveSegment';
 import { estimateCounter } from './estimateCounter';
-import { withTopStripped } from './observations';
+import { countsAt, layerStepSd, withTopStripped } from './observations';
 import { topAdjustment } from './topAdjustment';
 
 const WALK_M = 30.48;
@@ -117,5 +118,41 @@ describe('topAdjustment', () => {
         covered += 1;
     }
     expect(covered / runs).toBeGreaterThan(0.88);
+  });
+
+  it('says what it was to read where it does already, and nothing for a roller', () => {
+    const already = topAdjustment(exactly(line, 95.3), WALK_M, 0.07, 95);
+    expect(already).toMatchObject({ reason: 'already-true', figures: { wantedCounts: 95 } });
+    const estimate = exactly(line, 93);
+    const roller = { ...estimate, counter: { ...estimate.counter, drive: 'roller' as const } };
+    expect(topAdjustment(roller, WALK_M, 0.07)).toMatchObject({ ok: false, reason: 'roller-driven' });
+    const full = topAdjustment(exactly(line, 104), WALK_M, 0.0625);
+    if (full.ok || full.reason !== 'past-the-rim') throw new Error('a full spool takes no more');
+    expect(full.figures.wantedM).toBeGreaterThan(full.figures.mostM);
+  });
+
+  it('states its own chance of being true afterwards, as plain draws of everything unknown have it', () => {
+    const unsure = believedLoad(line, {
+      lengthRelativeSd: 0.1,
+      constantM: { value: 0.18, sd: 0.02, source: 'maker' },
+    });
+    const estimate = estimateCounter(unsure, [walkOf(95)]);
+    const advice = topAdjustment(estimate, WALK_M, 0.075);
+    if (!advice.ok) throw new Error(advice.reason);
+    const { stripM, chanceWithinOnePercent } = advice.value;
+    expect(stripM.mainlyFrom).not.toBeNull();
+    const random = seededRandom(8);
+    const draw = drawUnknowns(estimate, random);
+    let within = 0;
+    const draws = 1500;
+    for (let made = 0; made < draws; made += 1) {
+      const load = estimate.realise(draw());
+      const then = countsAt({ ...load, line: withTopStripped(load.line, stripM.value) }, WALK_M, 0.3048);
+      const shown = (then / 100) * (1 + layerStepSd(WALK_M) * normalDeviate(random));
+      if (Math.abs(shown - 1) <= 0.01) within += 1;
+    }
+    expect(Math.abs(chanceWithinOnePercent - within / draws)).toBeLessThan(0.05);
+    expect(chanceWithinOnePercent).toBeGreaterThan(0.2);
+    expect(chanceWithinOnePercent).toBeLessThan(0.98);
   });
 });

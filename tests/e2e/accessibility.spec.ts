@@ -57,6 +57,11 @@ for (const [name, options] of [
       await page.getByRole('heading', { name: /^Run sheets of/ }).waitFor();
       await check('run sheets');
       await page.goBack();
+      await page.getByRole('link', { name: 'Quick drag' }).click();
+      await page.getByRole('heading', { name: 'Quick drag' }).waitFor();
+      await page.getByLabel('The line holds').fill('15');
+      await check('quick drag');
+      await page.goBack();
       await page.getByRole('link', { name: 'What to measure next' }).click();
       await page.getByRole('heading', { name: /^What to measure next on/ }).waitFor();
       await page.getByRole('button', { name: /^How long measurements take you/ }).click();

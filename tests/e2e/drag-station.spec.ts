@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { openRig, openStation } from './paths';
+import { openLocker, openRig, openStation } from './paths';
 
 test('a lever is pulled over its sweep, its preset is refused in gear, and a turn in gear is undone', async ({
   page,
@@ -72,4 +72,27 @@ test('the scale has a bench mode that says how much more', async ({ page }) => {
   );
   await page.keyboard.press('Escape');
   await expect(page.getByRole('heading', { name: 'Scale session', exact: true })).toBeVisible();
+});
+
+test('with no reel on record a label is enough for what the scale should show, and the line goes on record from there', async ({
+  page,
+}) => {
+  await openLocker(page, 'Second Thought');
+  await page.getByRole('link', { name: 'Quick drag' }).click();
+  await page.getByLabel('The line holds').fill('12');
+  await expect(page.getByText(/^3\.0\d* ± .* kg$/)).toBeVisible();
+  await page.getByLabel('Line', { exact: true }).selectOption('braid');
+  await page.getByRole('link', { name: /Make it a rig/ }).click();
+  await expect(page.getByRole('heading', { name: /Reels and lines of/ })).toBeVisible();
+  await expect(page.getByLabel('Material').last()).toHaveValue('braid');
+});
+
+test('up to where line may be out is a mark on the ribbon, moved by keys and kept', async ({ page }) => {
+  await openRig(page, 'Second Thought', 'Planer rod, bait');
+  await openStation(page, 'Drag');
+  const mark = page.getByRole('slider', { name: 'Line that may be out' });
+  await mark.focus();
+  await page.keyboard.press('Home');
+  await page.keyboard.press('Enter');
+  await expect(page.getByLabel('Line that may be out', { exact: true }).last()).toHaveValue('use');
 });
