@@ -67,8 +67,14 @@ describe('the ± of a payout table', () => {
       within(found?.reading, PLUS_MINUS_SDS * Math.hypot(sdOf(row, 'reading'), (steps * turns * 0.176) / 0.3048));
       within(found?.diameterM, Math.hypot(PLUS_MINUS_SDS * sdOf(row, 'diameterM'), segment.lineDiameterM));
       const factor = estimate.best.line.fullDiameterM / diameterM;
-      const layer = (factor * segment.lineDiameterM) / diameterM;
-      within(found?.dragFactor, Math.hypot(PLUS_MINUS_SDS * sdOf(row, 'dragFactor'), layer));
+      // The turn that it was set on, and the one that leaves now: a layer on or off (an even spread of a thickness either way), and the crown.
+      const turnSd = (dM: number): number =>
+        Math.hypot(
+          segment.lineDiameterM / dM / Math.sqrt(3),
+          (0.014 * (dM - estimate.best.line.spool.arborDiameterM)) / dM,
+        );
+      const turnsSd = factor * Math.hypot(turnSd(estimate.best.line.fullDiameterM), turnSd(diameterM));
+      within(found?.dragFactor, PLUS_MINUS_SDS * Math.hypot(sdOf(row, 'dragFactor'), turnsSd));
     },
   );
 

@@ -1,6 +1,7 @@
 import { countsForLine } from '../counter/counter';
 import { PLUS_MINUS_SDS, propagate } from '../numerics/propagate';
 import { spoolStateAt } from '../spool/loadedLine';
+import { turnSpreadSd } from '../spool/turnSpread';
 import type { CounterEstimate } from './estimateCounter';
 import { layerStepSd } from './observations';
 
@@ -46,15 +47,15 @@ export function payoutPlusMinus(
     };
     const steps = layerStepSd(lengthM);
     const { line } = estimate.best;
-    const { diameterM, segment } = spoolStateAt(line, Math.min(lengthM, line.woundLengthM));
-    const { lineDiameterM } = segment;
-    // A layer is on or off: half a step either way.
-    const layer = lineDiameterM / diameterM;
+    const paidOutM = Math.min(lengthM, line.woundLengthM);
+    const { lineDiameterM } = spoolStateAt(line, paidOutM).segment;
+    // The turns of both places, where it is set and where it is now, lie as they lie.
+    const turns = PLUS_MINUS_SDS * Math.hypot(turnSpreadSd(line, 0), turnSpreadSd(line, paidOutM));
     return {
       turns: of(0, steps),
       reading: of(1, estimate.counter.drive === 'roller' ? 0 : steps),
       diameterM: Math.hypot(of(2), lineDiameterM),
-      dragFactor: Math.hypot(of(3), (spread.values[PER_ROW * row + 3] ?? NaN) * layer),
+      dragFactor: Math.hypot(of(3), (spread.values[PER_ROW * row + 3] ?? NaN) * turns),
     };
   });
 }

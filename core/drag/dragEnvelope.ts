@@ -1,6 +1,7 @@
 import { PLUS_MINUS_SDS } from '../numerics/propagate';
 import { spoolStateAt, type LoadedLine } from '../spool/loadedLine';
 import type { RigStrength, StrengthPlace } from '../strength/rigStrength';
+import { turnSpreadSd } from '../spool/turnSpread';
 import { waterAlong, type RunThroughWater } from './waterPull';
 
 /** A drag as it was set: the pull at the tip, with what the scale leaves open, and the length out then. */
@@ -16,7 +17,7 @@ export interface EnvelopePoint {
   readonly lengthOutM: number;
   /** Times that the same drag torque pulls harder than when it was set. */
   readonly dragFactor: number;
-  /** Half of the factor's 95 % interval, as a share of it: what is not known of the spool, and half of the step of one layer. */
+  /** Half of the factor's 95 % interval, as a share of it: what is not known of the spool, and how the turns lie. */
   readonly factorPlusMinusShare: number;
   /** Pull at the tip, and at the fish with the water on the line between (N), each with its ±. */
   readonly tipForceN: number;
@@ -61,20 +62,19 @@ export function envelopeAt(
   run: RunThroughWater,
   factorSdAt: FactorSdAt = () => 0,
 ): (lengthOutM: number) => EnvelopePoint {
-  const diameterAt = (lengthOutM: number) => {
-    const paidOutM = Math.min(Math.max(lengthOutM - line.handLinedLengthM, 0), line.woundLengthM);
-    return spoolStateAt(line, paidOutM);
-  };
-  const setDiameterM = diameterAt(set.lengthOutM).diameterM;
+  const paidOut = (lengthOutM: number): number =>
+    Math.min(Math.max(lengthOutM - line.handLinedLengthM, 0), line.woundLengthM);
+  const setDiameterM = spoolStateAt(line, paidOut(set.lengthOutM)).diameterM;
+  const setSpread = turnSpreadSd(line, paidOut(set.lengthOutM));
   const water = waterAlong(line, run);
   const places = strength.places.map((place) => ({ place, waterN: water(place.fromHookM).value }));
   return (lengthOutM) => {
-    const { diameterM, segment } = diameterAt(lengthOutM);
+    const { diameterM } = spoolStateAt(line, paidOut(lengthOutM));
     const dragFactor = setDiameterM / diameterM;
     const tipForceN = set.forceN * dragFactor;
-    // Where it was set it pulls what it was set to, whatever the layer.
-    const layerStep = lengthOutM === set.lengthOutM ? 0 : segment.lineDiameterM / diameterM;
-    const factorPlusMinusShare = Math.hypot(PLUS_MINUS_SDS * factorSdAt(lengthOutM), layerStep);
+    // Where it was set it pulls what it was set to, whatever the turn.
+    const spread = lengthOutM === set.lengthOutM ? 0 : Math.hypot(setSpread, turnSpreadSd(line, paidOut(lengthOutM)));
+    const factorPlusMinusShare = PLUS_MINUS_SDS * Math.hypot(factorSdAt(lengthOutM), spread);
     const tipPlusMinusN = Math.hypot(set.plusMinusN * dragFactor, tipForceN * factorPlusMinusShare);
     const onLine = water(lengthOutM);
     return {

@@ -42,6 +42,12 @@ export const ERRORS = {
   plannedTurnsShare: { sd: 0.003, unit: 'share', source: 'simulation: 0.2 to 0.3 % beyond 30 m' },
   woundTurnsShare: { sd: 0.001, unit: 'share', source: 'simulation' },
   layerStepShare: { sd: 0.0006, unit: 'share', source: 'simulation: 0.06 % beyond 30 m, 0.6 % at 3 m' },
+  /** How far a crowned lay stands above and below its mean, as a share of its height over the arbor. */
+  crownShare: {
+    sd: 0.014,
+    unit: 'share',
+    source: 'simulation of a level wind 2 % slower in the middle: 0.3 mm on a full spool',
+  },
   /** A counter's gears slip otherwise while line goes on than while it comes off; so does line on a roller. */
   slipShare: { sd: 0.004, unit: 'share', source: 'up to 1 %, from memory' },
   rollerSlipShare: { sd: 0.005, unit: 'share', source: 'from memory' },

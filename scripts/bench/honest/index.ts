@@ -1,6 +1,7 @@
 import { benchBest } from './best';
 import { benchCounter } from './counter';
 import { benchFourLoads, benchLateWalk } from './pieces';
+import { benchEnvelopeCover } from './envelope';
 import { benchPlans } from './plans';
 import { benchReload } from './reload';
 import { benchStrip } from './strip';
@@ -33,6 +34,7 @@ export function benchHonest(rigs: number): void {
   for (const [name, world] of Object.entries(WORLDS)) {
     console.log(` ${name}`);
     benchCounter(world, rigs);
+    benchEnvelopeCover(world, rigs);
     benchPlans(world, Math.ceil(rigs / 2));
     benchReload(world, Math.ceil(rigs / 2));
     if (world === AS_MODELLED) benchBest(Math.ceil(rigs / 20));

@@ -148,6 +148,8 @@ export function outfitLike({ world, truth, caliperM, lines, ratings }: Outfit, s
 export interface Laid {
   readonly reel: LaidReel;
   readonly lengthsM: readonly number[];
+  /** By how much each line lies stretched on the spool. */
+  readonly strains: readonly number[];
   /** Exact counts of each line going on. */
   readonly countsOn: readonly number[];
   /** Exact counts that a length off the spool makes. */
@@ -164,6 +166,7 @@ export function layLoad(outfit: Outfit, lengthsM: readonly number[], seed: numbe
     'between' in world.strain
       ? between(random, ...world.strain.between)
       : world.strain.mean + world.strain.sd * normalDeviate(random);
+  const strainOf = (line: OutfitLine): number => Math.max(line.isNylon ? strained : 0.001, 0);
   const depth = drawn(random, world.depth);
   const slip = drawn(random, world.slip);
   const repeats = outfit.lines.map(() => Math.exp(0.01 * normalDeviate(random)));
@@ -178,7 +181,7 @@ export function layLoad(outfit: Outfit, lengthsM: readonly number[], seed: numbe
       const spaceM2 = (lengthM * line.trueM ** 2) / line.packing;
       const at = (goneM2 + spaceM2 / 2) / totalM2 - 0.5;
       goneM2 += spaceM2;
-      const strain = Math.max(line.isNylon ? strained : 0.001, 0);
+      const strain = strainOf(line);
       const packing = line.packing * (repeats[index] ?? 1) * (1 + depth * at);
       return { lengthM, lineDiameterM: line.trueM, packing, strain };
     }),
@@ -190,6 +193,7 @@ export function layLoad(outfit: Outfit, lengthsM: readonly number[], seed: numbe
   return {
     reel,
     lengthsM,
+    strains: outfit.lines.map((line) => strainOf(line)),
     countsOn: outfit.lines.map((_, line) => turnsOf(line) * perCount * (1 + slip)),
     counts: (lengthM) => {
       let left = lengthM;
