@@ -136,7 +136,7 @@ function shortMark(kind: CountMark['kind'], name: string): string {
 /** How to ease the drag as line leaves, by what the hand has; none while the drag was not set. */
 function backOffWords(view: RigView, format: Formatter, unit: string): readonly string[] {
   if (view.setForceN === null) return [];
-  const { by, rows } = backOffOfRig(view, view.setForceN, roundLengths(view.current.line.totalLengthM, unit, 4));
+  const { by, rows } = backOffOfRig(view, view.setForceN, roundLengths(view.reach.outM, unit, 4));
   if (rows.length === 0) return [];
   const set = `Drag ${format.force(view.setForceN)} at the tip`;
   if (by === 'scale') return [`${set}; with more out set it to that again by scale.`];

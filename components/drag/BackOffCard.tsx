@@ -9,11 +9,11 @@ import { Card } from '@/components/ui/Card';
 import { useUnits } from '@/components/units/UnitsProvider';
 import type { Formatter } from '@/words/format';
 
-/** Round lengths along all of the line, in the reader's unit, as metres; the first is where something is out. */
-export function roundLengths(totalM: number, unit: string, count: number): readonly number[] {
-  return ticks(0, fromSi('length', totalM, unit), count)
+/** Round lengths up to an end, in the reader's unit, as metres; the first is where something is out. */
+export function roundLengths(endM: number, unit: string, count: number): readonly number[] {
+  return ticks(0, fromSi('length', endM, unit), count)
     .map((value) => toSi('length', value, unit))
-    .filter((lengthM) => lengthM > 0 && lengthM <= totalM);
+    .filter((lengthM) => lengthM > 0 && lengthM <= endM);
 }
 
 /** "142", "142, lap 2": what the counter shows, and how often it has come round; without one turns of the spool. */
@@ -41,10 +41,10 @@ const HEADS: Readonly<Record<EasedBy, string>> = {
 /** How to ease the drag as line leaves, by what the hand has. */
 export function BackOffCard({ view, forceN }: { view: RigView; forceN: number }) {
   const { units, format } = useUnits();
-  const { totalLengthM } = view.current.line;
+  const { outM } = view.reach;
   const { by, rows } = useMemo(
-    () => backOffOfRig(view, forceN, roundLengths(totalLengthM, units.length, 6)),
-    [view, forceN, totalLengthM, units.length],
+    () => backOffOfRig(view, forceN, roundLengths(outM, units.length, 6)),
+    [view, forceN, outM, units.length],
   );
   return (
     <Card title="Back off as line leaves">

@@ -32,13 +32,13 @@ export function EnvelopeLens({ view, drag, isSet }: { view: RigView; drag: DragO
   const { record } = useRig();
   const { units, format } = useUnits();
   const speed = useSpeed(`run-speed:${record.id}`, 6, 40);
-  const { strength, inReach, reach, ruler } = view;
+  const { inReach, reach, ruler } = view;
   const { line } = view.current;
   const envelope = useMemo((): DragEnvelope | null => {
     const set = { forceN, plusMinusN: SET_SHARE * forceN, lengthOutM: 0 };
     const run = { ...USUAL_RUN, speedMS: speed.speedMS ?? 0 };
-    return strength ? dragEnvelope(line, strength, set, run, undefined, dragFactorSd(ruler, 0)) : null;
-  }, [line, strength, forceN, speed.speedMS, ruler]);
+    return inReach ? dragEnvelope(line, inReach, set, run, undefined, dragFactorSd(ruler, 0), reach.outM) : null;
+  }, [line, inReach, forceN, speed.speedMS, ruler, reach.outM]);
   const risk = useMemo(() => {
     const run = { ...USUAL_RUN, speedMS: speed.speedMS ?? 0 };
     if (!envelope || !inReach) return null;
@@ -55,7 +55,7 @@ export function EnvelopeLens({ view, drag, isSet }: { view: RigView; drag: DragO
     [envelope, surges, units.force],
   );
   const last = envelope?.points.at(-1);
-  if (!envelope || !last || !strength) return null;
+  if (!envelope || !last) return null;
   return (
     <div className="flex flex-col gap-4">
       <LensChart
@@ -63,15 +63,16 @@ export function EnvelopeLens({ view, drag, isSet }: { view: RigView; drag: DragO
         title="Drag left alone, as line leaves"
         axis={`${units.force}, bands ± 95 %`}
         curves={curves}
-        describe={`The pull at the tip rises from ${format.force(forceN)} to ${format.force(last.tipForceN)} with everything out, and at the fish to ${format.force(last.fishForceN)}.`}
+        describe={`The pull at the tip rises from ${format.force(forceN)} to ${format.force(last.tipForceN)} with ${format.length(reach.outM)} out, and at the fish to ${format.force(last.fishForceN)}.`}
       />
       <div className="grid gap-4 lg:grid-cols-[3fr_2fr]">
         <div className="text-sm">
           <AboveBound envelope={envelope} />
           <p>
             {isSet ? 'As it was set' : 'At the target'}, {format.force(forceN)} becomes{' '}
-            <b className="figures">{format.force(last.tipForceN, last.tipPlusMinusN)}</b> at the tip with everything out
-            (× {last.dragFactor.toFixed(2)}): the same torque acts on a smaller spool. At the fish it is{' '}
+            <b className="figures">{format.force(last.tipForceN, last.tipPlusMinusN)}</b> at the tip with{' '}
+            {format.length(reach.outM)} out, as far as it may be (× {last.dragFactor.toFixed(2)}): the same torque acts
+            on a smaller spool. At the fish it is{' '}
             <b className="figures">{format.force(last.fishForceN, last.fishPlusMinusN)}</b>, with the water&apos;s own
             pull on the line.
           </p>
@@ -190,7 +191,7 @@ function Passes({ envelope }: { envelope: DragEnvelope }) {
         ? `Of what the place nearest to breaking holds it passes ${passed.join(', ')} out. `
         : 'It stays under half of what any place holds all the way. '}
       {toTheEnd
-        ? 'In the mean it holds to the end'
+        ? 'In the mean it holds all the way'
         : safeLengthM === null
           ? 'It is too much from the start'
           : `In the mean it holds to ${format.length(safeLengthM)} out`}

@@ -99,8 +99,9 @@ export function envelopeAt(
  * @param strength strength along the rig
  * @param set the drag as it was set
  * @param run how fast the line goes through which water; speed 0 leaves the water out
- * @param stations number of equal steps from nothing out to everything out
+ * @param stations number of equal steps from nothing out to the end
  * @param factorSdAt relative SD of the growth of the drag at a length out; left out: the spool is known
+ * @param endM length out up to which it is looked at (m): what may be out; left out: everything
  */
 export function dragEnvelope(
   line: LoadedLine,
@@ -109,9 +110,10 @@ export function dragEnvelope(
   run: RunThroughWater,
   stations = STATIONS,
   factorSdAt: FactorSdAt = () => 0,
+  endM = line.totalLengthM,
 ): DragEnvelope {
   const at = envelopeAt(line, strength, set, run, factorSdAt);
-  const points = Array.from({ length: stations + 1 }, (_, index) => at((line.totalLengthM * index) / stations));
+  const points = Array.from({ length: stations + 1 }, (_, index) => at((endM * index) / stations));
   const safe = (isSafe: (point: EnvelopePoint) => boolean): number | null => {
     const first = points.findIndex((point) => !isSafe(point));
     return (first < 0 ? points.at(-1) : points[first - 1])?.lengthOutM ?? null;
