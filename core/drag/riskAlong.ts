@@ -4,6 +4,7 @@ import {
   deviateAt,
   drawStrength,
   meanOverLength,
+  type Scatter,
   type Chance,
   type StrengthDraw,
   type StrengthKnown,
@@ -62,9 +63,22 @@ const DRAWS = 400;
 /** Share of draws left out at either end of a range. */
 const TAIL = 0.05;
 
-/** One draw of everything: means and scatters by their keys, and what the whole drag is off by. */
+/** A place in one draw: what it holds, worked out once for all pulls. */
+interface PlaceDrawn {
+  /** Mean strength of all of it (N), and of a piece as long as those that were pulled. */
+  readonly meanN: number;
+  readonly scatter: Scatter;
+  /** Under this tension it breaks in fewer than one of ten million, by either law (N). */
+  readonly neverN: number;
+  /** Of plain line, what its length does; null for a join. */
+  readonly line: { readonly draw: StrengthDraw; readonly gaugeLengthM: number | null } | null;
+}
+
+/** One draw of everything: places in their order, and what the whole drag is off by. */
 interface Drawn {
-  readonly of: ReadonlyMap<string, StrengthDraw>;
+  readonly places: readonly PlaceDrawn[];
+  /** Their `neverN`, in a row: most places of most draws need no other look. */
+  readonly nevers: Float64Array;
   readonly set: number;
   readonly growth: number;
   readonly water: number;
@@ -92,13 +106,20 @@ export function riskAlong(
   );
   const normal = (): number => deviateAt(chance());
   const spread = new Map([...known.keys()].map((key) => [key, evenly(draws, chance)]));
-  const drawn = Array.from({ length: draws }, (_, index): Drawn => ({
-    of: new Map([...known].map(([key, each]) => [key, drawStrength(each, chance, spread.get(key)?.[index] ?? 0.5)])),
-    set: 1 + pull.setRelativeSd * normal(),
-    growth: normal(),
-    water: 1 + pull.waterRelativeSd * normal(),
-    surge: 1 + pull.surgeRelativeSd * normal(),
-  }));
+  const drawn = Array.from({ length: draws }, (_, index): Drawn => {
+    const of = new Map(
+      [...known].map(([key, each]) => [key, drawStrength(each, chance, spread.get(key)?.[index] ?? 0.5)]),
+    );
+    const drawnPlaces = places.map((place) => placeDrawn(place, of));
+    return {
+      places: drawnPlaces,
+      nevers: Float64Array.from(drawnPlaces, ({ neverN }) => neverN),
+      set: 1 + pull.setRelativeSd * normal(),
+      growth: normal(),
+      water: 1 + pull.waterRelativeSd * normal(),
+      surge: 1 + pull.surgeRelativeSd * normal(),
+    };
+  });
   return pull.stations.map((station) => at(places, station, drawn));
 }
 
@@ -114,22 +135,33 @@ function evenly(parts: number, chance: Chance): readonly number[] {
 
 function at(places: readonly PlaceAtRisk[], station: PullStation, drawn: readonly Drawn[]): RiskAtLength {
   const { lengthOutM, tipN, growthRelativeSd, waterN, surgeN } = station;
-  const out = places.filter((place, index) => index === 0 || place.fromHookM <= lengthOutM);
+  const count = places.findIndex((place, index) => index > 0 && place.fromHookM > lengthOutM);
+  const out = count < 0 ? places : places.slice(0, count);
+  const waters = Float64Array.from(out, (place) => Math.max(0, waterN - place.waterN));
   const byLaw = { normal: 0, weibull: 0 };
   const chances = { normal: [] as number[], weibull: [] as number[] };
   const breaks = out.map(() => 0);
   for (const draw of drawn) {
     const here = tipN * draw.set * Math.max(1 + growthRelativeSd * draw.growth, 0) + surgeN * Math.max(draw.surge, 0);
-    for (const law of LAWS) {
-      let holds = 1;
-      out.forEach((place, index) => {
-        const tensionN = here + Math.max(0, (waterN - place.waterN) * draw.water);
-        const broken = placeBreaks(law, place, tensionN, lengthOutM, draw);
-        holds *= 1 - broken;
+    const wet = Math.max(draw.water, 0);
+    const holds = { normal: 1, weibull: 1 };
+    const { nevers } = draw;
+    for (let index = 0; index < waters.length; index += 1) {
+      const tensionN = here + (waters[index] ?? 0) * wet;
+      if (tensionN < (nevers[index] ?? 0)) continue;
+      const place = out[index];
+      const drawnPlace = draw.places[index];
+      if (!place || !drawnPlace) continue;
+      const meanN = meanOf(drawnPlace, place, lengthOutM);
+      for (const law of LAWS) {
+        const broken = breakChance(law, tensionN, meanN, drawnPlace.scatter);
+        holds[law] *= 1 - broken;
         breaks[index] = (breaks[index] ?? 0) + broken;
-      });
-      byLaw[law] += (1 - holds) / drawn.length;
-      chances[law].push(1 - holds);
+      }
+    }
+    for (const law of LAWS) {
+      byLaw[law] += (1 - holds[law]) / drawn.length;
+      chances[law].push(1 - holds[law]);
     }
   }
   const worse: StrengthLaw = byLaw.weibull > byLaw.normal ? 'weibull' : 'normal';
@@ -147,25 +179,38 @@ function at(places: readonly PlaceAtRisk[], station: PullStation, drawn: readonl
   };
 }
 
-/** Chance that a place breaks in one draw: of plain line what is out of it, of a join its share of the weaker line. */
-function placeBreaks(
-  law: StrengthLaw,
-  place: PlaceAtRisk,
-  tensionN: number,
-  lengthOutM: number,
-  { of }: Drawn,
-): number {
+/** Chances under this are nothing, by either law: z of the normal one, and the logarithm of Weibull's. */
+const NEVER = { sds: 5.2, ln: -16.1 } as const;
+
+function placeDrawn(place: PlaceAtRisk, of: ReadonlyMap<string, StrengthDraw>): PlaceDrawn {
   const lines = place.lines.flatMap((each) => {
     const draw = of.get(each.key);
     return draw ? [{ each, draw }] : [];
   });
-  const weaker = lines.reduce((a, b) => (b.draw.mean < a.draw.mean ? b : a), lines[0] as (typeof lines)[number]);
+  const [first] = lines;
+  if (!first) throw new RangeError(`riskAlong: ${place.name} has no line`);
+  const weaker = lines.reduce((a, b) => (b.draw.mean < a.draw.mean ? b : a), first);
   const keeps = place.keeps && of.get(place.keeps.key);
-  if (keeps) return breakChance(law, tensionN, keeps.mean * weaker.draw.mean, keeps.scatter);
-  const lengthM = Math.max(Math.min(place.toHookM, lengthOutM) - place.fromHookM, 0);
-  const gaugeLengthM = weaker.each.gaugeLengthM ?? lengthM;
-  const meanN = lengthM > 0 && gaugeLengthM > 0 ? meanOverLength(weaker.draw, lengthM, gaugeLengthM) : weaker.draw.mean;
-  return breakChance(law, tensionN, meanN, weaker.draw.scatter);
+  if (keeps) return withNever({ meanN: keeps.mean * weaker.draw.mean, scatter: keeps.scatter, line: null });
+  const line = { draw: weaker.draw, gaugeLengthM: weaker.each.gaugeLengthM };
+  const meanN = meanOfLine(line, place.toHookM - place.fromHookM);
+  return withNever({ meanN, scatter: weaker.draw.scatter, line });
+}
+
+function withNever(drawn: Omit<PlaceDrawn, 'neverN'>): PlaceDrawn {
+  const { cv, shape, lnMean } = drawn.scatter;
+  const least = Math.min(1 - NEVER.sds * cv, Math.exp(NEVER.ln / shape - lnMean));
+  return { ...drawn, neverN: Math.max(drawn.meanN * least, 0) };
+}
+
+/** What a place holds with a length out: of plain line only what is out of it counts, the less the stronger. */
+function meanOf(drawn: PlaceDrawn, { fromHookM, toHookM }: PlaceAtRisk, lengthOutM: number): number {
+  return drawn.line && lengthOutM < toHookM ? meanOfLine(drawn.line, lengthOutM - fromHookM) : drawn.meanN;
+}
+
+function meanOfLine({ draw, gaugeLengthM }: NonNullable<PlaceDrawn['line']>, lengthM: number): number {
+  const gaugeM = gaugeLengthM ?? lengthM;
+  return lengthM > 0 && gaugeM > 0 ? meanOverLength(draw, lengthM, gaugeM) : draw.mean;
 }
 
 /** What a hundred such pulls make of the chance of one. */

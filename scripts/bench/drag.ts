@@ -1,7 +1,9 @@
-import { dragEnvelope } from '../../core/drag/dragEnvelope';
+import { dragEnvelope, type EnvelopePoint } from '../../core/drag/dragEnvelope';
+import { riskAlong, type PlaceAtRisk, type PullAtRisk } from '../../core/drag/riskAlong';
 import { USUAL_RUN } from '../../core/drag/waterPull';
 import { buildLoadedLine, spoolStateAt } from '../../core/spool/loadedLine';
-import { rigStrength } from '../../core/strength/rigStrength';
+import { rigStrength, type RigStrength } from '../../core/strength/rigStrength';
+import { seededRandom } from '../../instruments/random';
 import { layReel } from '../../instruments/virtual/layReel';
 import { randomStack } from '../../tests/randomStack';
 import { percentile, row } from './report';
@@ -47,6 +49,26 @@ export function benchDragFactor(stacks: number): void {
 /** One frame of a screen (ms). */
 const FRAME_MS = 16;
 
+const DRAWS = 200;
+
+/** Every line pulled five times, every join as often. */
+function atRisk({ places }: RigStrength): readonly PlaceAtRisk[] {
+  const pulled = { pulls: 5, cv: 0.05, degrees: 4, beliefRelativeSd: 0.1 };
+  return places.map(({ id, name, kind, fromHookM, toHookM }) => ({
+    ...{ id, name, fromHookM, toHookM, waterN: 0 },
+    lines: [{ key: `line at ${fromHookM}`, mean: 300, lotRelativeSd: 0.03, gaugeLengthM: 0.5, ...pulled }],
+    keeps: kind === 'join' ? { key: id, mean: 0.85, lotRelativeSd: 0, gaugeLengthM: null, ...pulled } : null,
+  }));
+}
+
+const pullOf = (points: readonly EnvelopePoint[]): PullAtRisk => ({
+  stations: points.map((point) => ({
+    ...{ lengthOutM: point.lengthOutM, tipN: point.tipForceN, growthRelativeSd: 0.02, surgeN: 0 },
+    waterN: point.fishForceN - point.tipForceN,
+  })),
+  ...{ setRelativeSd: 0.0255, waterRelativeSd: 0.17, surgeRelativeSd: 0 },
+});
+
 /** The envelope of a rig of many segments, as share of a frame. */
 export function benchEnvelope(segments: number, stations: number, repeats: number): void {
   const line = buildLoadedLine(
@@ -72,11 +94,21 @@ export function benchEnvelope(segments: number, stations: number, repeats: numbe
       boundShare: 0.7,
     })),
   );
-  const times = Array.from({ length: repeats }, () => {
-    const from = performance.now();
-    dragEnvelope(line, strength, { forceN: 70, plusMinusN: 2, lengthOutM: 0 }, USUAL_RUN, stations);
-    return performance.now() - from;
-  });
+  const timed = (count: number, work: () => void): readonly number[] =>
+    Array.from({ length: count }, () => {
+      const from = performance.now();
+      work();
+      return performance.now() - from;
+    });
+  const set = { forceN: 70, plusMinusN: 2, lengthOutM: 0 };
+  const times = timed(repeats, () => dragEnvelope(line, strength, set, USUAL_RUN, stations));
+  const { points } = dragEnvelope(line, strength, set, USUAL_RUN, stations);
+  const chances = timed(5, () => riskAlong(atRisk(strength), pullOf(points), seededRandom(1), DRAWS));
+  const ratio = percentile(chances, 0.5) / percentile(times, 0.5);
+  row(
+    `${segments} segments, ${stations} stations, ${DRAWS} draws: the chance of breaking ÷ the plain envelope`,
+    `${ratio.toFixed(0)} (${percentile(chances, 0.5).toFixed(0)} ms in this run)`,
+  );
   row(
     `${segments} segments, ${stations} stations: share of a ${FRAME_MS} ms frame, median and 99th percentile`,
     `${((100 * percentile(times, 0.5)) / FRAME_MS).toFixed(0)} %, ${((100 * percentile(times, 0.99)) / FRAME_MS).toFixed(0)} %`,
