@@ -35,7 +35,7 @@ async function openRig(boat: string, rig: string, station?: string): Promise<voi
 
 /** Puts the cursor at a share of the ribbon's length. */
 async function hover(share: number): Promise<void> {
-  const box = await page.getByRole('slider').boundingBox();
+  const box = await page.getByRole('slider', { name: /^Cursor along/ }).boundingBox();
   if (box) await page.mouse.move(box.x + box.width * share, box.y + 66);
 }
 
@@ -72,7 +72,7 @@ await hover(0.6);
 await shot('drag');
 await openRig('Second Thought', 'Planer rod, bait', 'Drag');
 await page.getByRole('button', { name: /^A planer/ }).click();
-await page.getByText(/is what it pulls at/).evaluate((element) => element.scrollIntoView({ block: 'center' }));
+await page.getByText(/the creep stops at/).evaluate((element) => element.scrollIntoView({ block: 'center' }));
 await shot('planer');
 await openRig('Halyard Lark', 'Spare lead-core rod, on the bench', 'Load');
 await shot('load-plan');

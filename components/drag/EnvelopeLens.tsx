@@ -102,14 +102,13 @@ const SURGE_STATIONS = 40;
 
 /** What a jerk comes to at lengths along the line, with its ±; none where that cannot be said. */
 function surgesAlong(view: RigView, drag: DragOfRig): readonly SurgePoint[] {
-  const { totalLengthM } = view.current.line;
-  return Array.from(
-    { length: SURGE_STATIONS },
-    (_, index) => totalLengthM * ((index + 1) / SURGE_STATIONS) ** 2,
-  ).flatMap((lengthM) => {
-    const found = surgeOfRig(view, drag, lengthM, USUAL_JERK_M);
-    return found ? [{ lengthM, peakN: found.peakN }] : [];
-  });
+  const { outM } = view.reach;
+  return Array.from({ length: SURGE_STATIONS }, (_, index) => outM * ((index + 1) / SURGE_STATIONS) ** 2).flatMap(
+    (lengthM) => {
+      const found = surgeOfRig(view, drag, lengthM, USUAL_JERK_M);
+      return found ? [{ lengthM, peakN: found.peakN }] : [];
+    },
+  );
 }
 
 interface SurgePoint {

@@ -122,7 +122,7 @@ test('the keys reach everything: palette, help, ribbon', async ({ page }) => {
 
 test('hovering moves one cursor through all lenses', async ({ page }) => {
   await openRig(page, 'Halyard Lark', 'Copper rod, port');
-  const ribbon = page.getByRole('slider');
+  const ribbon = page.getByRole('slider', { name: /^Cursor along/ });
   const box = await ribbon.boundingBox();
   if (!box) throw new Error('the ribbon is not drawn');
   await page.mouse.move(box.x + box.width * 0.2, box.y + 40);
