@@ -3,6 +3,7 @@
 import { ticks } from 'd3-array';
 import { useMemo, useRef } from 'react';
 import { countMarks, type CountMark } from '@/core/rig/count/countMarks';
+import { pullAtSpeed } from '@/core/drag/planer/planerBracket';
 import { planerQuestion } from '@/core/rig/drag/planerOfRig';
 import { backOffOfRig } from '@/core/rig/drag/backOffOfRig';
 import type { RigView } from '@/core/rig/view/rigView';
@@ -26,7 +27,7 @@ export function RodCard() {
   const { units, format } = useUnits();
   const say = useSay();
   const sheet = useRef<SVGSVGElement>(null);
-  const planer = usePlanerWords();
+  const planer = usePlanerWords(format);
   const marks = useMemo(() => (view ? cardMarks(view, units.length) : []), [view, units.length]);
   if (!view || marks.length === 0) return <p>A card needs a line: plan or load this rod first.</p>;
   const heads = view.counter ? HEADS : TURN_HEADS;
@@ -103,7 +104,7 @@ function wrapped(words: string, letters: number): readonly string[] {
 }
 
 /** Where the lever holds the planer that was towed last, in each water; nothing before somebody towed one. */
-function usePlanerWords(): readonly string[] {
+function usePlanerWords(format: Formatter): readonly string[] {
   const { record } = useRig();
   const isReady = useReady();
   const last = record.planerLooks.at(-1);
@@ -116,9 +117,12 @@ function usePlanerWords(): readonly string[] {
   const marks = found.marks.map(
     ({ sea, position }) => `${sea} ${position === null ? 'beyond full' : `${Math.round(100 * position)} %`}`,
   );
-  return [
-    `Planer ${last.planer} at ${(last.speedMS / KNOT_MS).toFixed(1)} kn, lever: ${marks.join(', ')}. Ease after the strike.`,
-  ];
+  const { newtons } = found;
+  const pulls = newtons
+    ? `, pulls ${[newtons.lowN, newtons.highN].map((pullN) => format.force(pullAtSpeed(pullN, last.speedMS))).join(' to ')}`
+    : '';
+  const at = `Planer ${last.planer} at ${(last.speedMS / KNOT_MS).toFixed(1)} kn${pulls}`;
+  return [`${at}; lever: ${marks.join(', ')}. Ease after the strike.`];
 }
 
 function shortened(words: string, letters: number): string {

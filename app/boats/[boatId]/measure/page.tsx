@@ -1,9 +1,7 @@
 import type { Metadata } from 'next';
 import { FindAndPage } from '@/components/locker/FindAndPage';
-import { FollowBoat } from '@/components/shell/FollowBoat';
-import { Header } from '@/components/shell/Header';
-import { boatPath, measuringPath } from '@/components/shell/paths';
-import { WordsProvider } from '@/components/units/WordsProvider';
+import { BoatPage } from '@/components/shell/BoatPage';
+import { measuringPath } from '@/components/shell/paths';
 import { BoatNext } from '@/components/worth/BoatNext';
 import { readSearch, type Search } from '@/app/read/search';
 import { pageCrew, readPage } from '@/app/read/snapshot';
@@ -24,24 +22,14 @@ export default async function Measuring({ params, searchParams }: Props) {
     );
   });
   return (
-    <WordsProvider>
-      <FollowBoat boatId={boat.id} />
-      <Header
-        crumbs={[
-          { label: boat.name, path: boatPath(boat.id) },
-          { label: 'What to measure next', path: measuringPath(boat.id) },
-        ]}
-        places={[
-          { label: `Locker of ${boat.name}`, path: boatPath(boat.id) },
-          { label: 'All boats', path: '/' },
-        ]}
-        crew={crew}
-      />
-      <main id="main" className="mx-auto max-w-[84rem] px-4 py-4 pb-16">
-        <h1 className="lettered mb-4 text-2xl">What to measure next on {boat.name}</h1>
-        <FindAndPage path={measuringPath(boat.id)} find={find} {...measuring} what="rods" />
-        <BoatNext boatId={boat.id} measuring={measuring} timeMinutes={minutes} />
-      </main>
-    </WordsProvider>
+    <BoatPage
+      boat={boat}
+      here={{ label: 'What to measure next', path: measuringPath(boat.id) }}
+      heading={`What to measure next on ${boat.name}`}
+      crew={crew}
+    >
+      <FindAndPage path={measuringPath(boat.id)} find={find} {...measuring} what="rods" />
+      <BoatNext boatId={boat.id} measuring={measuring} timeMinutes={minutes} />
+    </BoatPage>
   );
 }

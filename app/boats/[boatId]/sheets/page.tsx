@@ -1,10 +1,8 @@
 import type { Metadata } from 'next';
 import { FindAndPage } from '@/components/locker/FindAndPage';
 import { PrintSheets } from '@/components/sheets/PrintSheets';
-import { WordsProvider } from '@/components/units/WordsProvider';
-import { FollowBoat } from '@/components/shell/FollowBoat';
-import { Header } from '@/components/shell/Header';
-import { boatPath, sheetsPath } from '@/components/shell/paths';
+import { BoatPage } from '@/components/shell/BoatPage';
+import { sheetsPath } from '@/components/shell/paths';
 import { readSearch, type Search } from '@/app/read/search';
 import { pageCrew, readPage } from '@/app/read/snapshot';
 import { readFleet } from '@/usecases/rigs/locker';
@@ -23,24 +21,15 @@ export default async function Sheets({ params, searchParams }: Props) {
     return db.boat && { boat: db.boat, crew: await pageCrew(db), fleet: await readFleet(db, find, page) };
   });
   return (
-    <WordsProvider>
-      <FollowBoat boatId={boat.id} />
-      <Header
-        crumbs={[
-          { label: boat.name, path: boatPath(boat.id) },
-          { label: 'Run sheets', path: sheetsPath(boat.id) },
-        ]}
-        places={[
-          { label: `Locker of ${boat.name}`, path: boatPath(boat.id) },
-          { label: 'All boats', path: '/' },
-        ]}
-        crew={crew}
-      />
-      <main id="main" className="mx-auto max-w-[60rem] px-4 py-4 pb-16 print:max-w-none print:p-0">
-        <h1 className="lettered no-print mb-4 text-2xl">Run sheets of {boat.name}</h1>
-        <FindAndPage path={sheetsPath(boat.id)} find={find} {...fleet} what="rigs" />
-        <PrintSheets records={fleet.rigs.filter((rig) => rig.segments.length > 0)} />
-      </main>
-    </WordsProvider>
+    <BoatPage
+      boat={boat}
+      here={{ label: 'Run sheets', path: sheetsPath(boat.id) }}
+      heading={`Run sheets of ${boat.name}`}
+      crew={crew}
+      room="max-w-[60rem] print:max-w-none print:p-0"
+    >
+      <FindAndPage path={sheetsPath(boat.id)} find={find} {...fleet} what="rigs" />
+      <PrintSheets records={fleet.rigs.filter((rig) => rig.segments.length > 0)} />
+    </BoatPage>
   );
 }
