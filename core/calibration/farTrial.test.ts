@@ -5,7 +5,7 @@ import { PLUS_MINUS_SDS } from '../numerics/propagate';
 import { buildLoadedLine } from '../spool/loadedLine';
 import { estimateCounter } from './estimateCounter';
 import { trialAgainstKnown } from './farTrial';
-import { countsAt, sdOf, type CounterObservation } from './observations';
+import { predicted, sdOf, type CounterObservation } from './observations';
 
 const line = () =>
   buildLoadedLine({ arborDiameterM: 0.032, widthM: 0.029 }, [
@@ -23,12 +23,12 @@ describe('a new test of a counter against what was known', () => {
     const walk = walkOf(180, 60.96);
     const found = trialAgainstKnown(estimate, walk);
     if (!found) throw new Error('it can be reckoned');
-    expect(found.expected).toBeCloseTo(countsAt(estimate.best, 60.96, 0.3048), 0);
+    expect(found.expected).toBeCloseTo(predicted(walk, estimate.best, 0.3048), 9);
     const random = seededRandom(3);
     const draw = drawUnknowns(estimate, random);
     const own = sdOf(walk, estimate.counter);
     const drawn = Array.from({ length: 600 }, () => {
-      return countsAt(estimate.realise(draw()), 60.96, 0.3048) + own * normalDeviate(random);
+      return predicted(walk, estimate.realise(draw()), 0.3048) + own * normalDeviate(random);
     });
     const mean = drawn.reduce((sum, each) => sum + each, 0) / drawn.length;
     const sd = Math.sqrt(drawn.reduce((sum, each) => sum + (each - mean) ** 2, 0) / (drawn.length - 1));

@@ -26,6 +26,7 @@ export function trialAgainstKnown(
   observation: CounterObservation,
 ): TrialAgainstKnown | null {
   const { unitM, display } = estimate.counter;
+  if (!Number.isFinite(predicted(observation, estimate.best, unitM))) return null;
   const spread = propagate(
     estimate.unknowns,
     (unknowns) => [predicted(observation, estimate.realise(unknowns), unitM)],
@@ -34,5 +35,5 @@ export function trialAgainstKnown(
   const [expected = NaN] = spread.values;
   const sd = Math.hypot(spread.sds[0] ?? NaN, sdOf(observation, estimate.counter));
   const offSds = (valueOf(observation, display) - expected) / sd;
-  return Number.isFinite(offSds) ? { expected, plusMinus: PLUS_MINUS_SDS * sd, offSds } : null;
+  return { expected, plusMinus: PLUS_MINUS_SDS * sd, offSds };
 }
