@@ -3,6 +3,11 @@
 import { ticks } from 'd3-array';
 import { useMemo, useRef } from 'react';
 import { countMarks, type CountMark } from '@/core/rig/count/countMarks';
+import { dragFactorSd } from '@/core/calibration/dragFactorSd';
+import { dragEnvelope } from '@/core/drag/dragEnvelope';
+import { lastSafeLength, TAKEN } from '@/core/drag/riskAlong';
+import { USUAL_RUN } from '@/core/drag/waterPull';
+import { riskOfRig } from '@/core/rig/drag/riskOfRig';
 import { pullAtSpeed } from '@/core/drag/planer/planerBracket';
 import { planerQuestion } from '@/core/rig/drag/planerOfRig';
 import { backOffOfRig } from '@/core/rig/drag/backOffOfRig';
@@ -11,6 +16,7 @@ import { easeWords, readingWords, roundLengths } from '@/components/drag/BackOff
 import { fromSi, KNOT_MS, toSi } from '@/core/units/units';
 import { useRig } from '@/components/rig/RigProvider';
 import type { Formatter } from '@/words/format';
+import { useRisk } from '@/components/drag/useRisk';
 import { usePlaner } from '@/components/drag/usePlaner';
 import { useReady } from '@/components/ui/useReady';
 import { useUnits } from '@/components/units/UnitsProvider';
@@ -28,6 +34,7 @@ export function RodCard() {
   const say = useSay();
   const sheet = useRef<SVGSVGElement>(null);
   const planer = usePlanerWords(format);
+  const chance = useChanceWords(format);
   const marks = useMemo(() => (view ? cardMarks(view, units.length) : []), [view, units.length]);
   if (!view || marks.length === 0) return <p>A card needs a line: plan or load this rod first.</p>;
   const heads = view.counter ? HEADS : TURN_HEADS;
@@ -44,7 +51,8 @@ export function RodCard() {
   }));
   const day = record.readAt.slice(0, 10);
   // A drag that is stale or due has no place on a card.
-  const backOff = states.drag.state === 'done' ? backOffWords(view, format, units.length) : [];
+  const isDragDone = states.drag.state === 'done';
+  const backOff = isDragDone ? backOffWords(view, format, units.length) : [];
   return (
     <div className="flex flex-col gap-4">
       <CardActions sheet={sheet} name={record.name} heads={heads} rows={rows.map((row) => row.cells)} />
@@ -62,6 +70,7 @@ export function RodCard() {
           foot={[
             `${day}. From the hook; ± 95 %.`,
             ...backOff.flatMap((words) => wrapped(words, FOOT_LETTERS)),
+            ...(isDragDone ? chance : []),
             ...planer.flatMap((words) => wrapped(words, FOOT_LETTERS)),
             ...(stale ? [shortened(`Not confirmed:${stale}`, FOOT_LETTERS)] : []),
           ]}
@@ -101,6 +110,28 @@ function wrapped(words: string, letters: number): readonly string[] {
         ? [...lines.slice(0, -1), `${last} ${word}`]
         : [...lines, word];
     }, []);
+}
+
+/** How far the drag may be left alone by the stated chance of breaking; none before it is worked out. */
+function useChanceWords(format: Formatter): readonly string[] {
+  const { view } = useRig();
+  const isReady = useReady();
+  const rig = useMemo(() => {
+    if (!isReady || !view || view.setForceN === null || !view.inReach) return null;
+    const { record, inReach, reach, ruler } = view;
+    const { line } = view.current;
+    const set = { forceN: view.setForceN, plusMinusN: 0, lengthOutM: 0 };
+    const growthSd = dragFactorSd(ruler, 0);
+    const envelope = dragEnvelope(line, inReach, set, USUAL_RUN, undefined, growthSd, reach.outM);
+    return riskOfRig(record, line, inReach, envelope, USUAL_RUN, reach.outM);
+  }, [isReady, view]);
+  const risks = useRisk(rig)?.steady;
+  if (rig && rig.unknown.length > 0) return ['How likely it breaks is not known: a line was hardly pulled.'];
+  if (!risks) return [];
+  const safeM = lastSafeLength(risks, TAKEN.pull);
+  return safeM === null
+    ? ['Left alone it breaks in more than 1 of 100 pulls.']
+    : [`Left alone it breaks in fewer than 1 of 100 pulls to ${format.length(safeM)} out.`];
 }
 
 /** Where the lever holds the planer that was towed last, in each water; nothing before somebody towed one. */
