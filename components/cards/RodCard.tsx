@@ -70,7 +70,7 @@ export function RodCard() {
           foot={[
             `${day}. From the hook; ± 95 %.`,
             ...backOff.flatMap((words) => wrapped(words, FOOT_LETTERS)),
-            ...(isDragDone ? chance : []),
+            ...(isDragDone ? chance.flatMap((words) => wrapped(words, FOOT_LETTERS)) : []),
             ...planer.flatMap((words) => wrapped(words, FOOT_LETTERS)),
             ...(stale ? [shortened(`Not confirmed:${stale}`, FOOT_LETTERS)] : []),
           ]}
@@ -129,9 +129,12 @@ function useChanceWords(format: Formatter): readonly string[] {
   if (rig && rig.unknown.length > 0) return ['How likely it breaks is not known: a line was hardly pulled.'];
   if (!risks) return [];
   const safeM = lastSafeLength(risks, TAKEN.pull);
-  return safeM === null
-    ? ['Left alone it breaks in more than 1 of 100 pulls.']
-    : [`Left alone it breaks in fewer than 1 of 100 pulls to ${format.length(safeM)} out.`];
+  const defaults = rig && rig.untested.length > 0 ? ' Joins that nobody pulled count by a default.' : '';
+  return [
+    safeM === null
+      ? `Left alone it breaks in more than 1 of 100 pulls.${defaults}`
+      : `Left alone it breaks in fewer than 1 of 100 pulls to ${format.length(safeM)} out.${defaults}`,
+  ];
 }
 
 /** Where the lever holds the planer that was towed last, in each water; nothing before somebody towed one. */
