@@ -132,8 +132,8 @@ function useChanceWords(format: Formatter): readonly string[] {
   const defaults = rig && rig.untested.length > 0 ? ' Joins that nobody pulled count by a default.' : '';
   return [
     safeM === null
-      ? `Left alone it breaks in more than 1 of 100 pulls.${defaults}`
-      : `Left alone it breaks in fewer than 1 of 100 pulls to ${format.length(safeM)} out.${defaults}`,
+      ? `Left alone it breaks in more than 1 of 100 steady pulls.${defaults}`
+      : `Left alone it breaks in fewer than 1 of 100 steady pulls to ${format.length(safeM)} out.${defaults}`,
   ];
 }
 
@@ -179,5 +179,7 @@ function backOffWords(view: RigView, format: Formatter, unit: string): readonly 
   const set = `Drag ${format.force(view.setForceN)} at the tip`;
   if (by === 'scale') return [`${set}; with more out set it to that again by scale.`];
   const eased = rows.map((row) => `at ${readingWords(row.reading).split(' ±')[0]}: ${easeWords(by, row, format)}`);
-  return [`${set}. ${by === 'lever' ? 'Lever' : 'Star, turns looser'}, counter ${eased.join('; ')}.`];
+  return [
+    `${set}. ${by === 'lever' ? 'Lever' : 'Star, turns looser'}, ${view.counter ? 'counter' : 'spool'} ${eased.join('; ')}.`,
+  ];
 }

@@ -32,7 +32,7 @@ export function GuidesField() {
   );
   const store = () =>
     form.submit(({ kind, count }) =>
-      sendNow('noteGuides', { boatId: record.boat.id, rigId: record.id }, { kind, count: Math.round(count) }, 'Noted.'),
+      sendNow('noteGuides', { boatId: record.boat.id, rigId: record.id }, { kind, count }, 'Noted.'),
     );
   return (
     <details className="text-sm">

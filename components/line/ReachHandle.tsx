@@ -39,13 +39,14 @@ export function ReachHandle({
   const keep = async (): Promise<void> => {
     if (heldM === null || state.kind === 'sending') return;
     const chosen = reachChosenAt(record, line, heldM);
-    await sendNow(
+    const result = await sendNow(
       'chooseReach',
       { boatId: record.boat.id, rigId: record.id },
       chosen,
       'Noted. Target and weakest place follow.',
     );
-    setHeldM(null);
+    // What was not kept stays where it was put.
+    if (result.ok) setHeldM(null);
   };
   const onKey = (event: KeyboardEvent): void => {
     const step = toSi('length', event.shiftKey ? 10 : 1, units.length);

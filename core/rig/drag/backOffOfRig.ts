@@ -1,4 +1,3 @@
-import { correctionTable } from '../../calibration/correctionTable';
 import { dragFactorSd } from '../../calibration/dragFactorSd';
 import { lapsOf, shownReading } from '../../counter/counter';
 import { backOffTable, envelopeAt, type BackOff } from '../../drag/dragEnvelope';
@@ -8,6 +7,7 @@ import { PLUS_MINUS_SDS } from '../../numerics/propagate';
 import { ERRORS } from '../../measurement/errors';
 import type { Figure } from '../../provenance/figure';
 import type { RigRecord } from '../../record/record';
+import { countMarks } from '../count/countMarks';
 import { knownCounter } from '../line/counterOf';
 import type { RigView } from '../view/rigView';
 import { leverOfRig } from './leverOfRig';
@@ -93,13 +93,9 @@ export function starGain(record: Pick<RigRecord, 'dragSession' | 'dragSetting'>)
 const LEAST_PULLS = 3;
 
 function readingsAt(view: RigView, lengthsM: readonly number[]): readonly ReadingThere[] {
-  const { line } = view.current;
-  const hangM = view.record.hangM ?? 0;
   const counter = view.counter ? knownCounter(view.record) : null;
-  const paidOutsM = lengthsM.map((lengthM) =>
-    Math.min(Math.max(lengthM - line.handLinedLengthM - hangM, 0), line.woundLengthM),
-  );
-  return correctionTable(view.ruler, paidOutsM).map(({ value, plusMinus }) => ({
+  const marks = countMarks(view, lengthsM).filter(({ kind }) => kind === 'length');
+  return marks.map(({ reading: { value, plusMinus } }) => ({
     shown: counter
       ? shownReading(value, { ...counter, lengthPerTurnM: counter.lengthPerTurnM.value })
       : Math.round(value),
