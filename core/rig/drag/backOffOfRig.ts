@@ -79,9 +79,11 @@ function starTurnsFor(gain: PresetGain, forceN: number, { easeTo, easeToPlusMinu
  * Newtons for each turn of the star, by this reel's own pulls at several places of it: of the open or accepted session that has most; null
  * while fewer than three pulls tell where it stood, or none of them differ.
  */
-export function starGain(record: Pick<RigRecord, 'dragSession' | 'dragSetting'>): PresetGain | null {
+export function starGain(record: Pick<RigRecord, 'load' | 'dragSession' | 'dragSetting'>): PresetGain | null {
   const gains = [record.dragSession, record.dragSetting].flatMap((session) => {
-    const points = (session?.pulls ?? []).flatMap(({ kind, movingN, starTurns }) =>
+    // On another load the same turn makes another pull.
+    const isOnThis = session !== null && session.loadId === record.load?.id;
+    const points = (isOnThis ? session.pulls : []).flatMap(({ kind, movingN, starTurns }) =>
       kind === 'bent rod' && starTurns !== null ? [{ position: 0, forceN: movingN, presetTurns: starTurns }] : [],
     );
     const gain = points.length >= LEAST_PULLS ? presetGain(points) : null;

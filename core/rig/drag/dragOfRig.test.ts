@@ -130,14 +130,20 @@ describe('backing off by what the hand has', () => {
   it('turns newtons into turns of this very star, from pulls that tell where it stood', () => {
     const starred = (movingN: number, starTurns: number | null) => ({ ...pull('bent rod', movingN), starTurns });
     const session = setting([starred(10, 0), starred(12, 0.5), starred(14, 1), starred(16, 1.5)]);
-    expect(starGain({ dragSession: null, dragSetting: session })?.newtonsPerTurn).toBeCloseTo(4, 9);
+    expect(starGain({ ...woundRig(), dragSession: null, dragSetting: session })?.newtonsPerTurn).toBeCloseTo(4, 9);
+    const elsewhere = { ...session, loadId: 'another' };
+    expect(starGain({ ...woundRig(), dragSession: null, dragSetting: elsewhere })).toBeNull();
     const { by, rows } = backOffOfRig(viewOf({ ...tested(), dragSetting: session }), 16, [60]);
     expect(by).toBe('star');
     const [row] = rows;
     expect(row?.starTurns?.value).toBeCloseTo((16 * ((row?.easeTo ?? 1) - 1)) / 4, 9);
     expect(row?.starTurns?.value).toBeLessThan(0);
     expect(
-      starGain({ dragSession: null, dragSetting: setting([starred(10, null), starred(12, 1), starred(14, 2)]) }),
+      starGain({
+        ...woundRig(),
+        dragSession: null,
+        dragSetting: setting([starred(10, null), starred(12, 1), starred(14, 2)]),
+      }),
     ).toBeNull();
   });
 });
