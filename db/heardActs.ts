@@ -1,4 +1,5 @@
 import 'server-only';
+import { randomUUID } from 'node:crypto';
 import { Client } from 'pg';
 
 /** What was done: its key, and the rig on which it was done; null: what belongs to the whole boat. */
@@ -12,19 +13,25 @@ type Heard = (act: HeardAct) => void;
 /** Who waits for acts of which boat. */
 const listeners = new Map<string, Set<Heard>>();
 let client: Client | null = null;
+/** Done when the connection listens, or could not. */
+let listening: Promise<void> = Promise.resolve();
 
 /** How long after a lost connection a new one is tried (ms). */
 const AGAIN_MS = 1_000;
 
 /** Opens the one connection that listens; it ends with the last listener, and is opened again where it is lost. */
-async function listen(): Promise<void> {
-  if (client || listeners.size === 0) return;
+function listen(): Promise<void> {
+  if (!client && listeners.size > 0) listening = open();
+  return listening;
+}
+
+async function open(): Promise<void> {
   const opened = new Client({ connectionString: process.env.DATABASE_URL, connectionTimeoutMillis: 5_000 });
   client = opened;
   const lost = (): void => {
     if (client !== opened) return;
     client = null;
-    setTimeout(() => void listen(), AGAIN_MS).unref();
+    setTimeout(() => void listen().then(() => client && tellAll()), AGAIN_MS).unref();
   };
   opened.on('error', lost);
   opened.on('end', lost);
@@ -40,16 +47,20 @@ async function listen(): Promise<void> {
   }
 }
 
+/** What was done while nobody listened is not known: everybody looks again. */
+function tellAll(): void {
+  for (const of of listeners.values()) for (const heard of of) heard({ key: randomUUID(), rigId: null });
+}
+
 /**
  * Calls back with everything that is done on a boat, as soon as it is kept.
  *
- * @returns ends it
+ * @returns ends it; `ready` when nothing that is done from then on is missed
  */
-export function hearActs(boatId: string, heard: Heard): () => void {
+export function hearActs(boatId: string, heard: Heard): { readonly ready: Promise<void>; readonly end: () => void } {
   const of = listeners.get(boatId) ?? new Set();
   listeners.set(boatId, of.add(heard));
-  void listen();
-  return () => {
+  const end = (): void => {
     of.delete(heard);
     if (of.size === 0) listeners.delete(boatId);
     if (listeners.size > 0 || !client) return;
@@ -57,4 +68,5 @@ export function hearActs(boatId: string, heard: Heard): () => void {
     client = null;
     void idle.end().catch(() => undefined);
   };
+  return { ready: listen(), end };
 }

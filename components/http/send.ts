@@ -19,8 +19,10 @@ function isErrorBody(json: unknown): json is ErrorBody {
   return typeof error.message === 'string' && Array.isArray(error.fields) && error.fields.every(isField);
 }
 
+/** @property isBehind refused because the record is no longer what this page shows */
 export interface SendFailure {
   readonly ok: false;
+  readonly isBehind?: boolean;
   readonly message: string;
   readonly fields: Readonly<Record<string, string>>;
 }
@@ -54,7 +56,7 @@ export async function send<N extends RequestName>(
     if (!isErrorBody(json))
       return { ok: false, message: 'The server answered something unexpected. Nothing was stored.', fields: {} };
     const fields = Object.fromEntries(json.error.fields.map(({ path: at, message }) => [at, message]));
-    return { ok: false, message: json.error.message, fields };
+    return { ok: false, isBehind: response.status === 409, message: json.error.message, fields };
   } catch {
     return { ok: false, message: 'The server cannot be reached. What you typed is kept here; try again.', fields: {} };
   }

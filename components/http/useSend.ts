@@ -19,7 +19,7 @@ function rigOf(name: RequestName, params: unknown): RequestParams<'undoActs'> | 
 
 /**
  * Sends requests for a form: keeps its state, shows a failure where the form shows it and as a toast,
- * and on success brings the page's data up to date.
+ * and brings the page's data up to date on success, and where the act was refused because the page was behind.
  */
 export function useSend(): {
   state: SendState;
@@ -62,6 +62,7 @@ export function useSend(): {
       } else {
         setState({ kind: 'failed', failure: result });
         toast(result.message, 'problem');
+        if (result.isBehind) router.refresh();
       }
       return result;
     },

@@ -33,6 +33,7 @@ test('two devices on one winding follow each other, and a reading that clashes i
 
   await page.getByRole('button', { name: 'Undo the last note' }).click();
   await expect(other.getByText(`stopped at ${stop - 2}`)).toBeHidden({ timeout: 4000 });
+  await expect(page.getByText(`stopped at ${stop - 2}`)).toBeHidden({ timeout: 4000 });
 
   await page.getByRole('button', { name: 'Call this winding off' }).click();
   await page.getByRole('button', { name: 'Call it off' }).click();

@@ -25,9 +25,10 @@ export async function followBoat(
   // Heard from before the newest is read: nothing falls between.
   const early: string[] = [];
   let tell = (key: string): void => void early.push(key);
-  const unhear = hearActs(boatId, (act) => {
+  const { ready, end: unhear } = hearActs(boatId, (act) => {
     if (rigId === null || act.rigId === null || act.rigId === rigId) tell(act.key);
   });
+  await ready;
   const newest = await withBoat(principal, boatId, 'read', async (db) => {
     const isThere = db.boat !== null && (rigId === null || (await findRig(db, boatId, rigId)) !== null);
     return isThere ? ((await newestKey(db)) ?? 'none') : null;
