@@ -1,6 +1,7 @@
 'use client';
 
-import { inAHundred, lastSafeLength, TAKEN, type RiskAtLength } from '@/core/drag/riskAlong';
+import { inAHundred, lastSafeLength, TAKEN } from '@/core/drag/riskAlong';
+import type { RiskAtLength } from '@/core/drag/risk';
 import type { RigAtRisk } from '@/core/rig/drag/riskOfRig';
 import { useUnits } from '@/components/units/UnitsProvider';
 import { useRisk } from './useRisk';

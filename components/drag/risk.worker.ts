@@ -1,5 +1,6 @@
 import { expose } from 'comlink';
-import { riskAlong, type PlaceAtRisk, type PullAtRisk, type RiskAtLength } from '@/core/drag/riskAlong';
+import { riskAlong } from '@/core/drag/riskAlong';
+import type { PlaceAtRisk, PullAtRisk, RiskAtLength } from '@/core/drag/risk';
 import { seededRandom } from '@/instruments/random';
 
 /** The same question has the same answer: chance begins at the same place each time. */

@@ -1,6 +1,7 @@
 import { normalDeviate, seededRandom } from '../../instruments/random';
 import { breakChance, scatterOf, type StrengthKnown } from '../strength/strengthDraws';
-import { inAHundred, lastSafeLength, riskAlong, type PlaceAtRisk, type PullStation } from './riskAlong';
+import { inAHundred, lastSafeLength, riskAlong } from './riskAlong';
+import type { PlaceAtRisk, PullStation } from './risk';
 
 const chance = (): (() => number) => seededRandom(7);
 /** A line of which everything is known: so many pulls that mean and scatter are exact. */

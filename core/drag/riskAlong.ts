@@ -7,82 +7,31 @@ import {
   type Scatter,
   type Chance,
   type StrengthDraw,
-  type StrengthKnown,
   type StrengthLaw,
 } from '../strength/strengthDraws';
+import type { PlaceAtRisk, PullAtRisk, PullStation, RiskAtLength } from './risk';
+import { readBetween, stationsToWorkOut } from './riskStations';
 
-/** A piece of line, or a structure at one place: a place may hold several, each of its own. */
-export interface PlaceAtRisk {
-  readonly id: string;
-  readonly name: string;
-  /** Where it begins and ends, from the hook (m); a join at one place. */
-  readonly fromHookM: number;
-  readonly toHookM: number;
-  /** What the water holds back of the line between the hook and it (N). */
-  readonly waterN: number;
-  /** The line, or the lines that a join joins. */
-  readonly lines: readonly StrengthKnown[];
-  /** What the join keeps of the weaker line; null for plain line. */
-  readonly keeps: StrengthKnown | null;
-}
-
-/** A pull with a length out. */
-export interface PullStation {
-  readonly lengthOutM: number;
-  /** Pull at the tip (N), the growth as line leaves in it, and that growth's relative SD. */
-  readonly tipN: number;
-  readonly growthRelativeSd: number;
-  /** What the water holds back of all line that is out (N). */
-  readonly waterN: number;
-  /** Added for a moment by a surge at that length (N); 0 for a steady pull. The two are never mixed. */
-  readonly surgeN: number;
-}
-
-/** A drag left alone as line leaves, and what is not known of it: relative SDs that hold for the whole line in each draw. */
-export interface PullAtRisk {
-  readonly stations: readonly PullStation[];
-  readonly setRelativeSd: number;
-  readonly waterRelativeSd: number;
-  readonly surgeRelativeSd: number;
-}
-
-/** The chance that anything breaks with one pull to a length. */
-export interface RiskAtLength {
-  readonly lengthOutM: number;
-  /** By the less favourable of both laws. */
-  readonly chance: number;
-  readonly byLaw: Readonly<Record<StrengthLaw, number>>;
-  /** The chance if what is not known lies well, and badly: the middle nine tenths of the draws. */
-  readonly between: readonly [least: number, most: number];
-  /** The place that breaks most often, and its share of all breaks. */
-  readonly likeliest: { readonly name: string; readonly share: number };
-}
-
-const LAWS: readonly StrengthLaw[] = ['normal', 'weibull'];
 const DRAWS = 400;
 /** Share of draws left out at either end of a range. */
 const TAIL = 0.05;
 
 /** A place in one draw: what it holds, worked out once for all pulls. */
 interface PlaceDrawn {
-  /** Mean strength of all of it (N), and of a piece as long as those that were pulled. */
+  /** Mean strength of all of it (N). */
   readonly meanN: number;
   readonly scatter: Scatter;
-  /** Under this tension it breaks in fewer than one of ten million, by either law (N). */
+  /** Under this tension it breaks in fewer than one of ten million, by either law (N): most places of most draws need no other look. */
   readonly neverN: number;
   /** Of plain line, what its length does; null for a join. */
   readonly line: { readonly draw: StrengthDraw; readonly gaugeLengthM: number | null } | null;
 }
 
-/** One draw of everything: places in their order, and what the whole drag is off by. */
-interface Drawn {
-  readonly places: readonly PlaceDrawn[];
-  /** Their `neverN`, in a row: most places of most draws need no other look. */
-  readonly nevers: Float64Array;
-  readonly set: number;
-  readonly growth: number;
-  readonly water: number;
-  readonly surge: number;
+/** Chances at each station: draw by draw that anything breaks there, and of each place over all draws. */
+interface Told {
+  readonly draws: number;
+  readonly byLaw: Readonly<Record<StrengthLaw, Float64Array>>;
+  readonly breaks: readonly Float64Array[];
 }
 
 /**
@@ -101,26 +50,44 @@ export function riskAlong(
   draws = DRAWS,
 ): readonly RiskAtLength[] {
   requirePositive('riskAlong', { draws, places: places.length });
+  const chosen = stationsToWorkOut(places, pull.stations);
+  const stations = chosen.flatMap((index) => pull.stations[index] ?? []);
+  return readBetween(pull.stations, chosen, riskAtStations(places, { ...pull, stations }, chance, draws));
+}
+
+function riskAtStations(
+  places: readonly PlaceAtRisk[],
+  pull: PullAtRisk,
+  chance: Chance,
+  draws: number,
+): readonly RiskAtLength[] {
   const known = new Map(
     places.flatMap(({ lines, keeps }) => [...lines, ...(keeps ? [keeps] : [])]).map((each) => [each.key, each]),
   );
   const normal = (): number => deviateAt(chance());
   const spread = new Map([...known.keys()].map((key) => [key, evenly(draws, chance)]));
-  const drawn = Array.from({ length: draws }, (_, index): Drawn => {
+  const count = pull.stations.length;
+  const told: Told = {
+    draws,
+    byLaw: { normal: new Float64Array(count * draws), weibull: new Float64Array(count * draws) },
+    breaks: places.map(() => new Float64Array(count)),
+  };
+  for (let index = 0; index < draws; index += 1) {
     const of = new Map(
       [...known].map(([key, each]) => [key, drawStrength(each, chance, spread.get(key)?.[index] ?? 0.5)]),
     );
-    const drawnPlaces = places.map((place) => placeDrawn(place, of));
-    return {
-      places: drawnPlaces,
-      nevers: Float64Array.from(drawnPlaces, ({ neverN }) => neverN),
-      set: 1 + pull.setRelativeSd * normal(),
-      growth: normal(),
-      water: 1 + pull.waterRelativeSd * normal(),
-      surge: 1 + pull.surgeRelativeSd * normal(),
-    };
-  });
-  return pull.stations.map((station) => at(places, station, drawn));
+    const drawn = places.map((place) => placeDrawn(place, of));
+    const set = 1 + pull.setRelativeSd * normal();
+    const growth = normal();
+    const wet = Math.max(1 + pull.waterRelativeSd * normal(), 0);
+    const surge = Math.max(1 + pull.surgeRelativeSd * normal(), 0);
+    const tipsN = Float64Array.from(
+      pull.stations,
+      ({ tipN, growthRelativeSd, surgeN }) => tipN * set * Math.max(1 + growthRelativeSd * growth, 0) + surgeN * surge,
+    );
+    tellDraw(places, pull.stations, { drawn, tipsN, wet }, told, index);
+  }
+  return pull.stations.map((station, at) => riskAt(places, station.lengthOutM, told, at));
 }
 
 /** Shares from 0 to 1, one in each of so many equal parts, in no order (Latin hypercube; McKay and others 1979). */
@@ -133,49 +100,65 @@ function evenly(parts: number, chance: Chance): readonly number[] {
   return shares;
 }
 
-function at(places: readonly PlaceAtRisk[], station: PullStation, drawn: readonly Drawn[]): RiskAtLength {
-  const { lengthOutM, tipN, growthRelativeSd, waterN, surgeN } = station;
-  const count = places.findIndex((place, index) => index > 0 && place.fromHookM > lengthOutM);
-  const out = count < 0 ? places : places.slice(0, count);
-  const waters = Float64Array.from(out, (place) => Math.max(0, waterN - place.waterN));
-  const byLaw = { normal: 0, weibull: 0 };
-  const chances = { normal: [] as number[], weibull: [] as number[] };
-  const breaks = out.map(() => 0);
-  for (const draw of drawn) {
-    const here = tipN * draw.set * Math.max(1 + growthRelativeSd * draw.growth, 0) + surgeN * Math.max(draw.surge, 0);
-    const wet = Math.max(draw.water, 0);
-    const holds = { normal: 1, weibull: 1 };
-    const { nevers } = draw;
-    for (let index = 0; index < waters.length; index += 1) {
-      const tensionN = here + (waters[index] ?? 0) * wet;
-      if (tensionN < (nevers[index] ?? 0)) continue;
-      const place = out[index];
-      const drawnPlace = draw.places[index];
-      if (!place || !drawnPlace) continue;
-      const meanN = meanOf(drawnPlace, place, lengthOutM);
-      for (const law of LAWS) {
-        const broken = breakChance(law, tensionN, meanN, drawnPlace.scatter);
-        holds[law] *= 1 - broken;
-        breaks[index] = (breaks[index] ?? 0) + broken;
-      }
+/**
+ * What breaks in one draw, at each station: place by place, since what a place holds is the same for all of them but those that it is
+ * not wholly out at.
+ */
+function tellDraw(
+  places: readonly PlaceAtRisk[],
+  stations: readonly PullStation[],
+  draw: { readonly drawn: readonly PlaceDrawn[]; readonly tipsN: Float64Array; readonly wet: number },
+  { byLaw: { normal: normals, weibull: weibulls }, breaks, draws }: Told,
+  index: number,
+): void {
+  const lengthsM = Float64Array.from(stations, ({ lengthOutM }) => lengthOutM);
+  const watersN = Float64Array.from(stations, ({ waterN }) => waterN);
+  places.forEach((place, which) => {
+    const drawnPlace = draw.drawn[which] as PlaceDrawn;
+    const { neverN, scatter } = drawnPlace;
+    const { fromHookM, waterN } = place;
+    const { tipsN, wet } = draw;
+    const ofPlace = breaks[which] as Float64Array;
+    for (let at = 0; at < lengthsM.length; at += 1) {
+      const lengthM = lengthsM[at] as number;
+      if (which > 0 && fromHookM > lengthM) continue;
+      const tensionN = (tipsN[at] as number) + Math.max((watersN[at] as number) - waterN, 0) * wet;
+      if (tensionN < neverN) continue;
+      const meanN = meanOf(drawnPlace, place, lengthM);
+      const normal = breakChance('normal', tensionN, meanN, scatter);
+      const weibull = breakChance('weibull', tensionN, meanN, scatter);
+      // Of what held so far.
+      const row = at * draws + index;
+      normals[row] = (normals[row] as number) + (1 - (normals[row] as number)) * normal;
+      weibulls[row] = (weibulls[row] as number) + (1 - (weibulls[row] as number)) * weibull;
+      ofPlace[at] = (ofPlace[at] as number) + normal + weibull;
     }
-    for (const law of LAWS) {
-      byLaw[law] += (1 - holds[law]) / drawn.length;
-      chances[law].push(1 - holds[law]);
-    }
-  }
+  });
+}
+
+function riskAt(
+  places: readonly PlaceAtRisk[],
+  lengthOutM: number,
+  { byLaw: of, breaks, draws }: Told,
+  at: number,
+): RiskAtLength {
+  const chancesOf = (law: StrengthLaw): Float64Array => of[law].subarray(at * draws, (at + 1) * draws);
+  const chances = { normal: chancesOf('normal'), weibull: chancesOf('weibull') };
+  const mean = (each: Float64Array): number => each.reduce((sum, one) => sum + one, 0) / each.length;
+  const byLaw = { normal: mean(chances.normal), weibull: mean(chances.weibull) };
   const worse: StrengthLaw = byLaw.weibull > byLaw.normal ? 'weibull' : 'normal';
-  const sorted = chances[worse].toSorted((a, b) => a - b);
+  const sorted = chances[worse].sort();
   const quantile = (share: number): number =>
     sorted[Math.min(sorted.length - 1, Math.floor(share * sorted.length))] ?? NaN;
-  const all = breaks.reduce((sum, each) => sum + each, 0);
-  const first = breaks.reduce((best, each, index) => (each > (breaks[best] ?? 0) ? index : best), 0);
+  const shares = breaks.map((row) => row[at] ?? 0);
+  const all = shares.reduce((sum, each) => sum + each, 0);
+  const first = shares.reduce((best, each, index) => (each > (shares[best] ?? 0) ? index : best), 0);
   return {
     lengthOutM,
     chance: byLaw[worse],
     byLaw,
     between: [quantile(TAIL), quantile(1 - TAIL)],
-    likeliest: { name: out[first]?.name ?? '', share: all > 0 ? (breaks[first] ?? 0) / all : 0 },
+    likeliest: { name: places[first]?.name ?? '', share: all > 0 ? (shares[first] ?? 0) / all : 0 },
   };
 }
 

@@ -1,4 +1,5 @@
-import { riskAlong, type PlaceAtRisk, type PullAtRisk } from '../../core/drag/riskAlong';
+import { riskAlong } from '../../core/drag/riskAlong';
+import type { PlaceAtRisk, PullAtRisk } from '../../core/drag/risk';
 import { ERRORS } from '../../core/measurement/errors';
 import type { StrengthKnown } from '../../core/strength/strengthDraws';
 import { normalDeviate, seededRandom, type Random } from '../../instruments/random';

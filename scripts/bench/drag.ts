@@ -1,5 +1,6 @@
 import { dragEnvelope, type EnvelopePoint } from '../../core/drag/dragEnvelope';
-import { riskAlong, type PlaceAtRisk, type PullAtRisk } from '../../core/drag/riskAlong';
+import { riskAlong } from '../../core/drag/riskAlong';
+import type { PlaceAtRisk, PullAtRisk } from '../../core/drag/risk';
 import { USUAL_RUN } from '../../core/drag/waterPull';
 import { buildLoadedLine, spoolStateAt } from '../../core/spool/loadedLine';
 import { rigStrength, type RigStrength } from '../../core/strength/rigStrength';

@@ -1,5 +1,5 @@
 import type { DragEnvelope } from '../../drag/dragEnvelope';
-import type { PlaceAtRisk, PullAtRisk } from '../../drag/riskAlong';
+import type { PlaceAtRisk, PullAtRisk } from '../../drag/risk';
 import { waterAlong, type RunThroughWater } from '../../drag/waterPull';
 import { sharesOf } from '../../joins/joinEfficiency';
 import { ERRORS } from '../../measurement/errors';
