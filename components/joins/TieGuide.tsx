@@ -1,9 +1,9 @@
 'use client';
 
 import dynamic from 'next/dynamic';
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { prepFigure } from '@/core/joins/prepFigures';
-import { schoolsOf, type GuideStep, type School } from '@/core/joins/schools';
+import { schoolsFor, type GuideStep, type School } from '@/core/joins/schools';
 import type { JoinRecord } from '@/core/record/record';
 import { FormCheck, FormChoice, FormQuantity } from '@/components/fields/FormParts';
 import { check, pick, quantity, rows } from '@/components/fields/specs';
@@ -45,7 +45,8 @@ export function TieGuide({ join, people }: { join: JoinRecord; people: readonly 
   const { format } = useUnits();
   const say = useSay();
   const { sendNow, state } = useSend();
-  const schools = schoolsOf(join.kind);
+  const lines = useMemo(() => linesOfJoin(record, join), [record, join]);
+  const schools = schoolsFor(join.kind, lines);
   const persons = peopleOptions(people);
   const form = useDraftForm(`tie:${join.id}:${join.kind}`, {
     school: pick(schools.map(({ id }) => id)),
@@ -67,7 +68,6 @@ export function TieGuide({ join, people }: { join: JoinRecord; people: readonly 
       ids.map((id) => tickOf(school, id)),
     );
   if (!school) return null;
-  const lines = linesOfJoin(record, join);
   const seatingBand = prepFigure('seating', lines);
   const tensionBand = prepFigure('tension', lines);
   const seatedN = form.value('seatedN');

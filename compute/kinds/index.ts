@@ -1,6 +1,7 @@
 import type { ComputeKind } from '../kind';
 import { breakChance } from './breakChance';
 import { calibrate } from './calibrate';
+import { chooseJoin } from './chooseJoin';
 import { correctionTable } from './correctionTable';
 import { cutList } from './cutList';
 import { dragEnvelope } from './dragEnvelope';
@@ -28,6 +29,7 @@ export const COMPUTE_KINDS: readonly ComputeKind[] = [
   sameLine,
   rigStrength,
   trace,
+  chooseJoin,
   breakChance,
   dragTarget,
   dragEnvelope,

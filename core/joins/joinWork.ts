@@ -7,6 +7,8 @@ export type KitThing =
   | 'gloves or a bar for the seating pull'
   | 'splicing needle'
   | 'a small swivel'
+  | 'whipping thread'
+  | 'round-nosed pliers'
   | 'arbor tape'
   | 'gloves or a folded cloth'
   | 'water and soap'
@@ -53,6 +55,34 @@ export const JOIN_WORK: Readonly<Record<JoinKind, JoinWork>> = {
     dryMinutes: 0,
     needs: ['line clippers', 'gloves or a bar for the seating pull'],
   },
+  'wraps-over-fold': {
+    innerLossM: 0.15,
+    outerLossM: 0.25,
+    minutes: 4,
+    dryMinutes: 0,
+    needs: ['line clippers'],
+  },
+  'sleeve-splice': {
+    innerLossM: 0.1,
+    outerLossM: 0.6,
+    minutes: 12,
+    dryMinutes: 5,
+    needs: ['splicing needle', 'whipping thread', 'thin glue', 'line clippers'],
+  },
+  'tied-loop': {
+    innerLossM: 0.25,
+    outerLossM: 0.25,
+    minutes: 2,
+    dryMinutes: 0,
+    needs: ['line clippers'],
+  },
+  'wire-loop': {
+    innerLossM: 0.15,
+    outerLossM: 0.15,
+    minutes: 4,
+    dryMinutes: 0,
+    needs: ['round-nosed pliers'],
+  },
   'loop-splice': {
     innerLossM: 0.6,
     outerLossM: 0.45,
@@ -92,13 +122,32 @@ const BULK_FACTOR: Readonly<Record<JoinKind, number>> = {
   'double-sliding-knot': 3.2,
   'sheath-over-mono': 2.2,
   'plaited-braid-to-leader': 1.7,
+  'wraps-over-fold': 2.6,
+  'sleeve-splice': 1.6,
+  'tied-loop': 3.2,
+  'wire-loop': 2.4,
   'loop-splice': 2.2,
-  'loop-to-loop': 3.5,
+  'loop-to-loop': 1.4,
   'long-loop-twist': 2.6,
   'small-swivel': 6,
 };
 
-/** Thickness of a join between two lines (m); a guess to be checked by pulling it through. */
-export function joinBulkM(kind: JoinKind, innerDiameterM: number, outerDiameterM: number): number {
+/** A small swivel by what it has to hold: so thick, and so much more for each root of a newton (m; from memory). */
+const SWIVEL = { thickM: 0.0009, aRootM: 0.00013 } as const;
+
+/**
+ * Thickness of a join between two lines (m); a guess to be checked by pulling it through.
+ *
+ * @param weakerN what the weaker line holds (N): it tells a swivel's size; null: not known
+ */
+export function joinBulkM(
+  kind: JoinKind,
+  innerDiameterM: number,
+  outerDiameterM: number,
+  weakerN: number | null = null,
+): number {
+  if (kind === 'small-swivel' && weakerN !== null) return SWIVEL.thickM + SWIVEL.aRootM * Math.sqrt(weakerN);
+  // Two loops lie in each other: both lines count.
+  if (kind === 'loop-to-loop') return BULK_FACTOR[kind] * (innerDiameterM + outerDiameterM);
   return BULK_FACTOR[kind] * Math.max(innerDiameterM, outerDiameterM);
 }

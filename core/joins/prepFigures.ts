@@ -41,6 +41,9 @@ const LEAST_TENSION_N = 3;
  */
 const BURY_DIAMETERS = 100;
 
+/** How far a line runs inside a sleeve of hollow braid, so that the sleeve's grip holds it (m; from memory). */
+const SLEEVE_M = { least: 0.45, most: 0.6 } as const;
+
 /**
  * Works a guide's figure out for the lines at hand; null where it does not apply or the strength is not known.
  *
@@ -56,6 +59,12 @@ export function prepFigure(name: PrepFigureName, lines: LinesToJoin): PrepFigure
   switch (name) {
     case 'strip':
       return range(name, 0.1, 0.15, 'm', because('figure-strip', { leastM: 0.1, mostM: 0.15 }));
+    case 'sheathStrip':
+      return range(name, 0.25, 0.3, 'm', because('figure-sheath-strip', { aboutM: 0.25 }));
+    case 'fold':
+      return range(name, 0.08, 0.12, 'm', because('figure-fold'));
+    case 'sleeve':
+      return range(name, SLEEVE_M.least, SLEEVE_M.most, 'm', because('figure-sleeve'));
     case 'overhang':
       return range(name, 0.15, 0.2, 'm', because('figure-overhang', { aboutM: 0.15 }));
     case 'tag':

@@ -1,6 +1,17 @@
 import { SCHOOLS } from '../../../core/joins/schools';
 import { SCENE } from './scene';
-import { closedSliding, hitch, lying, openSliding, overhand, p, straight, turnsRound, wraps } from './shapes';
+import {
+  closedSliding,
+  hitch,
+  lying,
+  openSliding,
+  overhand,
+  overhandTimes,
+  p,
+  straight,
+  turnsRound,
+  wraps,
+} from './shapes';
 import { stepScene } from './stepScene';
 import { crossings, sampled, type Point3, type Strand } from './strand';
 
@@ -41,6 +52,26 @@ describe('crossings of the knot drawings', () => {
       ])
       .toSorted((a, b) => a.at - b.at);
     expect(alternates(visits.map((visit) => visit.over))).toBe(true);
+  });
+
+  // Tables of knots (Rolfsen): an overhand closed is 3₁, a double overhand 5₁; both alternate.
+  it.each([
+    [1, 3],
+    [2, 5],
+    [3, 7],
+  ])('of an overhand through which the end goes %i times are %i, over and under in turn', (times, count) => {
+    for (const size of [1, 0.62]) {
+      const knot = strand(overhandTimes(times, 86, 76, size));
+      const found = crossings(knot, knot);
+      expect(found).toHaveLength(count);
+      const visits = found
+        .flatMap(({ along, isFirstOver }) => [
+          { at: along[0], over: isFirstOver },
+          { at: along[1], over: !isFirstOver },
+        ])
+        .toSorted((a, b) => a.at - b.at);
+      expect(alternates(visits.map((visit) => visit.over))).toBe(true);
+    }
   });
 
   it('of a hitch go round the core and through the hitch itself', () => {
@@ -117,6 +148,45 @@ describe('drawings of the guides', () => {
     const byPlace = crossings(left, right).toSorted((a, b) => a.x - b.x);
     // From the left: the right loop's end under both legs, its legs out over them, the left loop's end over its legs.
     expect(byPlace.map((each) => each.isFirstOver)).toEqual([true, true, false, false, true, true]);
+  });
+
+  it('of wraps over a fold: in at its back, round both strands and itself, out on the side on which it went in', () => {
+    const [fold, wrap] = sceneOf('fold-wraps', 'seat');
+    if (!fold || !wrap) throw new Error('two strands expected');
+    const found = crossings(wrap, fold).toSorted((a, b) => a.along[0] - b.along[0]);
+    // In at the back of the fold's closed end, and last out at its back again: the end cannot slip through.
+    expect(found[0]?.isFirstOver).toBe(false);
+    expect(found.at(-1)?.isFirstOver).toBe(false);
+    const rounds = found
+      .filter(({ x }) => x > 100 && x < 228)
+      .map(({ y, isFirstOver }) => ({ isUpper: y < SCENE.axisY, isFirstOver }));
+    // Each turn passes both strands in front on one way and behind on the other.
+    for (const isUpper of [true, false]) {
+      const row = rounds.filter((each) => each.isUpper === isUpper).map((each) => each.isFirstOver);
+      expect(row.filter(Boolean).length).toBeGreaterThanOrEqual(4);
+      expect(row.filter((over) => !over).length).toBeGreaterThanOrEqual(4);
+    }
+  });
+
+  it('of the wire loop: both strands turn round each other, then the end round the standing wire', () => {
+    const [wire] = sceneOf('wire-twist', 'trim');
+    if (!wire) throw new Error('one strand expected');
+    const found = crossings(wire, wire).toSorted((a, b) => a.x - b.x);
+    const twist = found.filter(({ x }) => x > 150 && x < 224).map((each) => each.isFirstOver);
+    expect(twist.length).toBeGreaterThanOrEqual(7);
+    expect(alternates(twist)).toBe(true);
+    const coil = found.filter(({ x }) => x < 140).map((each) => each.isFirstOver);
+    expect(coil.length).toBeGreaterThanOrEqual(7);
+    expect(coil.filter(Boolean).length).toBeGreaterThanOrEqual(3);
+    expect(coil.filter((over) => !over).length).toBeGreaterThanOrEqual(3);
+  });
+
+  it('of the sleeve: the whipping goes round braid and line, over and under in turn', () => {
+    const strands = sceneOf('sleeve-whipped', 'seat');
+    const thread = strands.find((each) => each.look === 'lead');
+    const line = strands.find((each) => each.look === 'outer');
+    if (!thread || !line) throw new Error('thread and line expected');
+    expect(alternates(crossings(thread, line).map((each) => each.isFirstOver))).toBe(true);
   });
 
   it('of the long loop: its legs twist over each other in turn', () => {

@@ -122,6 +122,29 @@ export function overhand(x: number, y: number, size: number): readonly Point3[] 
   ];
 }
 
+/**
+ * An overhand through which the end goes so many times: along the axis to the right, back over the top, and round its own line from the
+ * left, leaving to the right. Once through it is an overhand, of three crossings; twice a double one, of five.
+ *
+ * @param size of it, from 0 to 1: the smaller, the more it is drawn down
+ */
+export function overhandTimes(turns: number, fromX: number, axisY: number, size: number): readonly Point3[] {
+  const at = (dx: number, dy: number, z: number): Point3 => p(fromX + 30 + dx * size, axisY + dy * size, z);
+  return [
+    ...straight(p(fromX, axisY), at(80, 0, 0), 6),
+    at(104, -6, 0),
+    at(110, -26, 2),
+    at(96, -42, 2),
+    ...straight(at(72, -46, 2), at(24, -46, 2), 3),
+    at(2, -40, 2),
+    at(-4, -26, 4),
+    ...wraps(fromX + 30 + 6 * size, fromX + 30 + 64 * size, turns, axisY, 17 * size + 3),
+    at(78, -24, 8),
+    at(104, -34, 12),
+    at(132, -30, 12),
+  ];
+}
+
 /** A hitch round the lines on an axis: in front of them, behind, behind itself, and out in front through its own loop. */
 export function hitch(x: number, axisY: number, size: number): readonly Point3[] {
   const at = (dx: number, dy: number, z: number): Point3 => p(x + dx * size, axisY + dy * size, z);

@@ -22,7 +22,7 @@ export const arborScene: SceneMaker = (step, done) => {
     ...comes,
     ...turnsRound(POST.centre, 35, step.id === 'turns' || done('turns') ? 2 : 1, STANDING_Y - 2, TAG_Y + 2),
   ];
-  if (step.id === 'underlay' || step.id === 'cross') return crossedFirstWraps(step, bodies);
+  if (step.id === 'underlay' || step.id === 'cross' || step.id === 'pack') return crossedFirstWraps(step, bodies);
   if (step.kind === 'prepare' && step.id !== 'wet') {
     return { strands: [lying('outer', 6, straight(p(320, STANDING_Y), p(150, STANDING_Y)))], bodies };
   }

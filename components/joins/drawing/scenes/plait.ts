@@ -102,6 +102,7 @@ function marksOf(step: GuideStep, leaderEnd: number, tagEnd: Point3): readonly M
       { kind: 'pull', x: 296, y: Y - 32, toward: 'right' },
     ];
   }
+  if (step.id === 'melt') return [{ kind: 'glue', x: leaderEnd - 4, y: Y - 22 }];
   if (step.kind !== 'trim') return [];
   return [
     { kind: 'cut', x: leaderEnd - 2, y: Y + 9 },
