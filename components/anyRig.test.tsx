@@ -20,7 +20,9 @@ import { UnitsProvider } from './units/UnitsProvider';
 const PAGES: Readonly<Record<string, (record: RigRecord) => ReactNode>> = {
   'the whole line': () => <WholeLine />,
   load: () => <LoadStation />,
-  joins: () => <JoinsStation people={[]} drills={[]} windOns={[]} tested={{}} now={Date.UTC(2026, 3, 10)} />,
+  joins: () => (
+    <JoinsStation people={[]} drills={[]} windOns={[]} crew={{ tested: {}, tied: {} }} now={Date.UTC(2026, 3, 10)} />
+  ),
   count: () => <CountStation />,
   strength: () => <StrengthStation />,
   drag: () => <DragStation />,

@@ -1,6 +1,11 @@
 import type { DemoBoat } from './demoTypes';
 
 /** A blue-water port, invented: tag and release of billfish in the 24, 37 and 60 kg classes. */
+/** A loop spliced in the hollow braid, the top shot doubled into a long loop, and the two loops in each other. */
+const LOOPED = { join: 'loop-to-loop', ends: { inner: 'loop-splice', outer: 'long-loop-twist' } } as const;
+/** A wind-on comes with its loop; the top shot is doubled into one. */
+const WIND_ON = { join: 'loop-to-loop', ends: { inner: 'long-loop-twist' } } as const;
+
 export const capeTorrin: DemoBoat = {
   name: 'Second Thought',
   homeWater: 'Cape Torrin',
@@ -168,8 +173,8 @@ export const capeTorrin: DemoBoat = {
       truth: { arbor: 1.0, full: 1.0, constant: 1, breakawayRatio: 1.08, seed: 5101 },
       segments: [
         { name: 'Hollow braid', role: 'backing', line: 'hollow', lengthM: null, join: 'arbor-sliding-knot' },
-        { name: 'Class top shot', role: 'top shot', line: 'class60', lengthM: 120, known: true, join: 'loop-splice' },
-        { name: 'Wind-on leader', role: 'leader', line: 'windOn', lengthM: 7, known: true, join: 'loop-to-loop' },
+        { name: 'Class top shot', role: 'top shot', line: 'class60', lengthM: 120, known: true, ...LOOPED },
+        { name: 'Wind-on leader', role: 'leader', line: 'windOn', lengthM: 7, known: true, ...WIND_ON },
       ],
       done: { wound: true, levelBelowRimMm: 3, drag: 0.25, lever: true, presetInGear: 1 },
     },
@@ -190,8 +195,8 @@ export const capeTorrin: DemoBoat = {
       truth: { arbor: 1.0, full: 1.0, constant: 1, breakawayRatio: 1.52, seed: 5203 },
       segments: [
         { name: 'Hollow braid', role: 'backing', line: 'hollowThin', lengthM: null, join: 'arbor-sliding-knot' },
-        { name: 'Class top shot', role: 'top shot', line: 'class37', lengthM: 150, known: true, join: 'loop-splice' },
-        { name: 'Wind-on leader', role: 'leader', line: 'windOn', lengthM: 7, known: true, join: 'loop-to-loop' },
+        { name: 'Class top shot', role: 'top shot', line: 'class37', lengthM: 150, known: true, ...LOOPED },
+        { name: 'Wind-on leader', role: 'leader', line: 'windOn', lengthM: 7, known: true, ...WIND_ON },
       ],
       done: { wound: true, levelBelowRimMm: 2.5, drag: 0.25, pullTested: true, lever: true },
     },
@@ -212,7 +217,7 @@ export const capeTorrin: DemoBoat = {
       truth: { arbor: 1.0, full: 1.0, constant: 1, breakawayRatio: 1.1, seed: 5307 },
       segments: [
         { name: 'Hollow braid', role: 'backing', line: 'hollowThin', lengthM: null, join: 'arbor-sliding-knot' },
-        { name: 'Class nylon', role: 'top shot', line: 'class24', lengthM: 200, known: true, join: 'loop-splice' },
+        { name: 'Class nylon', role: 'top shot', line: 'class24', lengthM: 200, known: true, ...LOOPED },
       ],
       done: { wound: true, levelBelowRimMm: 2.5, pullTested: true },
     },
@@ -271,7 +276,15 @@ export const capeTorrin: DemoBoat = {
       truth: { arbor: 1.0, full: 1.0, constant: 1, breakawayRatio: 1.06, seed: 5513 },
       segments: [
         { name: 'Backing', role: 'backing', line: 'flyBacking', lengthM: null, join: 'arbor-sliding-knot' },
-        { name: 'Fly line', role: 'fly line', line: 'flyLine', lengthM: 32, known: true, join: 'loop-to-loop' },
+        {
+          name: 'Fly line',
+          role: 'fly line',
+          line: 'flyLine',
+          lengthM: 32,
+          known: true,
+          join: 'loop-to-loop',
+          ends: { inner: 'long-loop-twist' },
+        },
       ],
       done: { wound: false },
     },

@@ -32,8 +32,9 @@ export interface DemoSegment {
   readonly known?: boolean;
   readonly byHand?: boolean;
   readonly colours?: readonly string[];
-  /** Join at the inner end. */
+  /** Join at the inner end, and what the two ends that meet there are made before. */
   readonly join: JoinKind;
+  readonly ends?: { readonly inner?: JoinKind; readonly outer?: JoinKind };
 }
 
 export interface DemoRig {

@@ -5,7 +5,9 @@ import { adviceForRig } from '../core/rig/count/adviceForRig';
 import { rigView } from '../core/rig/view/rigView';
 import type { RigRecord } from '../core/record/record';
 import { because } from '../core/reasons';
-import { schoolsOf } from '../core/joins/schools';
+import { schoolsFor } from '../core/joins/schools';
+import { JOIN_PLACE_PARTS } from '../core/record/joins';
+import { linesOfJoin } from '../core/rig/joins/linesOfJoin';
 import { sessionPulls } from '../core/record/sessionPulls';
 import { readBreak } from '../core/strength/readBreak';
 import { leverOfRig } from '../core/rig/drag/leverOfRig';
@@ -90,6 +92,7 @@ async function loadLine(db: BoatDb, line: DemoLine, index: number): Promise<stri
       labelStrengthN: line.labelKg === null ? null : toSi('force', line.labelKg, 'kg'),
       family: line.family ?? '',
       colourLengthM: null,
+      construction: null,
       colours: [],
     }),
   );
@@ -182,8 +185,9 @@ async function loadRig(db: BoatDb, rig: DemoRig, idOf: (key: string) => string, 
 /** Every join as the first of the crew ties it, by the first school of its kind. */
 async function tieJoins(db: BoatDb, rigId: string, pullTested: boolean): Promise<void> {
   const { people } = await readJoinsBench(db);
-  for (const join of (await recordOf(db, rigId)).joins) {
-    const [school] = schoolsOf(join.kind);
+  const record = await recordOf(db, rigId);
+  for (const join of record.joins) {
+    const [school] = schoolsFor(join.kind, linesOfJoin(record, join));
     if (!school) throw new Error(`demo data: no school ties ${join.kind}`);
     must(
       await tieJoin(db, rigId, join.id, {
@@ -211,11 +215,13 @@ async function saveSegments(db: BoatDb, rigId: string, rig: DemoRig, idOf: (key:
     colourLengthM: null,
     purpose: null,
   }));
-  const joins = rig.segments.map((segment, index) => ({
-    innerSegmentId: segments[index - 1]?.id ?? null,
-    outerSegmentId: segments[index]?.id ?? '',
-    kind: segment.join,
-  }));
+  const joins = rig.segments.flatMap((segment, index) =>
+    JOIN_PLACE_PARTS.flatMap((part) => {
+      const kind = { ...segment.ends, join: segment.join }[part];
+      const [innerSegmentId, outerSegmentId] = [segments[index - 1]?.id ?? null, segments[index]?.id ?? ''];
+      return kind ? [{ innerSegmentId, outerSegmentId, kind, part }] : [];
+    }),
+  );
   must(await saveStack(db, rigId, { version: 1, segments, joins, fill: null }));
 }
 

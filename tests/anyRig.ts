@@ -106,6 +106,7 @@ const NOTHING = {
   workingRange: null,
   reach: null,
   guides: null,
+  smallestOpeningM: null,
   minutes: [],
   fill: null,
   archivedAt: null,
@@ -163,6 +164,7 @@ function anyLine(draw: Draw, index: number): LineProductRecord {
     family: '',
     colourLengthM: draw.chance(0.2) ? draw.between(LIMITS.colourLengthM) : null,
     colours: [],
+    construction: null,
     archivedAt: null,
     version: 1,
   };
@@ -254,6 +256,7 @@ function anyJoins(draw: Draw, segments: RigRecord['segments']): RigRecord['joins
       innerSegmentId: segments[index - 1]?.id ?? null,
       outerSegmentId: segment.id,
       kind: draw.of(JOIN_KIND_NAMES),
+      part: 'join' as const,
       breaks: Array.from({ length: draw.whole(0, 4) }, (_, place) => ({
         id: `b${index}.${place}`,
         peakN: draw.between(LIMITS.forceN),

@@ -16,6 +16,7 @@ export const LIMITS = {
   colourLengthM: { min: 0.5, max: 100 },
   gearRatio: { min: 0.5, max: 12 },
   windingTensionN: { min: 0.1, max: 500 },
+  smallestOpeningM: { min: 0.0005, max: 0.1 },
   perKnotM: { min: 0.05, max: 10 },
   soonGoneM: { min: 0, max: 100 },
   levelBelowRimM: { min: -0.02, max: 0.2 },

@@ -1,5 +1,6 @@
 'use client';
 
+import { CONSTRUCTIONS, CONSTRUCTIONS_OF, type Construction } from '@/core/joins/ends';
 import { MATERIALS } from '@/core/materials/materials';
 import type { LineProductRecord } from '@/core/record/record';
 import { FormChoice, FormQuantity, FormText } from '@/components/fields/FormParts';
@@ -11,6 +12,20 @@ import { LIMITS } from '@/usecases/limits';
 import { ThicknessHelp } from './ThicknessHelp';
 
 const SOURCES = ['label', 'measured', 'default'] as const;
+
+const MADE = ['not said', ...CONSTRUCTIONS] as const;
+const MAKES: Readonly<Record<(typeof MADE)[number], string>> = {
+  'not said': 'not said',
+  'bonded sheath': 'sheath bonded to the lead',
+  'loose sheath': 'lead pulls out of the sheath',
+  'looped ends': 'comes with loops',
+  'bare ends': 'no loops',
+  hard: 'hard, stiff',
+  soft: 'soft, limp',
+};
+
+/** Makes that a material can have. */
+const madeOf = (material: string | null): readonly Construction[] => CONSTRUCTIONS_OF[material ?? ''] ?? [];
 
 /** Names with commas between them. */
 const namesIn = (typed: string): readonly string[] =>
@@ -43,13 +58,15 @@ export function LineForm({
     diameterM: neededQuantity('smallLength', LIMITS.lineDiameterM, line?.diameterM.value ?? null),
     diameterSource: choice(SOURCES, source === 'measured' || source === 'default' ? source : 'label'),
     labelStrengthN: quantity('force', LIMITS.forceN, line?.labelStrengthN ?? begun?.labelStrengthN ?? null),
+    construction: choice(MADE, line?.construction ?? 'not said'),
     family: words(line?.family),
     colourLengthM: quantity('length', LIMITS.colourLengthM, line?.colourLengthM ?? null),
     colours: words(line?.colours.join(', ')),
   });
   const store = (): Promise<void> =>
-    form.submit(async ({ colours, ...stated }) => {
-      const body = { ...stated, colours: namesIn(colours) };
+    form.submit(async ({ colours, construction, ...stated }) => {
+      const said = madeOf(stated.material).find((each) => each === construction) ?? null;
+      const body = { ...stated, construction: said, colours: namesIn(colours) };
       const result = line
         ? await sendNow(
             'changeLine',
@@ -96,6 +113,18 @@ export function LineForm({
           label="All its sizes are called"
           hint="sizes of one product tell on each other"
         />
+        {madeOf(form.value('material')).length > 0 && (
+          <FormChoice
+            form={form}
+            name="construction"
+            label="Its make"
+            options={['not said' as const, ...madeOf(form.value('material'))].map((value) => ({
+              value,
+              text: MAKES[value],
+            }))}
+            hint="says what its end can be made"
+          />
+        )}
         {form.value('material') === 'lead core' && (
           <>
             <FormQuantity form={form} name="colourLengthM" label="Length of a colour" hint="empty: ten yards" />

@@ -1,66 +1,112 @@
 'use client';
 
-import { useMemo } from 'react';
-import { chooseJoin } from '@/core/joins/chooseJoin';
-import { JOIN_KINDS, type JoinKind } from '@/core/joins/joinKinds';
+import { useMemo, useState } from 'react';
+import {
+  LEADER_PURPOSES,
+  type CrewKnows,
+  type JoinPart,
+  type LeaderPurpose,
+  type RankedJoin,
+} from '@/core/joins/chooseJoin';
+import { JOIN_KINDS } from '@/core/joins/joinKinds';
 import type { JoinRecord } from '@/core/record/record';
+import { choiceForJoin } from '@/core/rig/joins/joinChoice';
+import { isAtLeader } from '@/core/rig/joins/joinsOfRig';
+import { ChoiceField } from '@/components/fields/TextField';
 import { useSend } from '@/components/http/useSend';
 import { useRig } from '@/components/rig/RigProvider';
 import { Button } from '@/components/ui/Button';
 import { CollapsibleCard } from '@/components/ui/CollapsibleCard';
-import { useUnits } from '@/components/units/UnitsProvider';
 import { useSay } from '@/components/units/useSay';
+import { OpeningField } from './OpeningField';
 
-import { linesOfJoin } from '@/core/rig/joins/linesOfJoin';
+const PURPOSES: Readonly<Record<LeaderPurpose, string>> = {
+  unseen: 'stays unseen',
+  'feels weed': 'feels weed on the bait',
+  'resists teeth': 'stands teeth',
+  'no twist': 'keeps twist away',
+};
 
-/** Which joins would join these two lines: ranked, with reasons, and why the others cannot. */
-export function JoinChooser({
-  join,
-  tested,
-}: {
-  join: JoinRecord;
-  tested: Readonly<Partial<Record<JoinKind, number>>>;
-}) {
+/** What is tied for a join, in the order of tying. */
+function partWords(parts: readonly JoinPart[], nameOf: (of: 'inner' | 'outer') => string): string {
+  return parts
+    .map(({ kind, of }) => (of === 'join' ? JOIN_KINDS[kind].name : `${JOIN_KINDS[kind].name} in ${nameOf(of)}`))
+    .join(', then ');
+}
+
+const endOf = (parts: readonly JoinPart[], of: JoinPart['of']) => parts.find((part) => part.of === of)?.kind ?? null;
+
+/** Which joins would join these two lines: ranked, with what their ends are made first, and why the others cannot. */
+export function JoinChooser({ join, crew }: { join: JoinRecord; crew: CrewKnows }) {
   const { record } = useRig();
-  const { format } = useUnits();
   const say = useSay();
   const { sendNow, state } = useSend();
+  const [purpose, setPurpose] = useState<LeaderPurpose | ''>('');
   const isOn = record.load?.status === 'wound';
-  const lines = useMemo(() => linesOfJoin(record, join), [record, join]);
-  const { ranked, impossible } = useMemo(() => chooseJoin(lines.inner, lines.outer, tested), [lines, tested]);
-  const use = (kind: JoinKind): void =>
+  const { ranked, impossible } = useMemo(
+    () => choiceForJoin(record, join, purpose === '' ? null : purpose, crew),
+    [record, join, purpose, crew],
+  );
+  const here = record.planJoins.filter(({ outerSegmentId }) => outerSegmentId === join.outerSegmentId);
+  const isNow = ({ parts }: RankedJoin): boolean =>
+    (['inner', 'outer', 'join'] as const).every(
+      (of) => (here.find(({ part }) => part === of)?.kind ?? null) === endOf(parts, of),
+    );
+  const nameOf = (of: 'inner' | 'outer'): string => {
+    const id = of === 'inner' ? join.innerSegmentId : join.outerSegmentId;
+    return record.segments.find((segment) => segment.id === id)?.name ?? 'the other line';
+  };
+  const use = ({ kind, parts }: RankedJoin): void =>
     void sendNow(
       'changeJoinKind',
       { boatId: record.boat.id, rigId: record.id, joinId: join.id },
-      { kind },
+      { kind, inner: endOf(parts, 'inner'), outer: endOf(parts, 'outer') },
       isOn
         ? `Planned: ${JOIN_KINDS[kind].name}. The join that is on counts until this one is tied.`
         : `${JOIN_KINDS[kind].name} it is. Strength and drag follow.`,
     );
-  const best = ranked[0];
+  const [best] = ranked;
   const line = best
-    ? best.kind === join.kind
+    ? isNow(best)
       ? 'this is the first choice for these two lines'
-      : `first choice: ${JOIN_KINDS[best.kind].name}`
+      : `first choice: ${partWords(best.parts, nameOf)}`
     : 'nothing here joins these two';
   return (
     <CollapsibleCard title="What else would join these" line={line}>
+      <div className="mb-3 flex flex-wrap items-end gap-3">
+        {isAtLeader(record, join) && (
+          <div className="w-56">
+            <ChoiceField
+              label="What the leader is for"
+              value={purpose}
+              options={[
+                { value: '', text: 'nothing in particular' },
+                ...LEADER_PURPOSES.map((value) => ({ value, text: PURPOSES[value] })),
+              ]}
+              onChange={setPurpose}
+            />
+          </div>
+        )}
+        <OpeningField />
+      </div>
       <ol className="flex flex-col gap-2 text-sm">
         {ranked.map((each) => (
           <li key={each.kind} className="border-l-4 border-rule pl-3">
             <span className="flex flex-wrap items-center justify-between gap-x-3">
               <b>
-                {JOIN_KINDS[each.kind].name}
-                {each.kind === join.kind && ' (now)'}
+                {partWords(each.parts, nameOf)}
+                {isNow(each) && ' (now)'}
               </b>
-              {each.kind !== join.kind && (
-                <Button weight="quiet" disabled={state.kind === 'sending'} onClick={() => use(each.kind)}>
+              {!isNow(each) && (
+                <Button weight="quiet" disabled={state.kind === 'sending'} onClick={() => use(each)}>
                   Use this one
                 </Button>
               )}
             </span>
-            {each.reasons.map(say).join('; ')}. About <span className="figures">{format.small(each.bulkM)}</span> thick
-            (a guess from the lines).
+            {JOIN_KINDS[each.kind].alsoKnownAs.length > 0 && (
+              <span className="block text-ink-soft">Also known as {JOIN_KINDS[each.kind].alsoKnownAs.join(', ')}.</span>
+            )}
+            {each.reasons.map(say).join('; ')}.
           </li>
         ))}
       </ol>

@@ -2,7 +2,8 @@
 
 import { useState } from 'react';
 import type { JoinStanding } from '@/core/joins/joinState';
-import type { JoinKind } from '@/core/joins/joinKinds';
+import type { CrewKnows } from '@/core/joins/chooseJoin';
+import type { JoinRecord } from '@/core/record/record';
 import { standingOnRig } from '@/core/rig/joins/joinsOfRig';
 import { useRig } from '@/components/rig/RigProvider';
 import { UndoButton } from '@/components/bench/UndoButton';
@@ -32,13 +33,13 @@ const STANDING: Readonly<Record<JoinStanding, { readonly text: string; readonly 
 /** The Joins bench: every join of the rig, how it stands, how it is tied, and what else would join these lines. */
 export function JoinsStation({
   people,
-  tested,
+  crew,
   drills,
   windOns,
   now,
 }: {
   people: readonly Person[];
-  tested: Readonly<Partial<Record<JoinKind, number>>>;
+  crew: CrewKnows;
   drills: readonly Drill[];
   windOns: readonly WindOn[];
   /** Today (ms since 1970), from the server: ages are the same wherever the page is drawn. */
@@ -48,7 +49,7 @@ export function JoinsStation({
   const joins = joinsInOrder(record);
   const [picked, setPicked] = useState<string | null>(null);
   const place =
-    joins.find((each) => each.join.outerSegmentId === picked) ??
+    joins.find((each) => placeKey(each.join) === picked) ??
     joins.find((each) => !each.join.lastTie || each.successor) ??
     joins[0];
   if (!place) {
@@ -72,12 +73,12 @@ export function JoinsStation({
                 place={each}
                 now={now}
                 picked={each === place}
-                onPick={() => setPicked(each.join.outerSegmentId)}
+                onPick={() => setPicked(placeKey(each.join))}
               />
             ))}
           </ol>
         </Card>
-        <JoinChooser key={`choose-${next.id}`} join={next} tested={tested} />
+        <JoinChooser key={`choose-${next.id}`} join={next} crew={crew} />
         <WindOns windOns={windOns} people={people} />
         <SpliceCard />
       </div>
@@ -90,6 +91,9 @@ export function JoinsStation({
     </div>
   );
 }
+
+/** A structure by where it is: what is tied next there stays picked. */
+const placeKey = ({ outerSegmentId, part }: JoinRecord): string => `${part} ${outerSegmentId}`;
 
 function JoinRow({
   place: { join, successor },

@@ -1,5 +1,6 @@
 import { PULLS_FOR_EFFICIENCY } from '@/core/joins/joinEfficiency';
 import { JOIN_KINDS } from '@/core/joins/joinKinds';
+import { JOIN_PLACE_PARTS } from '@/core/record/joins';
 import type { JoinRecord, RigRecord } from '@/core/record/record';
 import { joinEfficiency } from '@/core/rig/strength/strengthOfRig';
 import { PLUS_MINUS_SDS } from '@/core/numerics/propagate';
@@ -14,8 +15,12 @@ const segmentsOf = (record: RigRecord): readonly { readonly id: string; readonly
 const nameOf = (record: RigRecord, segmentId: string | null): string =>
   segmentId === null ? 'the arbor' : (segmentsOf(record).find((segment) => segment.id === segmentId)?.name ?? '');
 
-/** A join by the two segments that meet. */
+/** A structure by the two segments that meet, or by the one whose end it is. */
 export function placeWords(record: RigRecord, join: JoinRecord): string {
+  if (join.part === 'inner')
+    return `End of ${nameOf(record, join.innerSegmentId)}, to ${nameOf(record, join.outerSegmentId)}`;
+  if (join.part === 'outer')
+    return `End of ${nameOf(record, join.outerSegmentId)}, to ${nameOf(record, join.innerSegmentId)}`;
   return `${nameOf(record, join.innerSegmentId)} to ${nameOf(record, join.outerSegmentId)}`;
 }
 
@@ -47,8 +52,13 @@ export interface JoinPlace {
 export function joinsInOrder(record: RigRecord): readonly JoinPlace[] {
   const segments = segmentsOf(record);
   const place = (join: JoinRecord): number => segments.findIndex((segment) => segment.id === join.outerSegmentId);
-  return record.joins
-    .toSorted((a, b) => place(a) - place(b))
+  // An end that is planned for another join belongs to the list too: it has to be made before.
+  const toMake = record.planJoins.filter(
+    (planned) => planned.part !== 'join' && !record.joins.some(({ id }) => id === planned.id) && place(planned) >= 0,
+  );
+  const isOn = record.load?.status === 'wound';
+  return [...record.joins, ...(isOn ? toMake : [])]
+    .toSorted((a, b) => place(a) - place(b) || JOIN_PLACE_PARTS.indexOf(a.part) - JOIN_PLACE_PARTS.indexOf(b.part))
     .map((join) => ({
       join,
       successor:
@@ -56,6 +66,7 @@ export function joinsInOrder(record: RigRecord): readonly JoinPlace[] {
           (planned) =>
             planned.outerSegmentId === join.outerSegmentId &&
             planned.innerSegmentId === join.innerSegmentId &&
+            planned.part === join.part &&
             planned.id !== join.id,
         ) ?? null,
     }));

@@ -23,7 +23,13 @@ const people = [{ id: 'lefty', name: 'Left of two', hand: 'left' as const }];
 function show(record: RigRecord = plannedRig(), drills: readonly Drill[] = [], windOns: readonly WindOn[] = []) {
   return renderRig(
     record,
-    <JoinsStation people={people} tested={{ 'sheath-over-mono': 0.91 }} drills={drills} windOns={windOns} now={NOW} />,
+    <JoinsStation
+      people={people}
+      crew={{ tested: { 'sheath-over-mono': { value: 0.91, sd: 0.02, source: 'measured' } }, tied: {} }}
+      drills={drills}
+      windOns={windOns}
+      now={NOW}
+    />,
   );
 }
 
@@ -137,11 +143,14 @@ describe('the joins of a rig', () => {
     pick(/^Lead core to Top shot/);
     pick(/^What else would join/);
     const chooser = within(screen.getByRole('region', { name: 'What else would join these' }));
-    expect(chooser.getByText(/91 % of the weaker line, tested on this boat/)).toBeInTheDocument();
-    expect(chooser.getByText(/it needs hollow braid to bury in/)).toBeInTheDocument();
+    expect(chooser.getByText(/keeps 91 % ± 4 % of the weaker line, tested on this boat/)).toBeInTheDocument();
+    expect(chooser.getByText(/it needs hollow braid to slide over the other line/)).toBeInTheDocument();
     fireEvent.click(chooser.getAllByRole('button', { name: 'Use this one' })[0] ?? document.body);
     await waitFor(() => expect(sent).toHaveLength(1));
-    expect(sent[0]).toMatchObject({ method: 'PUT', url: '/api/boats/boat/rigs/rig/joins/j2' });
+    expect(sent[0]).toMatchObject({
+      ...{ method: 'PUT', url: '/api/boats/boat/rigs/rig/joins/j2' },
+      body: { kind: 'double-sliding-knot', inner: null, outer: null },
+    });
   });
 
   it('are none while there is no line', () => {

@@ -42,10 +42,9 @@ export function RibbonBands({ plane, scale, bands, joins, marks, across, format,
       })}
       {breakPx !== null && <BreakMark plane={plane} along={breakPx} across={across} />}
       {bands.map((band) => {
-        const join = joins.find((candidate) => candidate.outerSegmentId === band.segmentId);
-        return (
-          join && <JoinMark key={join.id} join={join} plane={plane} along={scale.toPx(band.toM)} across={across} />
-        );
+        const here = joins.filter((candidate) => candidate.outerSegmentId === band.segmentId);
+        const at = { plane, along: scale.toPx(band.toM), across };
+        return here.length > 0 && <JoinMark key={`join ${band.segmentId}`} structures={here} {...at} />;
       })}
       {marks.map((mark) => (
         <line
@@ -138,9 +137,24 @@ function BandName({
   );
 }
 
-function JoinMark({ join, plane, along, across }: { join: JoinRecord; plane: Plane; along: number; across: number }) {
+/** What is tied at one place, by the letter of what meets there; dashed until all of it was pulled. */
+function JoinMark({
+  structures,
+  plane,
+  along,
+  across,
+}: {
+  structures: readonly JoinRecord[];
+  plane: Plane;
+  along: number;
+  across: number;
+}) {
   const { x, y } = plane.point(along, across);
-  const kind = JOIN_KINDS[join.kind];
+  const meeting = structures.find(({ part }) => part === 'join') ?? structures[0];
+  if (!meeting) return null;
+  const names = structures.map(
+    ({ kind, pullTested }) => `${JOIN_KINDS[kind].name}${pullTested ? ', pull-tested' : ', not pull-tested'}`,
+  );
   return (
     <g>
       <circle
@@ -149,12 +163,12 @@ function JoinMark({ join, plane, along, across }: { join: JoinRecord; plane: Pla
         r={8.5}
         className="fill-card stroke-ink"
         strokeWidth={1.6}
-        strokeDasharray={join.pullTested ? undefined : '2.5 2'}
+        strokeDasharray={structures.every(({ pullTested }) => pullTested) ? undefined : '2.5 2'}
       />
       <text x={x} y={y} textAnchor="middle" dominantBaseline="central" className="fill-ink text-[10.5px] font-bold">
-        {kind.symbol}
+        {JOIN_KINDS[meeting.kind].symbol}
       </text>
-      <title>{`${kind.name}${join.pullTested ? ', pull-tested' : ', not pull-tested'}`}</title>
+      <title>{names.join('; ')}</title>
     </g>
   );
 }

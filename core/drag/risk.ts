@@ -11,6 +11,8 @@ export interface PlaceAtRisk {
   readonly waterN: number;
   /** The line, or the lines that a join joins. */
   readonly lines: readonly StrengthKnown[];
+  /** How much more than one strand of it each line holds where its end is doubled; 1 where left out. */
+  readonly strands?: readonly number[];
   /** What the join keeps of the weaker line; null for plain line. */
   readonly keeps: StrengthKnown | null;
 }

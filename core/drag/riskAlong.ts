@@ -166,15 +166,15 @@ function riskAt(
 const NEVER = { sds: 5.2, ln: -16.1 } as const;
 
 function placeDrawn(place: PlaceAtRisk, of: ReadonlyMap<string, StrengthDraw>): PlaceDrawn {
-  const lines = place.lines.flatMap((each) => {
+  const lines = place.lines.flatMap((each, index) => {
     const draw = of.get(each.key);
-    return draw ? [{ each, draw }] : [];
+    return draw ? [{ each, draw, meanN: draw.mean * (place.strands?.[index] ?? 1) }] : [];
   });
   const [first] = lines;
   if (!first) throw new RangeError(`riskAlong: ${place.name} has no line`);
-  const weaker = lines.reduce((a, b) => (b.draw.mean < a.draw.mean ? b : a), first);
+  const weaker = lines.reduce((a, b) => (b.meanN < a.meanN ? b : a), first);
   const keeps = place.keeps && of.get(place.keeps.key);
-  if (keeps) return withNever({ meanN: keeps.mean * weaker.draw.mean, scatter: keeps.scatter, line: null });
+  if (keeps) return withNever({ meanN: keeps.mean * weaker.meanN, scatter: keeps.scatter, line: null });
   const line = { draw: weaker.draw, gaugeLengthM: weaker.each.gaugeLengthM };
   const meanN = meanOfLine(line, place.toHookM - place.fromHookM);
   return withNever({ meanN, scatter: weaker.draw.scatter, line });

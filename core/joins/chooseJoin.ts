@@ -1,6 +1,7 @@
 import { PLUS_MINUS_SDS } from '../numerics/propagate';
 import type { Known } from '../provenance/source';
 import { because, type Reason } from '../reasons';
+import type { JoinPlacePart } from '../record/joins';
 import { endsOf, isMono, type LineToJoin, type MadeEnd } from './ends';
 import { DEFAULT_EFFICIENCY_SD, END_MAKERS, JOIN_KINDS, MEETING_KINDS, type JoinKind } from './joinKinds';
 import { JOIN_WORK, joinBulkM } from './joinWork';
@@ -34,7 +35,7 @@ export interface CrewKnows {
 /** A structure at one place: what meets the two lines, or what is made of the end of one of them before. */
 export interface JoinPart {
   readonly kind: JoinKind;
-  readonly of: 'join' | 'inner' | 'outer';
+  readonly of: JoinPlacePart;
 }
 
 /** A join ranked for two lines that meet. */
@@ -71,8 +72,8 @@ export interface JoinChoice {
 export const USUAL_OPENING_M = 0.003;
 /** Over so much, a join under line makes a lump that the line over it saws on (m, a guess). */
 const LUMP_M = 0.002;
-/** What two strands hold of twice one of them: they do not share the load evenly (from memory). */
-const TWO_STRANDS = 1.8;
+/** What two strands hold of one of them: they do not share the load evenly (from memory). */
+export const TWO_STRANDS = 1.8;
 
 /** How hard each is with wet, cold hands: 0 easy, 1 not to be tried afloat (from memory). */
 const COLD_HANDS: Readonly<Record<JoinKind, number>> = {
@@ -96,6 +97,7 @@ const WEIGH = {
   minute: 0.002,
   part: 0.06,
   knotted: 0.12,
+  tiedInHollow: 0.06,
   alike: 0.08,
   uneven: 0.03,
   misfit: 0.25,
@@ -267,6 +269,7 @@ function weigh(
     (drawsUnevenly(...ends) && kind === 'double-sliding-knot' ? WEIGH.uneven : 0) +
     WEIGH.cutOff * ends.filter(isCutOff).length +
     (isKnotted(kind, ends) ? WEIGH.knotted : 0) +
+    WEIGH.tiedInHollow * ends.filter(isTiedInHollow).length +
     (kind === 'wraps-over-fold' && isTooAlikeToFold(...ends) ? WEIGH.alike : 0);
   const found = {
     kind,
@@ -281,6 +284,10 @@ function weigh(
 /** An end that is there is not used. */
 const isCutOff = ({ line, end }: EndToJoin): boolean =>
   line.end !== null && line.end !== 'plain' && end.kind !== line.end;
+
+/** Where a loop can be spliced, a knot is the lesser one. */
+const isTiedInHollow = ({ line, end }: EndToJoin): boolean =>
+  line.material === 'hollow braid' && end.part === 'tied-loop';
 
 /** Loops that are both knotted for the purpose: two knots more where one would do. */
 const isKnotted = (kind: JoinKind, ends: readonly [EndToJoin, EndToJoin]): boolean =>

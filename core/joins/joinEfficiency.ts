@@ -49,6 +49,23 @@ export function joinEfficiencyOf(kind: JoinKind, pulls: readonly JoinPull[]): Kn
   };
 }
 
+/** The mean share of several pulls, with the SD that stands for its 95 % interval. */
+export function meanShare({
+  mean,
+  sd,
+  pulls,
+}: {
+  readonly mean: number;
+  readonly sd: number;
+  readonly pulls: number;
+}): Known {
+  return {
+    value: mean,
+    sd: Math.max((studentQuantile(0.975, pulls - 1) * sd) / Math.sqrt(pulls) / PLUS_MINUS_SDS, 0.005),
+    source: 'measured',
+  };
+}
+
 /** What each pull that counts kept of the weaker line. */
 export function sharesOf(pulls: readonly JoinPull[]): readonly number[] {
   return pulls.filter((pull) => pull.brokeAt !== 'grip').map((pull) => pull.peakN / pull.weakerN);

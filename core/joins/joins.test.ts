@@ -1,4 +1,3 @@
-import { chooseJoin } from './chooseJoin';
 import { JOIN_KIND_NAMES } from './joinKinds';
 import { joinStanding } from './joinState';
 import { prepFigure, type JoinedLine, type LinesToJoin } from './prepFigures';
@@ -12,9 +11,6 @@ const line = (material: string, diameterM: number, strengthN: number | null = 10
 });
 const REEL = { fullDiameterM: 0.06, widthM: 0.03, arborDiameterM: 0.03 };
 const lines = (inner: JoinedLine | null, outer: JoinedLine): LinesToJoin => ({ inner, outer, reel: REEL });
-const best = (inner: JoinedLine | null, outer: JoinedLine) => chooseJoin(inner, outer, {}).ranked[0]?.kind;
-const refusal = (inner: JoinedLine | null, outer: JoinedLine, kind: string) =>
-  chooseJoin(inner, outer, {}).impossible.find((each) => each.kind === kind)?.why.reason;
 
 describe('the schools', () => {
   it.each(SCHOOLS.map((school) => [school.id, school] as const))('%s has a seating pull, once named', (_, school) => {
@@ -44,43 +40,6 @@ describe('the schools', () => {
     expect(times('double-sliding', 'first')).toEqual({ least: 5, most: 7 });
     expect(times('arbor-sliding', 'knot')).toEqual({ least: 5, most: 6 });
     expect(times('loop-to-loop', 'through')).toEqual({ least: 2, most: 2 });
-  });
-});
-
-describe('chooseJoin', () => {
-  it('plaits braid to a thicker leader, and not to a thinner one', () => {
-    expect(best(line('braid', 0.0002), line('fluorocarbon', 0.0004))).toBe('plaited-braid-to-leader');
-    expect(refusal(line('braid', 0.0005), line('fluorocarbon', 0.0004), 'plaited-braid-to-leader')).toBe(
-      'leader-too-thin',
-    );
-  });
-
-  it('pushes mono into a sheath only where it goes in', () => {
-    expect(best(line('lead core', 0.0008), line('nylon', 0.0004))).not.toBe('plaited-braid-to-leader');
-    expect(chooseJoin(line('lead core', 0.0008), line('nylon', 0.0004), {}).ranked.map((each) => each.kind)).toContain(
-      'sheath-over-mono',
-    );
-    expect(refusal(line('lead core', 0.0008), line('nylon', 0.0007), 'sheath-over-mono')).toBe('mono-too-thick');
-    expect(refusal(line('nylon', 0.0004), line('nylon', 0.0004), 'sheath-over-mono')).toBe('needs-sheath');
-  });
-
-  it('leaves wire to the swivel, and the arbor to its own knot', () => {
-    const wire = chooseJoin(line('braid', 0.0002), line('copper wire', 0.0007), {});
-    expect(wire.ranked.map((each) => each.kind)).toEqual(['small-swivel']);
-    expect(chooseJoin(null, line('nylon', 0.0004), {}).ranked.map((each) => each.kind)).toEqual(['arbor-sliding-knot']);
-  });
-
-  it('believes pulls before defaults', () => {
-    const pair = [line('nylon', 0.0004), line('nylon', 0.0004)] as const;
-    const tested = chooseJoin(...pair, { 'double-sliding-knot': 0.97 }).ranked[0];
-    expect(tested).toMatchObject({ kind: 'double-sliding-knot', tested: true, efficiency: 0.97 });
-    expect(tested?.reasons[0]).toEqual({ reason: 'keeps-tested', figures: { efficiency: 0.97 } });
-    expect(chooseJoin(...pair, {}).ranked.every((each) => each.reasons[0]?.reason === 'keeps-default')).toBe(true);
-  });
-
-  it('says something of every kind, for or against', () => {
-    const { ranked, impossible } = chooseJoin(line('hollow braid', 0.0008), line('nylon', 0.0009), {});
-    expect([...ranked, ...impossible].map((each) => each.kind).toSorted()).toEqual(JOIN_KIND_NAMES.toSorted());
   });
 });
 

@@ -4,6 +4,7 @@ import type { LearnedReel } from '../gear/learned';
 import type { CapacityRating, MeasuredDimensions } from '../gear/reelShape';
 import type { JointErrors } from '../load/planLoad';
 import type { WindingTension } from '../load/tension';
+import type { Construction } from '../joins/ends';
 import type { Material } from '../materials/materials';
 import type { Known } from '../provenance/source';
 
@@ -66,6 +67,8 @@ export interface LineProductRecord {
   readonly id: string;
   readonly name: string;
   readonly material: Material;
+  /** How it is made, where that decides what its end can be; null while nobody has said. */
+  readonly construction: Construction | null;
   readonly diameterM: Known;
   readonly packing: Known;
   readonly labelStrengthN: number | null;

@@ -1,12 +1,18 @@
 import type { JoinPull } from '../joins/joinEfficiency';
 import type { JoinKind } from '../joins/joinKinds';
 
+/** Where at a place a structure is: between the two lines, or in the end of one of them. */
+export const JOIN_PLACE_PARTS = ['inner', 'outer', 'join'] as const;
+export type JoinPlacePart = (typeof JOIN_PLACE_PARTS)[number];
+
 export interface JoinRecord {
   readonly id: string;
   /** Null for the join to the arbor. */
   readonly innerSegmentId: string | null;
   readonly outerSegmentId: string;
   readonly kind: JoinKind;
+  /** What meets the two lines, or what is made of the end of the inner or the outer one before: a place may hold all three. */
+  readonly part: JoinPlacePart;
   /** Pulls of this join to the break, oldest first. */
   readonly breaks: readonly JoinBreakRecord[];
   readonly pullTested: boolean;

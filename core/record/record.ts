@@ -43,6 +43,8 @@ export interface RigRecord {
   readonly reach: SaidReach | null;
   /** What line runs over on its rod; null: nobody has said. */
   readonly guides: Guides | null;
+  /** The smallest opening that a join has to pass, ring or level wind (m); null while nobody has measured it. */
+  readonly smallestOpeningM: number | null;
   /** How long a measurement takes this crew, where they have said or their log tells; the others take as long as usual. */
   readonly minutes: readonly KnownMinutes[];
   /** Where the fill of the plan is to end; null while nobody has said. */

@@ -1,5 +1,6 @@
 import type { JoinKind } from '../joins/joinKinds';
 import type { BackingPurpose } from '../load/backing';
+import type { JoinPlacePart } from './joins';
 import type { PlannedFill } from '../load/fillTarget';
 
 export const SEGMENT_ROLES = ['backing', 'running line', 'weighted line', 'top shot', 'leader', 'fly line'] as const;
@@ -30,6 +31,7 @@ export interface PlannedStack {
     readonly innerSegmentId: string | null;
     readonly outerSegmentId: string;
     readonly kind: JoinKind;
+    readonly part: JoinPlacePart;
   }[];
   readonly fill: PlannedFill | null;
 }

@@ -17,6 +17,10 @@ export interface JoinStrength {
   readonly name: string;
   readonly innerSegmentId: string | null;
   readonly outerSegmentId: string;
+  /** What meets the two, or what is made of the end of one of them; the first where left out. */
+  readonly part?: 'join' | 'inner' | 'outer';
+  /** How much more than one strand each line holds where its end is doubled. */
+  readonly strands?: readonly [inner: number, outer: number];
   readonly efficiency: Known;
   /** Share that 95 of 100 such joins keep; null while it was not broken often enough. */
   readonly boundShare: number | null;
@@ -67,7 +71,7 @@ export function rigStrength(segments: readonly SegmentStrength[], joins: readonl
     places.push({ kind: 'segment', id, name, fromHookM, toHookM, strengthN, boundN });
     for (const join of joins.filter((candidate) => candidate.outerSegmentId === segment.segmentId)) {
       const inner = join.innerSegmentId === null ? segment : find(join.innerSegmentId);
-      const weaker = inner.strengthN.value < segment.strengthN.value ? inner.strengthN : segment.strengthN;
+      const weaker = weakerOf(inner.strengthN, segment.strengthN, join);
       const place: StrengthPlace = {
         kind: 'join',
         id: join.joinId,
@@ -85,6 +89,15 @@ export function rigStrength(segments: readonly SegmentStrength[], joins: readonl
   }
   return { places, weakest: weakestOf(places), weakestByBound: weakestByBound(places), arborJoin };
 }
+
+/** The line that a structure is held against: its own one for an end, else the weaker of both, a doubled one with both strands. */
+function weakerOf(inner: Known, outer: Known, { part = 'join', strands = [1, 1] }: JoinStrength): Known {
+  if (part !== 'join') return part === 'inner' ? inner : outer;
+  const [a, b] = [scaled(inner, strands[0]), scaled(outer, strands[1])];
+  return a.value < b.value ? a : b;
+}
+
+const scaled = ({ value, sd, source }: Known, by: number): Known => ({ value: by * value, sd: by * sd, source });
 
 /** Product of two independent figures; it is measured only if both are. */
 function times(strengthN: Known, efficiency: Known): Known {

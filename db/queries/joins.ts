@@ -1,6 +1,6 @@
 import { PULLS_FOR_EFFICIENCY } from '../../core/joins/joinEfficiency';
 import type { JoinKind } from '../../core/joins/joinKinds';
-import type { BoatJoinBreakRecord, JoinRecord } from '../../core/record/record';
+import type { BoatJoinBreakRecord, JoinPlacePart, JoinRecord } from '../../core/record/record';
 import type { Queryable } from '../withBoat';
 import { CADENCE_DRILLS, JOIN_TIES } from '../tables/measurements';
 import { insertRow, type NewRowOf } from '../tables/table';
@@ -12,6 +12,7 @@ interface JoinRow {
   inner_segment_id: string | null;
   outer_segment_id: string;
   kind: JoinKind;
+  part: JoinPlacePart;
   is_planned: boolean;
   pull_tested: boolean;
   tie_id: string | null;
@@ -45,7 +46,7 @@ export async function listJoins(
   alsoIds: readonly string[],
 ): Promise<readonly PlacedJoin[]> {
   const result = await db.query<JoinRow>(
-    `SELECT joins.rig_id, joins.id, joins.removed_at IS NULL AS is_planned, inner_segment_id, outer_segment_id, kind, joins.pull_tested,
+    `SELECT joins.rig_id, joins.id, joins.removed_at IS NULL AS is_planned, inner_segment_id, outer_segment_id, kind, part, joins.pull_tested,
        tie.id AS tie_id, tie.school, tie.seated_n, tie.pull_tested AS tie_tested, tie.note, tie.noted_at AS tied_at,
        people.name AS person, EXISTS (SELECT FROM tie_photos WHERE tie_id = tie.id) AS has_photo,
        slip.id AS slip_id, slip.moved_m, slip.pulled_n, slip.noted_at AS slip_at
@@ -60,7 +61,7 @@ export async function listJoins(
      LEFT JOIN people ON people.id = tie.person_id AND people.boat_id = joins.boat_id
      LEFT JOIN segments outermost ON outermost.boat_id = joins.boat_id AND outermost.id = outer_segment_id
      WHERE joins.boat_id = $1 AND joins.rig_id = ANY($2) AND (joins.removed_at IS NULL OR joins.id = ANY($3))
-     ORDER BY outermost.position, joins.id`,
+     ORDER BY outermost.position, array_position(ARRAY['inner', 'outer', 'join'], part), joins.id`,
     [boatId, rigIds, alsoIds],
   );
   return result.rows.map((row) => ({
@@ -70,6 +71,7 @@ export async function listJoins(
     innerSegmentId: row.inner_segment_id,
     outerSegmentId: row.outer_segment_id,
     kind: row.kind,
+    part: row.part,
     breaks: breaks.filter((each) => each.joinId === row.id),
     // A join tied anew has not been pulled, whatever the one before it held.
     pullTested: row.tie_tested ?? row.pull_tested,
@@ -101,20 +103,35 @@ export async function placeJoin(
   db: Queryable,
   boatId: string,
   rigId: string,
-  join: { readonly innerSegmentId: string | null; readonly outerSegmentId: string; readonly kind: JoinKind },
+  join: Pick<JoinRecord, 'innerSegmentId' | 'outerSegmentId' | 'kind' | 'part'>,
 ): Promise<void> {
   const kept = await db.query(
     `UPDATE joins SET removed_at = NULL WHERE id = (
        SELECT id FROM joins WHERE boat_id = $1 AND rig_id = $2 AND outer_segment_id = $3
-         AND inner_segment_id IS NOT DISTINCT FROM $4 AND kind = $5
+         AND inner_segment_id IS NOT DISTINCT FROM $4 AND kind = $5 AND part = $6
        ORDER BY removed_at DESC NULLS FIRST LIMIT 1)`,
-    [boatId, rigId, join.outerSegmentId, join.innerSegmentId, join.kind],
+    [boatId, rigId, join.outerSegmentId, join.innerSegmentId, join.kind, join.part],
   );
   if (kept.rowCount === 1) return;
   await db.query(
-    'INSERT INTO joins (boat_id, rig_id, outer_segment_id, inner_segment_id, kind) VALUES ($1, $2, $3, $4, $5)',
-    [boatId, rigId, join.outerSegmentId, join.innerSegmentId, join.kind],
+    'INSERT INTO joins (boat_id, rig_id, outer_segment_id, inner_segment_id, kind, part) VALUES ($1, $2, $3, $4, $5, $6)',
+    [boatId, rigId, join.outerSegmentId, join.innerSegmentId, join.kind, join.part],
   );
+}
+
+/** Notes the smallest opening that a join has to pass on the rod of a rig (m); false when there is no such rig. */
+export async function setSmallestOpening(
+  db: Queryable,
+  boatId: string,
+  rigId: string,
+  openingM: number,
+): Promise<boolean> {
+  const result = await db.query('UPDATE rigs SET smallest_opening_m = $3 WHERE boat_id = $1 AND id = $2', [
+    boatId,
+    rigId,
+    openingM,
+  ]);
+  return result.rowCount === 1;
 }
 
 /** Takes one join out of the present stack, as it gives way to another kind at the same place. */
@@ -129,16 +146,35 @@ export function insertTie(db: Queryable, boatId: string, tie: NewRowOf<typeof JO
   return insertRow(db, boatId, JOIN_TIES, tie);
 }
 
-/** Efficiencies that pulls gave on this boat, by kind of join: the mean where there are several. */
-export async function listTestedEfficiencies(
-  db: Queryable,
-  boatId: string,
-): Promise<readonly { readonly kind: JoinKind; readonly efficiency: number }[]> {
-  const result = await db.query<{ kind: JoinKind; efficiency: number }>(
-    `SELECT kind, avg(peak_n / weaker_n) AS efficiency FROM join_pulls
+/** Shares that joins of a kind kept when they were pulled on this boat: their mean, their SD and how many. */
+export interface TestedKind {
+  readonly kind: JoinKind;
+  readonly mean: number;
+  readonly sd: number;
+  readonly pulls: number;
+}
+
+export async function listTestedKinds(db: Queryable, boatId: string): Promise<readonly TestedKind[]> {
+  const result = await db.query<TestedKind>(
+    `SELECT kind, avg(peak_n / weaker_n) AS mean, stddev_samp(peak_n / weaker_n) AS sd, count(*)::integer AS pulls FROM join_pulls
      JOIN joins ON joins.id = join_pulls.join_id AND joins.boat_id = join_pulls.boat_id
      WHERE join_pulls.boat_id = $1 AND broke_at <> 'grip' AND ${standing('join_pulls')}
      GROUP BY kind HAVING count(*) >= ${PULLS_FOR_EFFICIENCY}`,
+    [boatId],
+  );
+  return result.rows;
+}
+
+/** How often each kind of join was tied on this boat. */
+export async function listTiedTimes(
+  db: Queryable,
+  boatId: string,
+): Promise<readonly { readonly kind: JoinKind; readonly times: number }[]> {
+  const result = await db.query<{ kind: JoinKind; times: number }>(
+    `SELECT kind, count(*)::integer AS times FROM join_ties
+     JOIN joins ON joins.id = join_ties.join_id AND joins.boat_id = join_ties.boat_id
+     WHERE join_ties.boat_id = $1 AND ${standing('join_ties')}
+     GROUP BY kind`,
     [boatId],
   );
   return result.rows;

@@ -62,7 +62,12 @@ export async function listKeptPlans(db: Queryable, boatId: string): Promise<read
     'SELECT id, name, kept_at, stack FROM kept_plans WHERE boat_id = $1 AND archived_at IS NULL ORDER BY kept_at DESC',
     [boatId],
   );
-  return result.rows.map(({ kept_at: at, ...row }) => ({ ...row, at }));
+  // Plans from before a place could hold several structures name what meets there alone.
+  return result.rows.map(({ kept_at: at, stack, ...row }) => ({
+    ...row,
+    at,
+    stack: { ...stack, joins: stack.joins.map((join) => ({ ...join, part: join.part ?? 'join' })) },
+  }));
 }
 
 export async function insertKeptPlan(

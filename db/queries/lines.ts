@@ -1,3 +1,4 @@
+import type { Construction } from '../../core/joins/ends';
 import type { Known } from '../../core/provenance/source';
 import type { Material } from '../../core/materials/materials';
 import type { Source } from '../../core/provenance/source';
@@ -8,6 +9,7 @@ interface Row {
   id: string;
   name: string;
   material: Material;
+  construction: Construction | null;
   diameter_m: number;
   diameter_sd_m: number;
   diameter_source: Source;
@@ -27,6 +29,7 @@ function toLine(row: Row): LineProductRecord {
     id: row.id,
     name: row.name,
     material: row.material,
+    construction: row.construction,
     diameterM: { value: row.diameter_m, sd: row.diameter_sd_m, source: row.diameter_source },
     packing: { value: row.packing, sd: row.packing_sd, source: row.packing_source },
     labelStrengthN: row.label_strength_n,
@@ -59,14 +62,15 @@ function lineValues(line: LineInput): unknown[] {
     line.family,
     line.colourLengthM,
     line.colours,
+    line.construction,
   ];
 }
 
 export async function insertLine(db: Queryable, boatId: string, line: LineInput): Promise<string> {
   const result = await db.query<{ id: string }>(
     `INSERT INTO line_products (name, material, diameter_m, diameter_sd_m, diameter_source, packing, packing_sd,
-       packing_source, label_strength_n, family, colour_length_m, colours, boat_id)
-     VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13) RETURNING id`,
+       packing_source, label_strength_n, family, colour_length_m, colours, construction, boat_id)
+     VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, $14) RETURNING id`,
     [...lineValues(line), boatId],
   );
   return onlyRow(result).id;
@@ -83,8 +87,8 @@ export async function updateLine(
   const result = await db.query(
     `UPDATE line_products SET name = $1, material = $2, diameter_m = $3, diameter_sd_m = $4, diameter_source = $5,
        packing = $6, packing_sd = $7, packing_source = $8, label_strength_n = $9, family = $10,
-       colour_length_m = $11, colours = $12, version = version + 1
-     WHERE boat_id = $13 AND id = $14 AND version = $15`,
+       colour_length_m = $11, colours = $12, construction = $13, version = version + 1
+     WHERE boat_id = $14 AND id = $15 AND version = $16`,
     [...lineValues(line), boatId, lineId, version],
   );
   return result.rowCount === 1;

@@ -204,16 +204,17 @@ export async function insertLoadJoin(
   ]);
 }
 
-/** The joins of several loads, each place once. */
+/** The joins of several loads: of each place what meets there, and what its ends were made. */
 export async function listLoadJoins(
   db: Queryable,
   boatId: string,
   loadIds: readonly string[],
 ): Promise<readonly OfLoad<{ readonly joinId: string }>[]> {
   const result = await db.query<{ load_id: string; join_id: string }>(
-    `SELECT DISTINCT ON (load_id, outer_segment_id) load_id, join_id FROM load_joins
-     WHERE boat_id = $1 AND load_id = ANY($2) AND ${ofStandingAct('load_joins')}
-     ORDER BY load_id, outer_segment_id, noted_at DESC`,
+    `SELECT DISTINCT ON (load_id, load_joins.outer_segment_id, part) load_id, join_id
+     FROM load_joins JOIN joins ON joins.id = join_id AND joins.boat_id = load_joins.boat_id
+     WHERE load_joins.boat_id = $1 AND load_id = ANY($2) AND ${ofStandingAct('load_joins')}
+     ORDER BY load_id, load_joins.outer_segment_id, part, load_joins.noted_at DESC`,
     [boatId, loadIds],
   );
   return result.rows.map((row) => ({ loadId: row.load_id, joinId: row.join_id }));

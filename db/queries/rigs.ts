@@ -13,6 +13,8 @@ export interface RigRow {
   readonly hangM: number | null;
   readonly workingRange: { readonly fromM: number; readonly toM: number } | null;
   readonly guides: Guides | null;
+  /** The smallest opening that a join has to pass (m); null while nobody has measured it. */
+  readonly smallestOpeningM: number | null;
   readonly reach: SaidReach | null;
   readonly meantPlaceId: string | null;
   readonly fill: PlannedFill | null;
@@ -36,6 +38,7 @@ interface Row {
   reach_run_m: number | null;
   guide_kind: Guides['kind'] | null;
   guide_count: number | null;
+  smallest_opening_m: number | null;
   meant_place_id: string | null;
   fill: PlannedFill | null;
   reel_since: string | null;
@@ -46,7 +49,7 @@ interface Row {
 }
 
 const COLUMNS =
-  'id, reel_id, name, note, hang_m, working_from_m, working_to_m, reach_kind, reach_run_m, guide_kind, guide_count, meant_place_id, fill, reel_since, rod_since, archived_at, drag_aim, version';
+  'id, reel_id, name, note, hang_m, working_from_m, working_to_m, reach_kind, reach_run_m, guide_kind, guide_count, smallest_opening_m, meant_place_id, fill, reel_since, rod_since, archived_at, drag_aim, version';
 
 const toRig = (row: Row): RigRow => ({
   id: row.id,
@@ -60,6 +63,7 @@ const toRig = (row: Row): RigRow => ({
       : { fromM: row.working_from_m, toM: row.working_to_m },
   reach: row.reach_kind === null ? null : { kind: row.reach_kind, runM: row.reach_run_m },
   guides: row.guide_kind === null || row.guide_count === null ? null : { kind: row.guide_kind, count: row.guide_count },
+  smallestOpeningM: row.smallest_opening_m,
   meantPlaceId: row.meant_place_id,
   fill: row.fill,
   reelSince: row.reel_since,
@@ -274,11 +278,11 @@ export async function keepAims(
   db: Queryable,
   boatId: string,
   rigId: string,
-  aims: Pick<RigRow, 'hangM' | 'workingRange' | 'reach' | 'guides' | 'meantPlaceId' | 'dragAim'>,
+  aims: Pick<RigRow, 'hangM' | 'workingRange' | 'reach' | 'guides' | 'smallestOpeningM' | 'meantPlaceId' | 'dragAim'>,
 ): Promise<void> {
   await db.query(
     `UPDATE rigs SET hang_m = $3, meant_place_id = $4, drag_aim = $5, working_from_m = $6, working_to_m = $7,
-       reach_kind = $8, reach_run_m = $9, guide_kind = $10, guide_count = $11
+       reach_kind = $8, reach_run_m = $9, guide_kind = $10, guide_count = $11, smallest_opening_m = $12
      WHERE boat_id = $1 AND id = $2`,
     [
       boatId,
@@ -292,6 +296,7 @@ export async function keepAims(
       aims.reach?.runM ?? null,
       aims.guides?.kind ?? null,
       aims.guides?.count ?? null,
+      aims.smallestOpeningM,
     ],
   );
 }

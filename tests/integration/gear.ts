@@ -45,6 +45,7 @@ export async function bench(boatName: string): Promise<Bench> {
         diameterSource: 'measured',
         labelStrengthN: 100,
         family: '',
+        construction: null,
         colourLengthM: null,
         colours: [],
       }),
@@ -68,6 +69,7 @@ export async function bench(boatName: string): Promise<Bench> {
     innerSegmentId: segments[index - 1]?.id ?? null,
     outerSegmentId: segment.id,
     kind: index === 0 ? ('arbor-sliding-knot' as const) : ('small-swivel' as const),
+    part: 'join' as const,
   }));
   const stack = { version: 1, segments, joins, fill: null };
   must(await saveStack(boatId, rigId, stack));

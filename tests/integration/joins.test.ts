@@ -135,9 +135,11 @@ describe('a join pulled to the break', () => {
     expect(join.breaks).toHaveLength(4);
     expect(joinEfficiency(join)).toMatchObject({ source: 'measured' });
     expect(joinEfficiency(join).value).toBeCloseTo(0.82, 9);
-    const [tested] = (await readJoinsBench(b.boatId)).tested;
-    expect(tested).toMatchObject({ kind: 'small-swivel' });
-    expect(tested?.efficiency).toBeCloseTo(0.82, 9);
+    const { tested } = (await readJoinsBench(b.boatId)).crew;
+    expect(Object.keys(tested)).toEqual(['small-swivel']);
+    expect(tested['small-swivel']?.value).toBeCloseTo(0.82, 9);
+    // Half of the 95 % interval of three pulls of SD 0.02, by Student's t with two degrees (4.303), as the SD that stands for it.
+    expect(tested['small-swivel']?.sd).toBeCloseTo((4.303 * 0.02) / Math.sqrt(3) / 1.96, 4);
     must(
       await withdraw(b.boatId, { kind: 'joinPull', id: join.breaks[0]?.id ?? '', rigId: b.rigId, reason: 'slipped' }),
     );

@@ -38,10 +38,11 @@ async function twin(): Promise<string> {
   const rigId = must(await createRig(b.boatId, { name: 'Twin rod', note: '', reelId })).id;
   const own = new Map(b.stack.segments.map(({ id }) => [id, randomUUID()]));
   const segments = b.stack.segments.map((segment) => ({ ...segment, id: own.get(segment.id) ?? '' }));
-  const joins = b.stack.joins.map(({ innerSegmentId, outerSegmentId, kind }) => ({
+  const joins = b.stack.joins.map(({ innerSegmentId, outerSegmentId, kind, part }) => ({
     innerSegmentId: innerSegmentId === null ? null : (own.get(innerSegmentId) ?? ''),
     outerSegmentId: own.get(outerSegmentId) ?? '',
     kind,
+    part,
   }));
   must(await saveStack(b.boatId, rigId, { version: 1, segments, joins, fill: null }));
   return rigId;

@@ -411,6 +411,7 @@ describe('gear', () => {
       diameterSource: 'label' as const,
       labelStrengthN: null,
       family: '',
+      construction: null,
       colourLengthM: null,
       colours: [],
     };

@@ -78,6 +78,7 @@ function toLine(input: LineFormInput): LineInput {
     labelStrengthN: input.labelStrengthN,
     family: input.family,
     colourLengthM: input.colourLengthM,
+    construction: input.construction,
     colours: input.colours,
   };
 }

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { COUNTER_DRIVES } from '../../core/counter/counter';
+import { CONSTRUCTIONS, CONSTRUCTIONS_OF } from '../../core/joins/ends';
 import { MATERIALS } from '../../core/materials/materials';
 import { DRAG_KINDS, REEL_KINDS } from '../../core/record/record';
 import { idSchema, nameSchema, noteSchema, text, versionSchema, within } from '../inputs';
@@ -51,18 +52,28 @@ export const reelInput = z
   });
 
 /** A line as a person states it, SI. */
-export const lineInput = z.strictObject({
-  name: nameSchema,
-  material: z.enum(MATERIALS),
-  diameterM: within(LIMITS.lineDiameterM, 'The line diameter'),
-  diameterSource: z.enum(['label', 'measured', 'default']),
-  labelStrengthN: within(LIMITS.forceN, 'The strength on the label').nullable(),
-  /** What the maker calls all sizes of it together. */
-  family: text(80).default(''),
-  /** Null: the usual length of a colour, or it has none. */
-  colourLengthM: within(LIMITS.colourLengthM, 'The length of a colour').nullable().default(null),
-  colours: z.array(text(30, 'A colour needs a name.')).max(40, 'At most 40 colours.').default([]),
-});
+export const lineInput = z
+  .strictObject({
+    name: nameSchema,
+    material: z.enum(MATERIALS),
+    /** Null: nobody has said how it is made. */
+    construction: z.enum(CONSTRUCTIONS).nullable().default(null),
+    diameterM: within(LIMITS.lineDiameterM, 'The line diameter'),
+    diameterSource: z.enum(['label', 'measured', 'default']),
+    labelStrengthN: within(LIMITS.forceN, 'The strength on the label').nullable(),
+    /** What the maker calls all sizes of it together. */
+    family: text(80).default(''),
+    /** Null: the usual length of a colour, or it has none. */
+    colourLengthM: within(LIMITS.colourLengthM, 'The length of a colour').nullable().default(null),
+    colours: z.array(text(30, 'A colour needs a name.')).max(40, 'At most 40 colours.').default([]),
+  })
+  .refine(
+    ({ material, construction }) => construction === null || (CONSTRUCTIONS_OF[material] ?? []).includes(construction),
+    {
+      path: ['construction'],
+      message: 'A line of that material is not made so.',
+    },
+  );
 
 export const supplyInput = z
   .strictObject({

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { JOIN_KIND_NAMES } from '../../core/joins/joinKinds';
+import { END_MAKERS, JOIN_KIND_NAMES } from '../../core/joins/joinKinds';
 import { SCHOOLS } from '../../core/joins/schools';
 import { idSchema, instrumentSchema, nameSchema, noteSchema, text, within } from '../inputs';
 import { LIMITS } from '../limits';
@@ -16,7 +16,14 @@ export const tieInput = z.strictObject({
   note: noteSchema,
 });
 
-export const joinKindInput = z.strictObject({ kind: z.enum(JOIN_KIND_NAMES) });
+export const joinKindInput = z.strictObject({
+  kind: z.enum(JOIN_KIND_NAMES),
+  /** What the end of the inner and of the outer line is made before; null: it stays plain. */
+  inner: z.enum(END_MAKERS).nullable().default(null),
+  outer: z.enum(END_MAKERS).nullable().default(null),
+});
+
+export const openingInput = z.strictObject({ openingM: within(LIMITS.smallestOpeningM, 'The smallest opening') });
 
 export const drillInput = z
   .strictObject({

@@ -1,29 +1,35 @@
 import 'server-only';
 import { because } from '../../core/reasons';
+import type { CrewKnows } from '../../core/joins/chooseJoin';
+import { meanShare } from '../../core/joins/joinEfficiency';
 import type { JoinKind } from '../../core/joins/joinKinds';
 import { schoolById } from '../../core/joins/schools';
 import type { PersonRecord } from '../../core/record/crew';
+import { JOIN_PLACE_PARTS } from '../../core/record/joins';
 import { insertPerson, listPeople } from '../../db/queries/boats';
 import {
   insertDrill,
   insertTie,
   listDrills,
-  listTestedEfficiencies,
+  listTestedKinds,
+  listTiedTimes,
   placeJoin,
   removeJoin,
+  setSmallestOpening,
   type DrillRow,
 } from '../../db/queries/joins';
 import { insertLoadJoin } from '../../db/queries/loads';
 import { insertLogEntry } from '../../db/queries/log';
 import type { BoatDb } from '../../db/withBoat';
-import { conflict, done, invalid, type UseCaseOutcome } from '../outcome';
+import { conflict, done, invalid, notFound, type UseCaseOutcome } from '../outcome';
 import { joinToWrite } from './joinToWrite';
 import type { DrillInput, PersonInput, TieInput } from './joinInput';
 
 /** What the joins bench needs beside the rig: hands, tested efficiencies, drills. */
 export interface JoinsBench {
   readonly people: readonly PersonRecord[];
-  readonly tested: readonly { readonly kind: JoinKind; readonly efficiency: number }[];
+  /** What this boat knows of joins by its own pulls and ties. */
+  readonly crew: CrewKnows;
   readonly drills: readonly DrillRow[];
   /** Today (ms since 1970). */
   readonly nowMs: number;
@@ -31,12 +37,17 @@ export interface JoinsBench {
 
 export async function readJoinsBench(db: BoatDb): Promise<JoinsBench> {
   const { boatId } = db;
-  const [people, tested, drills] = await Promise.all([
+  const [people, tested, tied, drills] = await Promise.all([
     listPeople(db, boatId),
-    listTestedEfficiencies(db, boatId),
+    listTestedKinds(db, boatId),
+    listTiedTimes(db, boatId),
     listDrills(db, boatId),
   ]);
-  return { people: people.filter(({ archivedAt }) => archivedAt === null), tested, drills, nowMs: Date.now() };
+  const crew: CrewKnows = {
+    tested: Object.fromEntries(tested.map((each) => [each.kind, meanShare(each)])),
+    tied: Object.fromEntries(tied.map(({ kind, times }) => [kind, times])),
+  };
+  return { people: people.filter(({ archivedAt }) => archivedAt === null), crew, drills, nowMs: Date.now() };
 }
 
 /** Keeps a join as tied: by whom, by which school, how hard it was seated. No seating pull, no join. */
@@ -71,7 +82,7 @@ export async function tieJoin(
 }
 
 /**
- * Plans another kind of join for a place. On a line that is on the old join stays in force until the new one is tied; what the
+ * Plans another join for a place, with what its ends are made. On a line that is on the old join stays in force until the new one is tied; what the
  * old one was tested to stays with the old one.
  */
 export async function changeJoinKind(
@@ -79,17 +90,34 @@ export async function changeJoinKind(
   rigId: string,
   joinId: string,
   kind: JoinKind,
+  ends: { readonly inner: JoinKind | null; readonly outer: JoinKind | null } = { inner: null, outer: null },
 ): Promise<UseCaseOutcome<{ done: true }>> {
   const { boatId } = db;
   const found = await joinToWrite(db, rigId, joinId);
   if (!found.ok) return found;
   const { record, join } = found.value;
-  const planned = record.planJoins.find((each) => each.outerSegmentId === join.outerSegmentId);
-  if (!planned) return conflict(because('join-not-planned'));
-  if (planned.kind === kind) return conflict(because('same-join'));
-  await removeJoin(db, boatId, planned.id);
-  await placeJoin(db, boatId, rigId, { ...join, kind });
+  const planned = record.planJoins.filter((each) => each.outerSegmentId === join.outerSegmentId);
+  if (planned.length === 0) return conflict(because('join-not-planned'));
+  const wanted = { join: kind, ...ends };
+  const isSame = JOIN_PLACE_PARTS.every(
+    (part) => (planned.find((each) => each.part === part)?.kind ?? null) === wanted[part],
+  );
+  if (isSame) return conflict(because('same-join'));
+  for (const { id } of planned) await removeJoin(db, boatId, id);
+  for (const part of JOIN_PLACE_PARTS) {
+    const of = wanted[part];
+    if (of !== null) await placeJoin(db, boatId, rigId, { ...join, kind: of, part });
+  }
   return done({ done: true });
+}
+
+/** Notes the smallest opening that joins have to pass on the rod of a rig (m). */
+export async function noteOpening(
+  db: BoatDb,
+  rigId: string,
+  openingM: number,
+): Promise<UseCaseOutcome<{ done: true }>> {
+  return (await setSmallestOpening(db, db.boatId, rigId, openingM)) ? done({ done: true }) : notFound('rig');
 }
 
 export async function recordDrill(db: BoatDb, input: DrillInput): Promise<UseCaseOutcome<{ done: true }>> {

@@ -1,6 +1,7 @@
 import { z } from 'zod';
-import { JOIN_KIND_NAMES } from '../../core/joins/joinKinds';
+import { END_MAKERS, JOIN_KIND_NAMES } from '../../core/joins/joinKinds';
 import { BACKING_PURPOSES } from '../../core/load/backing';
+import { JOIN_PLACE_PARTS } from '../../core/record/joins';
 import { SEGMENT_ROLES } from '../../core/record/record';
 import { idSchema, nameSchema, text, versionSchema, within } from '../inputs';
 import { LIMITS } from '../limits';
@@ -22,6 +23,7 @@ const joinInput = z.strictObject({
   innerSegmentId: idSchema.nullable(),
   outerSegmentId: idSchema,
   kind: z.enum(JOIN_KIND_NAMES),
+  part: z.enum(JOIN_PLACE_PARTS).default('join'),
 });
 
 const fillInput = z.strictObject({
@@ -53,7 +55,7 @@ const fillInput = z.strictObject({
 
 const planned = {
   segments: z.array(segmentInput).min(1, 'A rig needs at least one segment.').max(40, 'At most 40 segments.'),
-  joins: z.array(joinInput).max(41),
+  joins: z.array(joinInput).max(123),
   /** Where the fill is to end; null: just under full, which nobody has chosen. */
   fill: fillInput.nullable().default(null),
 };
@@ -84,6 +86,11 @@ function refuseImpossible({ segments, joins }: Planned, context: z.RefinementCtx
     const outer = ids.indexOf(join.outerSegmentId);
     const inner = join.innerSegmentId === null ? -1 : ids.indexOf(join.innerSegmentId);
     const meets = outer >= 0 && (join.innerSegmentId === null ? outer === 0 : inner >= 0 && inner === outer - 1);
+    const places = joins.map(({ outerSegmentId, part }) => `${part} ${outerSegmentId}`);
+    if (places.indexOf(`${join.part} ${join.outerSegmentId}`) !== index)
+      issue(['joins', index], 'This place has two structures of one kind.');
+    if (join.part !== 'join' && (join.innerSegmentId === null || !END_MAKERS.includes(join.kind)))
+      issue(['joins', index, 'kind'], 'That makes no end of a line.');
     if (!meets) issue(['joins', index], 'A join must join two neighbours of the stack, or the first one to the arbor.');
   });
 }

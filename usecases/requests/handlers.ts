@@ -15,7 +15,7 @@ import { measureLine, measureReel } from '../gear/measureGear';
 import { forgetReel, recordReverseFill } from '../gear/learning';
 import { undoActs } from '../history/undoActs';
 import { checkSlip, keepTiePhoto, recordJoinBreak } from '../joins/joinChecks';
-import { addPerson, changeJoinKind, recordDrill, tieJoin } from '../joins/joins';
+import { addPerson, changeJoinKind, noteOpening, recordDrill, tieJoin } from '../joins/joins';
 import { makeWindOn, retireWindOnOf, swapWindOn } from '../joins/windOns';
 import { changeLength, loseLine, turnSegment } from '../load/changeLength';
 import { noteColour } from '../load/noteColour';
@@ -85,7 +85,8 @@ export const HANDLERS = {
   replaceSegment: (db, { rigId, loadId }, input) => replaceSegment(db, rigId, loadId, input),
 
   tieJoin: (db, { rigId, joinId }, input) => tieJoin(db, rigId, joinId, input),
-  changeJoinKind: (db, { rigId, joinId }, input) => changeJoinKind(db, rigId, joinId, input.kind),
+  changeJoinKind: (db, { rigId, joinId }, input) => changeJoinKind(db, rigId, joinId, input.kind, input),
+  noteOpening: (db, { rigId }, input) => noteOpening(db, rigId, input.openingM),
   checkSlip: (db, { rigId, joinId }, input) => checkSlip(db, rigId, joinId, input),
   breakJoin: (db, { rigId, joinId }, input) => recordJoinBreak(db, rigId, joinId, input),
   keepTiePhoto: (db, { tieId }, input) => keepTiePhoto(db, tieId, input),

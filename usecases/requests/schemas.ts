@@ -33,6 +33,7 @@ import {
 import {
   drillInput,
   joinKindInput,
+  openingInput,
   joinPullInput,
   personInput,
   photoInput,
@@ -108,6 +109,7 @@ export const SCHEMAS = {
   changeLength: lineChangeInput,
   replaceSegment: replacementInput,
   tieJoin: tieInput,
+  noteOpening: openingInput,
   changeJoinKind: joinKindInput,
   checkSlip: slipInput,
   breakJoin: joinPullInput,

@@ -45,9 +45,9 @@ async function takeUp(db: BoatDb, rigId: string, plan: PlannedStack & { readonly
   for (const [position, segment] of plan.segments.entries()) {
     await placeSegment(db, boatId, rigId, position, { ...segment, id: ownId(segment.id) });
   }
-  for (const { innerSegmentId, outerSegmentId, kind } of plan.joins) {
+  for (const { innerSegmentId, outerSegmentId, kind, part } of plan.joins) {
     const inner = innerSegmentId === null ? null : ownId(innerSegmentId);
-    await placeJoin(db, boatId, rigId, { innerSegmentId: inner, outerSegmentId: ownId(outerSegmentId), kind });
+    await placeJoin(db, boatId, rigId, { innerSegmentId: inner, outerSegmentId: ownId(outerSegmentId), kind, part });
   }
   const from = plan.ofRig === undefined ? null : await findRig(db, boatId, plan.ofRig);
   if (!from) return;
@@ -55,6 +55,7 @@ async function takeUp(db: BoatDb, rigId: string, plan: PlannedStack & { readonly
   const meantPlaceId = from.meantPlaceId === null ? null : (own.get(from.meantPlaceId) ?? null);
   await keepAims(db, boatId, rigId, {
     ...{ hangM: from.hangM, workingRange: from.workingRange, reach: from.reach, guides: from.guides },
+    smallestOpeningM: from.smallestOpeningM,
     ...{ meantPlaceId, dragAim: from.dragAim },
   });
 }

@@ -1,5 +1,6 @@
 import 'server-only';
 import { atBench } from '../../core/rig/line/atBench';
+import { structuresOn } from '../../core/rig/joins/structures';
 import { withKnowledge } from '../../core/rig/load/learnFromLoads';
 import type {
   DragSettingRecord,
@@ -134,9 +135,12 @@ export async function readRigs(
       .filter((join) => join.isPlanned)
       .map(asJoin);
     const ofLine = loadJoins.filter((each) => each.loadId === load?.id).map((each) => each.joinId);
-    const onLine = of<PlacedJoin>(joins)
-      .filter((join) => ofLine.includes(join.id))
-      .map(asJoin);
+    const onLine = structuresOn(
+      of<PlacedJoin>(joins)
+        .filter((join) => ofLine.includes(join.id))
+        .map(asJoin),
+      planJoins,
+    );
     const onReel = since([rig.reelSince]);
     const settings = of(dragSettings).filter(({ startedAt }) => since([rig.reelSince, rig.rodSince])(startedAt));
     const dragSetting = settings.find((setting) => setting.acceptedAt !== null) ?? null;
@@ -153,6 +157,7 @@ export async function readRigs(
       workingRange: rig.workingRange,
       reach: rig.reach,
       guides: rig.guides,
+      smallestOpeningM: rig.smallestOpeningM,
       minutes,
       fill: rig.fill,
       archivedAt: rig.archivedAt,
@@ -197,8 +202,8 @@ function since(changes: readonly (string | null)[]): (at: string) => boolean {
 
 /** A join without where it stands. */
 function asJoin(placed: PlacedJoin): JoinRecord {
-  const { id, innerSegmentId, outerSegmentId, kind, breaks, pullTested, lastTie, lastSlip } = placed;
-  return { id, innerSegmentId, outerSegmentId, kind, breaks, pullTested, lastTie, lastSlip };
+  const { id, innerSegmentId, outerSegmentId, kind, part, breaks, pullTested, lastTie, lastSlip } = placed;
+  return { id, innerSegmentId, outerSegmentId, kind, part, breaks, pullTested, lastTie, lastSlip };
 }
 
 /** Joins from the arbor outwards, as their load has them. */

@@ -129,7 +129,9 @@ export function RunSheet({ record, plan }: { record: RigRecord; plan: LoadPlan }
         <tbody>
           {plan.segments.map((segment) => {
             const stored = record.segments.find((candidate) => candidate.id === segment.id);
-            const join = record.planJoins.find((candidate) => candidate.outerSegmentId === segment.id);
+            const join = record.planJoins.find(
+              (candidate) => candidate.part === 'join' && candidate.outerSegmentId === segment.id,
+            );
             return (
               <tr key={segment.id} className="border-b border-edge">
                 <td className={cell}>

@@ -1,5 +1,6 @@
 'use client';
 
+import { useMemo } from 'react';
 import {
   DndContext,
   KeyboardSensor,
@@ -18,7 +19,10 @@ import {
 import { CSS } from '@dnd-kit/utilities';
 import { ArrowDown, ArrowUp, Copy, GripVertical, Plus, Scissors, Trash2 } from 'lucide-react';
 import { useId } from 'react';
-import { JOIN_KIND_NAMES, JOIN_KINDS } from '@/core/joins/joinKinds';
+import { JOIN_KIND_NAMES, JOIN_KINDS, MEETING_KINDS, type JoinKind } from '@/core/joins/joinKinds';
+import { choiceForParts } from '@/core/rig/joins/joinChoice';
+import { useRig } from '@/components/rig/RigProvider';
+import { endsFor, JoinAdvice } from './JoinAdvice';
 import type { BackingPurpose } from '@/core/load/backing';
 import { colourNames } from '@/core/load/colours';
 import { SEGMENT_ROLES, type LineProductRecord } from '@/core/record/record';
@@ -98,11 +102,20 @@ function Check({
   );
 }
 
+/** Joins by name: the arbor's own, or what meets two lines; what is chosen stays in the list. */
+const joinOptions = (index: number, chosen: JoinKind) =>
+  JOIN_KIND_NAMES.filter(
+    (kind) => kind === chosen || ((index === 0) === (kind === 'arbor-sliding-knot') && MEETING_KINDS.includes(kind)),
+  ).map((kind) => ({ value: kind, text: JOIN_KINDS[kind].name }));
+
 function SegmentRow({ row, index, props }: { row: StackRow; index: number; props: Props }) {
   const { draft, products, onChange, fieldError } = props;
   const change = (part: Partial<StackRow>): void => onChange(withRow(draft, row.id, part));
   const product = products.find((each) => each.id === row.productId);
   const material = product?.material;
+  const { record } = useRig();
+  const below = draft.rows[index - 1] ?? null;
+  const choice = useMemo(() => choiceForParts(record, below, row), [record, below, row]);
   const error = (field: string): string | undefined => fieldError(`segments.${index}.${field}`);
   const { attributes, listeners, setNodeRef, setActivatorNodeRef, transform, transition, isDragging } = useSortable({
     id: row.id,
@@ -195,9 +208,10 @@ function SegmentRow({ row, index, props }: { row: StackRow; index: number; props
         <ChoiceField
           label={index === 0 ? 'Join to the arbor' : 'Join below it'}
           value={row.joinKind}
-          options={JOIN_KIND_NAMES.map((kind) => ({ value: kind, text: JOIN_KINDS[kind].name }))}
-          onChange={(joinKind) => change({ joinKind })}
+          options={joinOptions(index, row.joinKind)}
+          onChange={(joinKind) => change({ joinKind, ends: endsFor(choice, joinKind) })}
         />
+        <JoinAdvice choice={choice} row={row} />
         {row.role === 'backing' && (
           <ChoiceField
             label="What it is for"

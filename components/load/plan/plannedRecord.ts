@@ -8,12 +8,16 @@ export function plannedRecord(record: RigRecord, draft: StackDraft): RigRecord |
   if (!segments || segments.length === 0) return null;
   const joins = draftJoins(draft).map((join) => ({
     ...join,
-    id: `draft-${join.outerSegmentId}`,
+    id: `draft-${join.outerSegmentId}${join.part === 'join' ? '' : ` ${join.part}`}`,
     breaks: [],
     lastTie: null,
     lastSlip: null,
     pullTested: record.planJoins.some(
-      (old) => old.outerSegmentId === join.outerSegmentId && old.kind === join.kind && old.pullTested,
+      (old) =>
+        old.outerSegmentId === join.outerSegmentId &&
+        old.part === join.part &&
+        old.kind === join.kind &&
+        old.pullTested,
     ),
   }));
   const fill = plannedFillOf(draft.fill, record.reel.fullDiameterM.value);

@@ -3,6 +3,7 @@ import { usualLevelM } from '@/core/load/defaults';
 import type { JoinKind } from '@/core/joins/joinKinds';
 import { colourNames } from '@/core/load/colours';
 import { saysColours } from '@/core/units/parseQuantity';
+import { JOIN_PLACE_PARTS, type JoinPlacePart } from '@/core/record/joins';
 import type { PlannedStack, RigRecord, SegmentRecord, SegmentRole } from '@/core/record/record';
 import { readTyped, type Typed } from '@/components/fields/typedQuantity';
 import { LIMITS } from '@/usecases/limits';
@@ -25,6 +26,14 @@ export interface StackRow {
   readonly colourLengthM?: number | null;
   readonly purpose?: BackingPurpose | null;
   readonly joinKind: JoinKind;
+  /** What the ends that meet there are made before; left out: plain. */
+  readonly ends?: JoinEnds;
+}
+
+/** What the end of the inner and of the outer line is made; null: it stays plain. */
+export interface JoinEnds {
+  readonly inner: JoinKind | null;
+  readonly outer: JoinKind | null;
 }
 
 /** In the order of winding, from the arbor outwards. */
@@ -56,10 +65,14 @@ function draftOfStack({ segments, joins, fill }: PlannedStack, record: RigRecord
       colours: segment.colours.join(', '),
       colourLengthM: segment.colourLengthM,
       purpose: segment.purpose,
-      joinKind: joins.find((join) => join.outerSegmentId === segment.id)?.kind ?? 'double-sliding-knot',
+      joinKind: partAt(joins, segment.id, 'join') ?? 'double-sliding-knot',
+      ends: { inner: partAt(joins, segment.id, 'inner'), outer: partAt(joins, segment.id, 'outer') },
     })),
   };
 }
+
+const partAt = (joins: PlannedStack['joins'], segmentId: string, part: JoinPlacePart): JoinKind | null =>
+  joins.find((join) => join.outerSegmentId === segmentId && join.part === part)?.kind ?? null;
 
 /** A kept plan as a draft for a rig: segments that the rig does not have get rows of their own. */
 export function draftOfKept(stack: PlannedStack, record: RigRecord, newId: () => string): StackDraft {
@@ -109,13 +122,16 @@ export function draftSegments(draft: StackDraft): readonly SegmentRecord[] | nul
   return segments.every((segment) => segment !== null) ? segments : null;
 }
 
-/** The joins of a draft: each row's own, at its inner end. */
-export function draftJoins(draft: StackDraft) {
-  return draft.rows.map((row, index) => ({
-    innerSegmentId: draft.rows[index - 1]?.id ?? null,
-    outerSegmentId: row.id,
-    kind: row.joinKind,
-  }));
+/** The joins of a draft: each row's own, at its inner end, with what its ends are made. */
+export function draftJoins(draft: StackDraft): PlannedStack['joins'] {
+  return draft.rows.flatMap((row, index) => {
+    const innerSegmentId = draft.rows[index - 1]?.id ?? null;
+    const wanted = { ...(innerSegmentId === null ? {} : row.ends), join: row.joinKind };
+    return JOIN_PLACE_PARTS.flatMap((part) => {
+      const kind = wanted[part] ?? null;
+      return kind === null ? [] : [{ innerSegmentId, outerSegmentId: row.id, kind, part }];
+    });
+  });
 }
 
 export function withRow(draft: StackDraft, id: string, change: Partial<StackRow>): StackDraft {

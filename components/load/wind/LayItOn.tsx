@@ -42,13 +42,15 @@ export function LayItOn({
   const braid = BRAIDS.includes(material);
   const isSolid = material === 'nylon' || material === 'fluorocarbon';
   const fill = record.reverseFills.at(-1);
-  const join = record.joins.find((candidate) => candidate.outerSegmentId === segment.segmentId);
+  const structures = record.joins.filter((candidate) => candidate.outerSegmentId === segment.segmentId);
   const minutes = (perMinute: number): string => `${Math.max(1, Math.round(now.turns / perMinute))} min`;
   const { format } = useUnits();
   return (
     <>
       <ul className="mb-3 list-disc space-y-1 pl-5 text-sm">
-        {join && <li>{joinPreparation(join.kind, format)}</li>}
+        {structures.map((each) => (
+          <li key={each.id}>{joinPreparation(each.kind, format)}</li>
+        ))}
         {first && <li>Take stickers off the spool first: salt gets under them.</li>}
         <li>
           Supply spool square to the reel: held askew it saws the line on its rim. Line leaves it the way it goes on, or

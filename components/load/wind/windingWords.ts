@@ -37,8 +37,9 @@ export function tieWords(
 ): string {
   const order = segments.filter((candidate) => candidate.wound);
   const below = order[order.indexOf(segment) - 1];
-  const join = record.joins.find((candidate) => candidate.outerSegmentId === segment.segmentId);
-  return `${join ? `Tie: ${JOIN_KINDS[join.kind].name}` : 'Join it'} ${below ? `to ${below.name}` : 'to the arbor'}.`;
+  const structures = record.joins.filter((candidate) => candidate.outerSegmentId === segment.segmentId);
+  const names = structures.map(({ kind }) => JOIN_KINDS[kind].name);
+  return `${names.length > 0 ? `Tie: ${names.join(', then ')}` : 'Join it'} ${below ? `to ${below.name}` : 'to the arbor'}.`;
 }
 
 /** What was noted at a segment's end. */

@@ -6,6 +6,7 @@ import { productStrength } from '../strength/strengthOfRig';
 import { prepFigure } from '../../joins/prepFigures';
 import { currentLine } from '../line/currentLine';
 import { linesOfJoin } from './linesOfJoin';
+import { segmentsOfJoin } from './structures';
 import { lossesBorne } from './lossesBorne';
 import { productIdNow } from '../line/woundSegments';
 
@@ -44,7 +45,7 @@ export function standingOnRig(record: RigRecord, join: JoinRecord, nowMs: number
 function wasUntied(record: RigRecord, join: JoinRecord): boolean {
   const tiedAt = join.lastTie?.at;
   if (tiedAt === undefined || record.load?.status !== 'wound') return false;
-  const sides = [join.innerSegmentId, join.outerSegmentId];
+  const sides = segmentsOfJoin(join);
   return record.load.replacements.some((each) => sides.includes(each.segmentId) && each.at > tiedAt);
 }
 
@@ -78,10 +79,10 @@ export function joinsState(record: RigRecord): StationState {
   return { state: 'done', why: because('joins-done') };
 }
 
-/** What the weaker of the two lines of a join holds (N), as far as it is known; null while neither is. */
+/** What the weaker of the lines of a structure holds (N), as far as it is known; null while neither is. */
 export function weakerLineN(record: RigRecord, join: JoinRecord): number | null {
-  const strengths = [join.innerSegmentId, join.outerSegmentId].flatMap((id) => {
-    const known = id === null ? null : productStrength(record, productIdNow(record, id)).strengthN;
+  const strengths = segmentsOfJoin(join).flatMap((id) => {
+    const known = productStrength(record, productIdNow(record, id)).strengthN;
     return known ? [known.value] : [];
   });
   return strengths.length === 0 ? null : Math.min(...strengths);

@@ -66,7 +66,7 @@ export function cutFromHook(
     pieces,
     goneJoins: joins.filter((join) => gone.has(join.outerSegmentId)),
     outermost: { segmentId: outer.id, name: outer.name, leftM: outer.lengthM - cutM },
-    outermostJoin: joins.find((join) => join.outerSegmentId === outer.id) ?? null,
+    outermostJoin: joins.find((join) => join.part === 'join' && join.outerSegmentId === outer.id) ?? null,
     leftM: line.totalLengthM - lengthM,
   });
 }

@@ -18,7 +18,8 @@ export function kitOfRig(record: RigRecord, plan: LoadPlan): KitList {
         lengthM: segment.lengthM,
         turns: segment.turns,
         wound: segment.wound,
-        joinKind: record.planJoins.find((join) => join.outerSegmentId === segment.id)?.kind ?? null,
+        joinKind:
+          record.planJoins.find((join) => join.part === 'join' && join.outerSegmentId === segment.id)?.kind ?? null,
       };
     }),
     record.reel.counter !== null,
@@ -45,7 +46,8 @@ export function adviceOnPlan(record: RigRecord, plan: LoadPlan): readonly LoadAd
         wound: segment.wound,
         colours: planned.colourLengthM === null ? planned.colours.length : segment.lengthM / planned.colourLengthM,
         purpose: planned.purpose,
-        joinKind: record.planJoins.find((join) => join.outerSegmentId === segment.id)?.kind ?? null,
+        joinKind:
+          record.planJoins.find((join) => join.part === 'join' && join.outerSegmentId === segment.id)?.kind ?? null,
         volumeM3: segment.areaM2 * segment.lengthM,
       };
     }),

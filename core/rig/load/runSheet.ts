@@ -103,7 +103,7 @@ function whatOf(
   segment: { readonly id: string; readonly name: string; readonly productId: string; readonly wound: boolean },
   tiedTo: string | null,
 ): Pick<SheetRow, 'segmentId' | 'name' | 'lineName' | 'wound' | 'joinKind' | 'tiedTo'> {
-  const join = record.planJoins.find((each) => each.outerSegmentId === segment.id);
+  const join = record.planJoins.find((each) => each.part === 'join' && each.outerSegmentId === segment.id);
   const { id: segmentId, name, wound } = segment;
   return {
     segmentId,

@@ -11,6 +11,7 @@ import { sdFromPlusMinus, summarisePulls, type PullSummary } from '../../strengt
 import type { LoadedLine } from '../../spool/loadedLine';
 import { productOf } from '../line/planForRig';
 import type { JoinRecord, LineProductRecord, RigRecord, StrengthTestRecord } from '../../record/record';
+import { strandsAt } from '../joins/structures';
 import { productIdNow } from '../line/woundSegments';
 
 /** Pulls from which a mean is believed instead of the label. */
@@ -127,6 +128,8 @@ export function strengthOfRig(
       name: joinName(join, known),
       innerSegmentId: join.innerSegmentId,
       outerSegmentId: join.outerSegmentId,
+      part: join.part,
+      strands: strandsAt(record.joins, join, basis !== 'label' && joinEfficiency(join).source === 'measured'),
       efficiency: basis === 'label' ? joinEfficiency({ ...join, breaks: [] }) : joinEfficiency(join),
       boundShare: basis === 'label' ? null : joinBoundShare(join.breaks),
     }));
@@ -136,7 +139,12 @@ export function strengthOfRig(
 /** A join by its kind and the two lines that meet, so that no two joins of a rig share a name. */
 function joinName(join: JoinRecord, segments: readonly { segmentId: string; name: string }[]): string {
   const nameOf = (id: string | null): string => segments.find((segment) => segment.segmentId === id)?.name ?? 'arbor';
-  return `${JOIN_KINDS[join.kind].name} (${nameOf(join.innerSegmentId)} – ${nameOf(join.outerSegmentId)})`;
+  const { name } = JOIN_KINDS[join.kind];
+  if (join.part === 'inner')
+    return `${name} (end of ${nameOf(join.innerSegmentId)}, to ${nameOf(join.outerSegmentId)})`;
+  if (join.part === 'outer')
+    return `${name} (end of ${nameOf(join.outerSegmentId)}, to ${nameOf(join.innerSegmentId)})`;
+  return `${name} (${nameOf(join.innerSegmentId)} – ${nameOf(join.outerSegmentId)})`;
 }
 
 function segmentStrength(record: RigRecord, segmentId: string, lengthM: number, basis: 'best' | 'label') {

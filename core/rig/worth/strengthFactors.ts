@@ -6,6 +6,7 @@ import { summarisePulls } from '../../strength/summarisePulls';
 import { PULLS } from '../../worth/measurement';
 import { meanSdAfterPulls, type Factor } from '../../worth/shareFigures';
 import { guideFactorFor } from '../drag/guideOfRig';
+import { segmentsOfJoin } from '../joins/structures';
 import { productIdNow } from '../line/woundSegments';
 import { joinEfficiency, pooledCvOf, productStrength } from '../strength/strengthOfRig';
 import type { RigRecord } from '../../record/record';
@@ -17,7 +18,7 @@ export function strengthFactors(record: RigRecord, place: StrengthPlace): readon
   if (place.kind === 'segment') return lineFactor(record, place.id);
   const join = record.joins.find((each) => each.id === place.id);
   if (!join) return [];
-  const held = [join.innerSegmentId, join.outerSegmentId].flatMap((id) => (id === null ? [] : lineFactor(record, id)));
+  const held = segmentsOfJoin(join).flatMap((id) => lineFactor(record, id));
   const weaker = held.toSorted((a, b) => a.strengthN - b.strengthN).slice(0, 1);
   const shares = sharesOf(join.breaks);
   const summary = summarisePulls(shares, null);

@@ -13,7 +13,7 @@ export default async function Joins({ params }: { params: Promise<{ boatId: stri
       people={bench.people}
       drills={bench.drills}
       windOns={windOns}
-      tested={Object.fromEntries(bench.tested.map(({ kind, efficiency }) => [kind, efficiency]))}
+      crew={bench.crew}
       now={bench.nowMs}
     />
   );
