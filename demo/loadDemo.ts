@@ -6,7 +6,7 @@ import { rigView } from '../core/rig/view/rigView';
 import type { RigRecord } from '../core/record/record';
 import { because } from '../core/reasons';
 import { schoolsFor } from '../core/joins/schools';
-import { JOIN_PLACE_PARTS } from '../core/record/joins';
+import { JOIN_PLACE_PARTS } from '../core/joins/placeParts';
 import { linesOfJoin } from '../core/rig/joins/linesOfJoin';
 import { sessionPulls } from '../core/record/sessionPulls';
 import { readBreak } from '../core/strength/readBreak';

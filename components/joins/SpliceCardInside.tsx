@@ -2,7 +2,7 @@
 
 import { useState } from 'react';
 import { guessedDiameter } from '@/core/gear/lineDiameter';
-import type { LinesToJoin } from '@/core/joins/prepFigures';
+import type { LinesToJoin } from '@/core/joins/joinedLine';
 import type { PrepFigureName } from '@/core/joins/schools';
 import { PLUS_MINUS_SDS } from '@/core/numerics/propagate';
 import { QuantityField, useQuantity } from '@/components/fields/QuantityField';

@@ -1,4 +1,5 @@
-import { prepFigure, type LinesToJoin, type PrepFigure } from '@/core/joins/prepFigures';
+import { prepFigure, type PrepFigure } from '@/core/joins/prepFigures';
+import type { LinesToJoin } from '@/core/joins/joinedLine';
 import type { PrepFigureName } from '@/core/joins/schools';
 import type { Reason } from '@/core/reasons';
 import { formatQuantity, type Formatter } from '@/words/format';

@@ -1,6 +1,6 @@
 import { PULLS_FOR_EFFICIENCY } from '@/core/joins/joinEfficiency';
 import { JOIN_KINDS } from '@/core/joins/joinKinds';
-import { JOIN_PLACE_PARTS } from '@/core/record/joins';
+import { JOIN_PLACE_PARTS } from '@/core/joins/placeParts';
 import type { JoinRecord, RigRecord } from '@/core/record/record';
 import { joinEfficiency } from '@/core/rig/strength/strengthOfRig';
 import { PLUS_MINUS_SDS } from '@/core/numerics/propagate';

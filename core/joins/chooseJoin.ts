@@ -1,7 +1,7 @@
 import { PLUS_MINUS_SDS } from '../numerics/propagate';
 import type { Known } from '../provenance/source';
 import { because, type Reason } from '../reasons';
-import type { JoinPlacePart } from '../record/joins';
+import type { JoinPlacePart } from './placeParts';
 import { endsOf, isMono, type LineToJoin, type MadeEnd } from './ends';
 import { DEFAULT_EFFICIENCY_SD, END_MAKERS, JOIN_KINDS, MEETING_KINDS, type JoinKind } from './joinKinds';
 import { JOIN_WORK, joinBulkM } from './joinWork';

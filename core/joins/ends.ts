@@ -1,6 +1,6 @@
 import { because, type Reason } from '../reasons';
 import type { JoinKind } from './joinKinds';
-import type { JoinedLine } from './prepFigures';
+import type { JoinedLine } from './joinedLine';
 
 /** How a line is made, where that decides what can be made of its end; null: nobody has said. */
 export const CONSTRUCTIONS = ['bonded sheath', 'loose sheath', 'looped ends', 'bare ends', 'hard', 'soft'] as const;

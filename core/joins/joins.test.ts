@@ -1,6 +1,7 @@
 import { JOIN_KIND_NAMES } from './joinKinds';
 import { joinStanding } from './joinState';
-import { prepFigure, type JoinedLine, type LinesToJoin } from './prepFigures';
+import { prepFigure } from './prepFigures';
+import type { JoinedLine, LinesToJoin } from './joinedLine';
 import { schoolById, SCHOOLS, schoolsOf } from './schools';
 
 const line = (material: string, diameterM: number, strengthN: number | null = 100): JoinedLine => ({

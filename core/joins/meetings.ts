@@ -47,7 +47,10 @@ export function whyNoMeeting(kind: JoinKind, inner: EndToJoin, outer: EndToJoin)
       return swivel(inner, outer);
     case 'arbor-sliding-knot':
       return because('only-at-the-arbor');
-    default:
+    case 'loop-splice':
+    case 'long-loop-twist':
+    case 'tied-loop':
+    case 'wire-loop':
       return because('makes-an-end');
   }
 }

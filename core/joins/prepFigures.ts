@@ -1,22 +1,7 @@
-import type { Known } from '../provenance/source';
 import { because, type Reason } from '../reasons';
 import { requirePositive } from '../result';
+import type { LinesToJoin } from './joinedLine';
 import type { PrepFigureName } from './schools';
-
-/** The two lines that meet, and the reel that a loop may have to pass. Null for the arbor. */
-export interface LinesToJoin {
-  readonly inner: JoinedLine | null;
-  readonly outer: JoinedLine;
-  readonly reel: { readonly fullDiameterM: number; readonly widthM: number; readonly arborDiameterM: number };
-}
-
-export interface JoinedLine {
-  readonly name: string;
-  readonly material: string;
-  readonly diameterM: number;
-  /** What it holds (N), or null when nothing is known. */
-  readonly strengthN: Known | null;
-}
 
 /** A figure that a step of a guide asks for, worked out for the very line. */
 export interface PrepFigure {

@@ -1,5 +1,5 @@
 import type { JoinKind } from './joinKinds';
-import type { LinesToJoin } from './prepFigures';
+import type { LinesToJoin } from './joinedLine';
 import { ARBOR_SCHOOLS } from './schools/arbor';
 import { KNOT_SCHOOLS } from './schools/knots';
 import { LOOP_SCHOOLS } from './schools/loops';

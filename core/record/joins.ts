@@ -1,9 +1,6 @@
 import type { JoinPull } from '../joins/joinEfficiency';
 import type { JoinKind } from '../joins/joinKinds';
-
-/** Where at a place a structure is: between the two lines, or in the end of one of them. */
-export const JOIN_PLACE_PARTS = ['inner', 'outer', 'join'] as const;
-export type JoinPlacePart = (typeof JOIN_PLACE_PARTS)[number];
+import type { JoinPlacePart } from '../joins/placeParts';
 
 export interface JoinRecord {
   readonly id: string;

@@ -1,6 +1,6 @@
 import type { JoinKind } from '../joins/joinKinds';
 import type { BackingPurpose } from '../load/backing';
-import type { JoinPlacePart } from './joins';
+import type { JoinPlacePart } from '../joins/placeParts';
 import type { PlannedFill } from '../load/fillTarget';
 
 export const SEGMENT_ROLES = ['backing', 'running line', 'weighted line', 'top shot', 'leader', 'fly line'] as const;

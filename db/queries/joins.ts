@@ -1,6 +1,7 @@
 import { PULLS_FOR_EFFICIENCY } from '../../core/joins/joinEfficiency';
 import type { JoinKind } from '../../core/joins/joinKinds';
-import type { BoatJoinBreakRecord, JoinPlacePart, JoinRecord } from '../../core/record/record';
+import type { BoatJoinBreakRecord, JoinRecord } from '../../core/record/record';
+import type { JoinPlacePart } from '../../core/joins/placeParts';
 import type { Queryable } from '../withBoat';
 import { CADENCE_DRILLS, JOIN_TIES } from '../tables/measurements';
 import { insertRow, type NewRowOf } from '../tables/table';

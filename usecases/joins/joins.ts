@@ -5,7 +5,7 @@ import { meanShare } from '../../core/joins/joinEfficiency';
 import type { JoinKind } from '../../core/joins/joinKinds';
 import { schoolById } from '../../core/joins/schools';
 import type { PersonRecord } from '../../core/record/crew';
-import { JOIN_PLACE_PARTS } from '../../core/record/joins';
+import { JOIN_PLACE_PARTS } from '../../core/joins/placeParts';
 import { insertPerson, listPeople } from '../../db/queries/boats';
 import {
   insertDrill,

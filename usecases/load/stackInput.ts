@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { END_MAKERS, JOIN_KIND_NAMES } from '../../core/joins/joinKinds';
 import { BACKING_PURPOSES } from '../../core/load/backing';
-import { JOIN_PLACE_PARTS } from '../../core/record/joins';
+import { JOIN_PLACE_PARTS } from '../../core/joins/placeParts';
 import { SEGMENT_ROLES } from '../../core/record/record';
 import { idSchema, nameSchema, text, versionSchema, within } from '../inputs';
 import { LIMITS } from '../limits';

@@ -1,6 +1,6 @@
 import 'server-only';
 import { atBench } from '../../core/rig/line/atBench';
-import { structuresOn } from '../../core/rig/joins/structures';
+import { structuresOn } from '../../core/rig/line/structures';
 import { withKnowledge } from '../../core/rig/load/learnFromLoads';
 import type {
   DragSettingRecord,

@@ -21,7 +21,12 @@ describe('a stack being edited', () => {
 
   it('starts as what is stored', () => {
     expect(draftSegments(draft)).toEqual(plannedRig().segments);
-    expect(draftJoins(draft)[1]).toEqual({ innerSegmentId: 's0', outerSegmentId: 's1', kind: 'sheath-over-mono', part: 'join' });
+    expect(draftJoins(draft)[1]).toEqual({
+      innerSegmentId: 's0',
+      outerSegmentId: 's1',
+      kind: 'sheath-over-mono',
+      part: 'join',
+    });
     const ends = withRow(draft, 's1', { joinKind: 'loop-to-loop', ends: { inner: 'loop-splice', outer: null } });
     expect(draftJoins(ends).filter(({ outerSegmentId }) => outerSegmentId === 's1')).toEqual([
       { innerSegmentId: 's0', outerSegmentId: 's1', kind: 'loop-splice', part: 'inner' },

@@ -3,7 +3,7 @@ import { usualLevelM } from '@/core/load/defaults';
 import type { JoinKind } from '@/core/joins/joinKinds';
 import { colourNames } from '@/core/load/colours';
 import { saysColours } from '@/core/units/parseQuantity';
-import { JOIN_PLACE_PARTS, type JoinPlacePart } from '@/core/record/joins';
+import { JOIN_PLACE_PARTS, type JoinPlacePart } from '@/core/joins/placeParts';
 import type { PlannedStack, RigRecord, SegmentRecord, SegmentRole } from '@/core/record/record';
 import { readTyped, type Typed } from '@/components/fields/typedQuantity';
 import { LIMITS } from '@/usecases/limits';

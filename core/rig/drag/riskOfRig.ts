@@ -9,7 +9,7 @@ import type { LoadedLine } from '../../spool/loadedLine';
 import type { RigStrength } from '../../strength/rigStrength';
 import type { StrengthKnown } from '../../strength/strengthDraws';
 import { summarisePulls } from '../../strength/summarisePulls';
-import { segmentsOfJoin, strandsAt } from '../joins/structures';
+import { segmentsOfJoin, strandsAt } from '../line/structures';
 import { productIdNow } from '../line/woundSegments';
 import { joinEfficiency, pooledCvOf, productStrength, PULLS_FOR_A_MEAN } from '../strength/strengthOfRig';
 import type { JoinRecord, RigRecord } from '../../record/record';

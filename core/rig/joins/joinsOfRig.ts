@@ -6,7 +6,7 @@ import { productStrength } from '../strength/strengthOfRig';
 import { prepFigure } from '../../joins/prepFigures';
 import { currentLine } from '../line/currentLine';
 import { linesOfJoin } from './linesOfJoin';
-import { segmentsOfJoin } from './structures';
+import { segmentsOfJoin } from '../line/structures';
 import { lossesBorne } from './lossesBorne';
 import { productIdNow } from '../line/woundSegments';
 

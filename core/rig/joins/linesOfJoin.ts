@@ -1,5 +1,5 @@
 import type { LineToJoin } from '../../joins/ends';
-import type { LinesToJoin } from '../../joins/prepFigures';
+import type { LinesToJoin } from '../../joins/joinedLine';
 import type { JoinRecord, RigRecord } from '../../record/record';
 import { productOf } from '../line/planForRig';
 import { productIdNow } from '../line/woundSegments';

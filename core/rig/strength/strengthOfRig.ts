@@ -11,7 +11,7 @@ import { sdFromPlusMinus, summarisePulls, type PullSummary } from '../../strengt
 import type { LoadedLine } from '../../spool/loadedLine';
 import { productOf } from '../line/planForRig';
 import type { JoinRecord, LineProductRecord, RigRecord, StrengthTestRecord } from '../../record/record';
-import { strandsAt } from '../joins/structures';
+import { strandsAt } from '../line/structures';
 import { productIdNow } from '../line/woundSegments';
 
 /** Pulls from which a mean is believed instead of the label. */

@@ -6,7 +6,7 @@ import { summarisePulls } from '../../strength/summarisePulls';
 import { PULLS } from '../../worth/measurement';
 import { meanSdAfterPulls, type Factor } from '../../worth/shareFigures';
 import { guideFactorFor } from '../drag/guideOfRig';
-import { segmentsOfJoin } from '../joins/structures';
+import { segmentsOfJoin } from '../line/structures';
 import { productIdNow } from '../line/woundSegments';
 import { joinEfficiency, pooledCvOf, productStrength } from '../strength/strengthOfRig';
 import type { RigRecord } from '../../record/record';
