@@ -111,13 +111,18 @@ export function JoinChooser({ join, crew }: { join: JoinRecord; crew: CrewKnows 
         ))}
       </ol>
       {impossible.length > 0 && (
-        <ul className="mt-3 list-disc pl-5 text-sm text-ink-soft">
-          {impossible.map(({ kind, why }) => (
-            <li key={kind}>
-              {JOIN_KINDS[kind].name}: {say(why)}
-            </li>
-          ))}
-        </ul>
+        <details className="mt-3 text-sm text-ink-soft">
+          <summary className="flex min-h-11 cursor-pointer items-center font-semibold text-chalk">
+            Why not the other {impossible.length}
+          </summary>
+          <ul className="list-disc pl-5">
+            {impossible.map(({ kind, why }) => (
+              <li key={kind}>
+                {JOIN_KINDS[kind].name}: {say(why)}
+              </li>
+            ))}
+          </ul>
+        </details>
       )}
     </CollapsibleCard>
   );

@@ -1,6 +1,8 @@
 'use client';
 
+import Link from 'next/link';
 import { useState } from 'react';
+import { knotsPath } from '@/components/shell/paths';
 import type { JoinStanding } from '@/core/joins/joinState';
 import type { CrewKnows } from '@/core/joins/chooseJoin';
 import type { JoinRecord } from '@/core/record/record';
@@ -77,6 +79,12 @@ export function JoinsStation({
               />
             ))}
           </ol>
+          <Link
+            href={knotsPath(record.boat.id, next.kind)}
+            className="mt-2 flex min-h-11 items-center text-sm text-chalk underline underline-offset-4"
+          >
+            Look any knot up, step by step
+          </Link>
         </Card>
         <JoinChooser key={`choose-${next.id}`} join={next} crew={crew} />
         <WindOns windOns={windOns} people={people} />

@@ -19,6 +19,7 @@ import type { Formatter } from '@/words/format';
 import { CAUTIONS, SCHOOL_SOURCES, stepWords } from '@/words/guide';
 import { SCHOOL_NAMES } from '@/words/hands';
 import { figureWords } from './figureWords';
+import { countWords } from './stepCount';
 import { placeWords } from './joinLines';
 import { linesOfJoin } from '@/core/rig/joins/linesOfJoin';
 import { NOBODY, peopleOptions, type Person } from './joinsBench';
@@ -28,9 +29,6 @@ import { TensionCheck } from './TensionCheck';
 
 /** Loaded when it is first asked for. */
 const TieBench = dynamic(() => import('./TieBench').then(({ TieBench: loaded }) => loaded), { ssr: false });
-
-const countWords = ({ times }: GuideStep): string =>
-  times ? ` Count: ${times.least === times.most ? times.least : `${times.least} to ${times.most}`}.` : '';
 
 /** Text of a step with its count and its figure for these very lines. */
 export function wordsOfStep(step: GuideStep, figure: string | null, format: Formatter): string {

@@ -1,10 +1,11 @@
 'use client';
 
 import { Command } from 'cmdk';
-import { useRouter } from 'next/navigation';
+import { usePathname, useRouter } from 'next/navigation';
 import { Dialog } from 'radix-ui';
 import { useUnits } from '@/components/units/UnitsProvider';
-import type { Place } from './paths';
+import { JOIN_KIND_NAMES, JOIN_KINDS } from '@/core/joins/joinKinds';
+import { knotsPath, type Place } from './paths';
 
 const ITEM =
   'flex min-h-11 cursor-pointer items-center gap-2 px-3 data-[selected=true]:bg-rule data-[selected=true]:text-rule-ink';
@@ -18,6 +19,14 @@ const KEYS: readonly [string, string][] = [
   ['Tab', 'the next field or button'],
 ];
 
+/** Every way to join, by its plain name and by those under which handbooks have it. */
+const knotPlaces = (boatId: string): readonly Place[] =>
+  JOIN_KIND_NAMES.map((kind) => ({
+    label: `How to tie: ${JOIN_KINDS[kind].name}`,
+    path: knotsPath(boatId, kind),
+    alsoCalled: JOIN_KINDS[kind].alsoKnownAs,
+  }));
+
 /** Places and commands to be found by name, or the keys. */
 export function Palette({
   shows,
@@ -29,6 +38,9 @@ export function Palette({
   onClose: () => void;
 }) {
   const router = useRouter();
+  // Knots are those of the boat that is open.
+  const boatId = /^\/boats\/([^/]+)/.exec(usePathname())?.[1];
+  const knots = boatId ? knotPlaces(boatId) : [];
   const { setUnits } = useUnits();
   const run = (work: () => void) => () => {
     onClose();
@@ -63,14 +75,16 @@ export function Palette({
               />
               <Command.List className="max-h-80 overflow-y-auto py-1">
                 <Command.Empty className="px-3 py-4 text-ink-soft">Nothing here is called that.</Command.Empty>
-                {places.map((place) => (
+                {[...places, ...knots].map((place) => (
                   <Command.Item
                     key={place.path}
                     value={place.label}
+                    keywords={[...(place.alsoCalled ?? [])]}
                     onSelect={run(() => router.push(place.path))}
                     className={ITEM}
                   >
                     {place.label}
+                    {place.alsoCalled && <span className="text-sm text-ink-soft">{place.alsoCalled.join(', ')}</span>}
                   </Command.Item>
                 ))}
                 <Command.Item

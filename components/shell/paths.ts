@@ -1,3 +1,4 @@
+import type { JoinKind } from '@/core/joins/joinKinds';
 import type { Material } from '@/core/materials/materials';
 import { STATIONS, type Station } from '@/core/record/stations';
 
@@ -10,6 +11,9 @@ export const quickDragPath = (boatId: string): string => `/boats/${boatId}/quick
 /** Where a line is put on record of which somebody said what it is, and its label (N) where they know it. */
 export const quickLinePath = (boatId: string, material: Material, labelN: number | null): string =>
   `${gearPath(boatId)}?material=${encodeURIComponent(material)}${labelN === null ? '' : `&labelN=${labelN}`}`;
+/** How knots are tied, one of them open. */
+export const knotsPath = (boatId: string, kind?: JoinKind): string =>
+  `/boats/${boatId}/knots${kind === undefined ? '' : `?knot=${kind}`}`;
 export const rigPath = (boatId: string, rigId: string): string => `/boats/${boatId}/rigs/${rigId}`;
 export const stationPath = (boatId: string, rigId: string, station: Station): string =>
   `${rigPath(boatId, rigId)}/${station}`;
@@ -32,9 +36,11 @@ export const windingPath = (boatId: string, rigId: string, loadId: string | null
 /** What was done on a rig, and the way back. */
 export const historyPath = (boatId: string, rigId: string): string => `${rigPath(boatId, rigId)}/history`;
 
+/** @property alsoCalled other words by which it is found */
 export interface Place {
   readonly label: string;
   readonly path: string;
+  readonly alsoCalled?: readonly string[];
 }
 
 /** The places of one rig, for the palette and the number keys. */

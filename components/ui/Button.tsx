@@ -9,7 +9,8 @@ const LOOKS: Readonly<Record<Weight, string>> = {
   main: 'bg-chalk text-on-chalk border-chalk hover:brightness-110',
   plain:
     'bg-card text-ink border-edge-strong hover:bg-paper aria-pressed:border-ink aria-pressed:bg-ink aria-pressed:text-card',
-  quiet: 'bg-transparent text-chalk border-transparent underline decoration-1 underline-offset-4 hover:decoration-2',
+  quiet:
+    'bg-transparent text-chalk border-transparent underline decoration-1 underline-offset-4 hover:decoration-2 aria-pressed:border-chalk aria-pressed:no-underline',
 };
 
 interface Props extends ButtonHTMLAttributes<HTMLButtonElement> {

@@ -1,12 +1,22 @@
 'use client';
 
+import { useMemo } from 'react';
 import type { GuideStep, School } from '@/core/joins/schools';
 import { SCENE, type Body, type Mark } from './scene';
 import { stepScene } from './stepScene';
-import { sampled, type Look, type Point3, type Strand } from './strand';
+import { crossings, fromTheEnd, sampled, type Look, type Point3, type Strand } from './strand';
 
-/** How long a step's line takes to be laid (s). */
-const LAY_S = 2.6;
+/** How long a step's line takes to be laid (s), at its usual pace and slowly. */
+const LAY_S = { usual: 2.6, slow: 7 } as const;
+
+/** How a drawing is looked at: from the side or the end, at which pace, standing still or not. */
+export interface Viewing {
+  readonly side: 'side' | 'end';
+  readonly pace: keyof typeof LAY_S;
+  readonly isPaused: boolean;
+}
+
+export const USUAL_VIEWING: Viewing = { side: 'side', pace: 'usual', isPaused: false };
 
 const LOOKS: Readonly<Record<Look, string>> = {
   inner: 'stroke-[#5d7a48] dark:stroke-[#93b579]',
@@ -26,25 +36,44 @@ interface Piece {
   readonly isLast: boolean;
 }
 
-function piecesOf(strand: Strand, name: number): readonly Piece[] {
+/** When a share of a strand is laid (s); null where it lies already. */
+function laidAtS({ laidFrom }: Strand, share: number, pace: Viewing['pace']): number | null {
+  return share >= laidFrom && laidFrom < 1 ? (LAY_S[pace] * (share - laidFrom)) / (1 - laidFrom) : null;
+}
+
+function piecesOf(strand: Strand, name: number, pace: Viewing['pace']): readonly Piece[] {
   const points = sampled(strand);
   const dashed = strand.look === 'buried';
   return points.slice(1).flatMap((to, index): Piece[] => {
     const from = points[index];
     if (!from || (dashed && index % 4 > 1)) return [];
     const share = index / (points.length - 1);
-    const isLaid = share >= strand.laidFrom;
     return [
       {
         key: `${name} ${index}`,
         from,
         to,
         strand,
-        atS: isLaid ? (LAY_S * (share - strand.laidFrom)) / (1 - strand.laidFrom) : null,
+        atS: laidAtS(strand, share, pace),
         isLast: index === points.length - 2,
       },
     ];
   });
+}
+
+/** What a step looks like: pieces from the farthest to the nearest, and the crossings that it makes. */
+function drawn(school: School, step: GuideStep, side: Viewing['side'], pace: Viewing['pace']) {
+  const scene = stepScene(school, step);
+  const strands = side === 'end' ? scene.strands.map((strand) => fromTheEnd(strand, SCENE)) : scene.strands;
+  const pieces = strands
+    .flatMap((strand, index) => piecesOf(strand, index, pace))
+    .toSorted((a, b) => a.from.z + a.to.z - b.from.z - b.to.z);
+  return {
+    scene,
+    behind: pieces.filter((piece) => piece.from.z + piece.to.z < 0),
+    before: pieces.filter((piece) => piece.from.z + piece.to.z >= 0),
+    lit: litCrossings(strands, pace),
+  };
 }
 
 /**
@@ -56,41 +85,62 @@ export function StepDrawing({
   step,
   hand,
   words,
+  viewing = USUAL_VIEWING,
 }: {
   school: School;
   step: GuideStep;
   hand: 'left' | 'right';
   words: string;
+  viewing?: Viewing;
 }) {
-  const scene = stepScene(school, step);
-  const pieces = scene.strands
-    .flatMap((strand, index) => piecesOf(strand, index))
-    .toSorted((a, b) => a.from.z + a.to.z - b.from.z - b.to.z);
-  const behind = pieces.filter((piece) => piece.from.z + piece.to.z < 0);
-  const before = pieces.filter((piece) => piece.from.z + piece.to.z >= 0);
+  const { side, pace, isPaused } = viewing;
+  const isFromEnd = side === 'end';
+  const { scene, behind, before, lit } = useMemo(() => drawn(school, step, side, pace), [school, step, side, pace]);
   return (
     <svg
       key={`${school.id} ${step.id}`}
       viewBox={`0 0 ${SCENE.width} ${SCENE.height}`}
       role="img"
       aria-label={`Drawing: ${words}`}
-      className="block w-full rounded-sm bg-card"
+      className={`block w-full rounded-sm bg-card ${isPaused ? 'stands-still' : ''}`}
       style={{ transform: hand === 'left' ? 'scaleX(-1)' : undefined }}
     >
       {behind.map((piece) => (
         <PieceLine key={piece.key} piece={piece} />
       ))}
-      {scene.bodies?.map((body) => (
-        <BodyShape key={`${body.look} ${body.x} ${body.y}`} body={body} />
-      ))}
+      {!isFromEnd && scene.bodies?.map((body) => <BodyShape key={`${body.look} ${body.x} ${body.y}`} body={body} />)}
       {before.map((piece) => (
         <PieceLine key={piece.key} piece={piece} />
       ))}
-      {scene.marks?.map((mark) => (
-        <MarkShape key={`${mark.kind} ${mark.x} ${mark.y}`} mark={mark} />
+      {lit.map(({ x, y, atS }) => (
+        <circle
+          key={`${x} ${y}`}
+          cx={x}
+          cy={y}
+          r={7}
+          className="lit-crossing fill-none stroke-rule stroke-[3]"
+          style={{ animationDelay: `${atS.toFixed(2)}s` }}
+        />
       ))}
+      {!isFromEnd && scene.marks?.map((mark) => <MarkShape key={`${mark.kind} ${mark.x} ${mark.y}`} mark={mark} />)}
     </svg>
   );
+}
+
+/** The crossings that this step makes, each lit as the line reaches it. */
+function litCrossings(strands: readonly Strand[], pace: Viewing['pace']) {
+  return strands
+    .filter(({ laidFrom, look }) => laidFrom < 1 && look !== 'buried')
+    .flatMap((laid) =>
+      strands.flatMap((other) =>
+        (other.look === 'buried' ? [] : crossings(laid, other)).flatMap(({ x, y, along: [share, second] }) => {
+          // Of a strand over itself, what is laid last makes the crossing.
+          const atS = laidAtS(laid, laid === other ? Math.max(share, second) : share, pace);
+          return atS === null ? [] : [{ x: Math.round(x), y: Math.round(y), atS }];
+        }),
+      ),
+    )
+    .filter((each, index, all) => all.findIndex(({ x, y }) => x === each.x && y === each.y) === index);
 }
 
 /** A short piece of line with a rim of the ground on either side, so that it parts what lies under it. */

@@ -13,7 +13,7 @@ import {
   wraps,
 } from './shapes';
 import { stepScene } from './stepScene';
-import { crossings, sampled, type Point3, type Strand } from './strand';
+import { crossings, fromTheEnd, sampled, type Point3, type Strand } from './strand';
 
 const strand = (controls: readonly Point3[]): Strand => lying('inner', 5, controls);
 const axis = strand(straight(p(0, 70), p(320, 70), 12));
@@ -108,6 +108,26 @@ describe('drawings of the guides', () => {
         }
       }
     }
+  });
+
+  it('lie inside the picture from the end too, what was at the right nearest', () => {
+    for (const school of SCHOOLS) {
+      for (const step of school.steps) {
+        for (const each of stepScene(school, step).strands) {
+          const points = sampled(fromTheEnd(each, SCENE));
+          const [xs, ys] = [points.map(({ x }) => x), points.map(({ y }) => y)];
+          expect(Math.min(...xs, ...ys)).toBeGreaterThan(0);
+          expect(Math.max(...xs)).toBeLessThan(SCENE.width);
+          expect(Math.max(...ys)).toBeLessThan(SCENE.height);
+        }
+      }
+    }
+    const turns = fromTheEnd(strand(wraps(80, 160, 3, 72, 12)), SCENE);
+    const ring = sampled(turns).filter(({ z }) => z > 90 && z < 150);
+    // Turns round a line are a ring round its end, as high as it is wide but for the scale.
+    const spread = (of: 'x' | 'y') =>
+      Math.max(...ring.map((each) => each[of])) - Math.min(...ring.map((each) => each[of]));
+    expect(spread('y') / spread('x')).toBeCloseTo(0.55, 1);
   });
 
   it('lay something in every step in which a hand ties', () => {

@@ -39,6 +39,22 @@ export function sampled({ controls }: Strand): readonly Point3[] {
   return [0, ...shares].map((at) => ({ x: x(at), y: y(at), z: z(at) }));
 }
 
+/** How much more is seen of what is nearer and farther, looking along the line: a drawing is far longer than deep. */
+const DEPTH_SCALE = 2.2;
+
+/** The same strand as seen from its right end, along the line: what was deep lies across, what was at the right is nearest. */
+export function fromTheEnd(
+  strand: Strand,
+  { width, axisY }: { readonly width: number; readonly axisY: number },
+): Strand {
+  const controls = strand.controls.map(({ x, y, z }) => ({
+    x: width / 2 + DEPTH_SCALE * z,
+    y: axisY + 0.55 * DEPTH_SCALE * (y - axisY),
+    z: x,
+  }));
+  return { ...strand, controls };
+}
+
 /** A place where, as drawn, one strand passes over another (or over itself). */
 export interface Crossing {
   readonly x: number;
