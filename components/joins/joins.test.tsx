@@ -50,7 +50,10 @@ describe('the joins of a rig', () => {
       at: '2026-04-01T10:00:00.000Z',
     };
     show({ ...rig, joins: rig.joins.map((join) => (join.id === 'j2' ? { ...join, lastTie } : join)) });
-    const rows = screen.getAllByRole('button', { pressed: false }).map((row) => row.textContent);
+    const list = screen.getByRole('button', { name: /^the arbor to Backing/ }).closest('ol') ?? document.body;
+    const rows = within(list)
+      .getAllByRole('button', { pressed: false })
+      .map((row) => row.textContent);
     expect(rows.at(-1)).toMatch(
       /Lead core to Top shot.*tied and pulled.*9 days ago by Left of two, seated with 3\.06 kg/,
     );

@@ -152,8 +152,8 @@ export function stepFight(
   return {
     timeS,
     lineOutM,
-    distanceM: Math.min(distanceM, lineOutM + tipForceN * giving),
-    speedMS: slackened(speedMS, tipForceN, distanceM, lineOutM),
+    distanceM,
+    speedMS,
     mood,
     moodEndsS,
     stamina,
@@ -175,11 +175,6 @@ export function stepFight(
             ? 'landed'
             : null,
   };
-}
-
-/** A tired fish is led in: it does not swim past the line that is out. */
-function slackened(speedMS: number, tipForceN: number, distanceM: number, lineOutM: number): number {
-  return tipForceN === 0 && distanceM > lineOutM ? Math.min(speedMS, 0) : speedMS;
 }
 
 function nextMood(before: FightState, timeS: number, chance: () => number): Pick<FightState, 'mood' | 'moodEndsS'> {
