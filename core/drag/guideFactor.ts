@@ -75,7 +75,7 @@ export function estimatedGuideFactor(rodAngleRad: number, friction: Known = DEFA
 export function measuredGuideFactor(
   bentN: readonly number[],
   straightN: readonly number[],
-  scaleRelativeSd = ERRORS.pullShare.sd,
+  scaleRelativeSd: number = ERRORS.pullShare.sd,
 ): Outcome<Known, 'guide-below-one'> {
   const [bent, straight] = [meanOf(bentN, scaleRelativeSd), meanOf(straightN, scaleRelativeSd)];
   requirePositive('measuredGuideFactor', { bent: bent.mean, straight: straight.mean });
