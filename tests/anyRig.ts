@@ -276,6 +276,8 @@ function anyJoins(draw: Draw, segments: RigRecord['segments']): RigRecord['joins
             person,
             note: '',
             hasPhoto: false,
+            drags: draw.whole(0, 40),
+            fish: draw.whole(0, 60),
             at: at(2),
           }
         : null,

@@ -69,6 +69,7 @@ const ACTS: Readonly<Record<string, ((asked: Asked, say: Say) => string) | null>
     `${length(say, 'changeM')} ${CHANGES[asked.text('reason')] ?? 'changed on'} ${asked.place('segmentId')}`,
   replaceSegment: (asked, say) => `${asked.place('segmentId')} replaced by ${length(say, 'lengthM')} of new line`,
   tieJoin: (asked) => `A join was tied: ${schoolName(asked.text('school'))}`,
+  noteFish: () => 'A fish was fought',
   noteOpening: () => 'The smallest opening that a join has to pass was noted',
   changeJoinKind: (asked) => `Another join was chosen: ${JOIN_KINDS[asked.text('kind') as JoinKind]?.name ?? ''}`,
   checkSlip: () => 'The mark at the arbor was looked at',

@@ -55,5 +55,6 @@ export const LOG_WORDS: WordsFor<typeof LOG_REASONS> = {
   'drag-set': ({ forceN }, say) => `Drag set with a scale to ${say.force(forceN)} at the tip.`,
   'slip-looked-at': ({ found }, say) => `Mark at the arbor looked at: ${say.reason(found)}`,
   'join-broken': ({ share }, say) => `Join pulled to the break: ${say.percent(share)} of the weaker line.`,
+  'fish-fought': 'A fish was fought on it.',
   tied: ({ outer, school }) => `Tied below ${outer}: ${schoolName(school)}.`,
 };

@@ -12,10 +12,11 @@ import { UndoButton } from '@/components/bench/UndoButton';
 import { Card } from '@/components/ui/Card';
 import { schoolName } from '@/words/hands';
 import { useUnits } from '@/components/units/UnitsProvider';
+import { FishFought } from './FishFought';
 import { CadenceTrainer } from './CadenceTrainer';
 import { JoinBreaks } from './JoinBreaks';
 import { JoinChooser } from './JoinChooser';
-import { joinsInOrder, kindWords, placeWords, type JoinPlace } from './joinLines';
+import { joinsInOrder, kindWords, placeWords, wornWords, type JoinPlace } from './joinLines';
 import { TieGuide } from './TieGuide';
 import { SlipCheck } from './SlipCheck';
 import { SpliceCard } from './SpliceCard';
@@ -85,6 +86,7 @@ export function JoinsStation({
           >
             Look any knot up, step by step
           </Link>
+          <FishFought />
         </Card>
         <JoinChooser key={`choose-${next.id}`} join={next} crew={crew} />
         <WindOns windOns={windOns} people={people} />
@@ -116,7 +118,7 @@ function JoinRow({
 }) {
   const { record } = useRig();
   const { format } = useUnits();
-  const { standing, ageDays, boreLoss } = standingOnRig(record, join, now);
+  const { standing, ageDays, wornBy, boreLoss } = standingOnRig(record, join, now);
   const tie = join.lastTie;
   return (
     <li className={`border-l-4 ${picked ? 'border-chalk bg-paper' : 'border-rule bg-paper/50'}`}>
@@ -136,6 +138,7 @@ function JoinRow({
             </>
           )}
         </span>
+        {wornBy.length > 0 && <span className="block text-sm font-semibold text-stop">{wornWords(wornBy, tie)}</span>}
         {boreLoss && (
           <span className="block text-sm font-semibold text-stop">
             Line tore off beyond it since it was tied: tie it anew.

@@ -1,6 +1,8 @@
 import { PULLS_FOR_EFFICIENCY } from '@/core/joins/joinEfficiency';
 import { JOIN_KINDS } from '@/core/joins/joinKinds';
 import { JOIN_PLACE_PARTS } from '@/core/joins/placeParts';
+import type { JoinWear } from '@/core/joins/joinState';
+import { many } from '@/words/dictionary';
 import type { JoinRecord, RigRecord } from '@/core/record/record';
 import { joinEfficiency } from '@/core/rig/strength/strengthOfRig';
 import { PLUS_MINUS_SDS } from '@/core/numerics/propagate';
@@ -40,6 +42,16 @@ export function efficiencyWords(join: JoinRecord, format: Formatter): string {
       ? `by ${usable} breaks`
       : `a default until ${missing} more sample${missing === 1 ? '' : 's'} of it ${missing === 1 ? 'is' : 'are'} broken`;
   return `Keeps ${format.percent(value)} ± ${(100 * PLUS_MINUS_SDS * sd).toFixed(0)} % of the weaker line, ${basis}.`;
+}
+
+/** What a join has borne since it was tied, where that makes it due. */
+export function wornWords(wornBy: readonly JoinWear[], tie: JoinRecord['lastTie']): string {
+  const borne: Readonly<Record<JoinWear, string>> = {
+    age: 'its age',
+    drags: many(tie?.drags ?? 0, 'drag') + ' set through it',
+    fish: `${tie?.fish ?? 0} fish fought on it`,
+  };
+  return `Tie it anew: ${wornBy.map((wear) => borne[wear]).join(', ')}.`;
 }
 
 /** A join of the line, and another one that is planned for its place and not tied yet. */

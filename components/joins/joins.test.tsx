@@ -47,6 +47,8 @@ describe('the joins of a rig', () => {
       person: 'Left of two',
       note: '',
       hasPhoto: false,
+      drags: 0,
+      fish: 0,
       at: '2026-04-01T10:00:00.000Z',
     };
     show({ ...rig, joins: rig.joins.map((join) => (join.id === 'j2' ? { ...join, lastTie } : join)) });

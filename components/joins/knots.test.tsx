@@ -1,5 +1,6 @@
 import { fireEvent, render, screen, within } from '@testing-library/react';
-import { JOIN_KIND_NAMES, JOIN_KINDS } from '../../core/joins/joinKinds';
+import type { JOIN_KIND_NAMES} from '../../core/joins/joinKinds';
+import { JOIN_KINDS } from '../../core/joins/joinKinds';
 import { Providers } from '../shell/Providers';
 import { Palette } from '../shell/Palette';
 import { Knots } from './Knots';

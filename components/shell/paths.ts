@@ -14,6 +14,8 @@ export const quickLinePath = (boatId: string, material: Material, labelN: number
 /** How knots are tied, one of them open. */
 export const knotsPath = (boatId: string, kind?: JoinKind): string =>
   `/boats/${boatId}/knots${kind === undefined ? '' : `?knot=${kind}`}`;
+/** What is to be tied on a boat before a trip. */
+export const tieListPath = (boatId: string): string => `/boats/${boatId}/tie-list`;
 export const rigPath = (boatId: string, rigId: string): string => `/boats/${boatId}/rigs/${rigId}`;
 export const stationPath = (boatId: string, rigId: string, station: Station): string =>
   `${rigPath(boatId, rigId)}/${station}`;

@@ -1,5 +1,5 @@
 import { JOIN_KIND_NAMES } from './joinKinds';
-import { joinStanding } from './joinState';
+import { joinStanding, type JoinUse } from './joinState';
 import { prepFigure } from './prepFigures';
 import type { JoinedLine, LinesToJoin } from './joinedLine';
 import { schoolById, SCHOOLS, schoolsOf } from './schools';
@@ -82,13 +82,24 @@ describe('prepFigure', () => {
 describe('joinStanding', () => {
   const at = '2026-03-01T10:00:00.000Z';
   const days = (count: number): number => Date.parse(at) + count * 86_400_000;
+  const tied = (change: Partial<JoinUse> = {}): JoinUse => ({ pullTested: true, at, drags: 0, fish: 0, ...change });
 
   it('ages: leaders first', () => {
-    expect(joinStanding(null, true, days(0))).toEqual({ standing: 'not tied', ageDays: null });
-    expect(joinStanding({ pullTested: true, at }, true, days(10))).toEqual({ standing: 'good', ageDays: 10 });
-    expect(joinStanding({ pullTested: false, at }, true, days(10)).standing).toBe('not pulled');
-    expect(joinStanding({ pullTested: true, at }, true, days(31)).standing).toBe('due');
-    expect(joinStanding({ pullTested: true, at }, false, days(31)).standing).toBe('good');
-    expect(joinStanding({ pullTested: true, at }, false, days(200)).standing).toBe('due');
+    expect(joinStanding(null, true, days(0))).toEqual({ standing: 'not tied', ageDays: null, wornBy: [] });
+    expect(joinStanding(tied(), true, days(10))).toEqual({ standing: 'good', ageDays: 10, wornBy: [] });
+    expect(joinStanding(tied({ pullTested: false }), true, days(10)).standing).toBe('not pulled');
+    expect(joinStanding(tied(), true, days(31))).toMatchObject({ standing: 'due', wornBy: ['age'] });
+    expect(joinStanding(tied(), false, days(31)).standing).toBe('good');
+    expect(joinStanding(tied(), false, days(200)).standing).toBe('due');
+    // A clock that is behind makes nothing younger than new.
+    expect(joinStanding(tied(), true, days(-3)).ageDays).toBe(0);
+  });
+
+  it('wears by the drags that were set through it and the fish that were fought on it', () => {
+    expect(joinStanding(tied({ drags: 8 }), true, days(1))).toMatchObject({ standing: 'due', wornBy: ['drags'] });
+    expect(joinStanding(tied({ drags: 7, fish: 4 }), true, days(1)).standing).toBe('good');
+    expect(joinStanding(tied({ fish: 5 }), true, days(40)).wornBy).toEqual(['age', 'fish']);
+    expect(joinStanding(tied({ drags: 8, fish: 5 }), false, days(1)).standing).toBe('good');
+    expect(joinStanding(tied({ fish: 40 }), false, days(1)).wornBy).toEqual(['fish']);
   });
 });

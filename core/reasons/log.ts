@@ -28,5 +28,6 @@ export const LOG_REASONS = {
   'drag-set': { forceN: 'force' },
   'slip-looked-at': { found: 'reason' },
   'join-broken': { share: 'share' },
+  'fish-fought': {},
   tied: { outer: 'name', school: 'name' },
 } as const;

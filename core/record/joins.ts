@@ -44,6 +44,9 @@ export interface TieRecord {
   readonly person: string | null;
   readonly note: string;
   readonly hasPhoto: boolean;
+  /** Drags set with a scale, and fish fought, since. */
+  readonly drags: number;
+  readonly fish: number;
   readonly at: string;
 }
 

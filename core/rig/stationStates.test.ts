@@ -49,6 +49,8 @@ const TIED = {
   person: null,
   note: '',
   hasPhoto: false,
+  drags: 0,
+  fish: 0,
   at: '2026-03-01T09:00:00.000Z',
 };
 

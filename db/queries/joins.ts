@@ -5,7 +5,7 @@ import type { JoinPlacePart } from '../../core/joins/placeParts';
 import type { Queryable } from '../withBoat';
 import { CADENCE_DRILLS, JOIN_TIES } from '../tables/measurements';
 import { insertRow, type NewRowOf } from '../tables/table';
-import { standing, type OfRig } from './standing';
+import { ofStandingAct, standing, type OfRig } from './standing';
 
 interface JoinRow {
   rig_id: string;
@@ -24,6 +24,8 @@ interface JoinRow {
   note: string | null;
   tied_at: string | null;
   has_photo: boolean;
+  drags: number;
+  fish: number;
   slip_id: string | null;
   moved_m: number | null;
   pulled_n: number | null;
@@ -50,6 +52,10 @@ export async function listJoins(
     `SELECT joins.rig_id, joins.id, joins.removed_at IS NULL AS is_planned, inner_segment_id, outer_segment_id, kind, part, joins.pull_tested,
        tie.id AS tie_id, tie.school, tie.seated_n, tie.pull_tested AS tie_tested, tie.note, tie.noted_at AS tied_at,
        people.name AS person, EXISTS (SELECT FROM tie_photos WHERE tie_id = tie.id) AS has_photo,
+       (SELECT count(*)::integer FROM drag_settings WHERE boat_id = $1 AND rig_id = joins.rig_id
+          AND accepted_at > tie.noted_at AND ${ofStandingAct('drag_settings')}) AS drags,
+       (SELECT count(*)::integer FROM log_entries WHERE boat_id = $1 AND rig_id = joins.rig_id AND reason = 'fish-fought'
+          AND noted_at > tie.noted_at AND ${ofStandingAct('log_entries')}) AS fish,
        slip.id AS slip_id, slip.moved_m, slip.pulled_n, slip.noted_at AS slip_at
      FROM joins
      LEFT JOIN LATERAL (
@@ -86,6 +92,8 @@ export async function listJoins(
             person: row.person,
             note: row.note ?? '',
             hasPhoto: row.has_photo,
+            drags: row.drags,
+            fish: row.fish,
             at: row.tied_at,
           }
         : null,

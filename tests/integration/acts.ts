@@ -12,6 +12,7 @@ import * as gear from '../../usecases/gear/gear';
 import * as knowledge from '../../usecases/gear/learning';
 import * as joinChecks from '../../usecases/joins/joinChecks';
 import * as joins from '../../usecases/joins/joins';
+import * as tieLists from '../../usecases/joins/tieLists';
 import * as windOns from '../../usecases/joins/windOns';
 import * as lengths from '../../usecases/load/changeLength';
 import * as colours from '../../usecases/load/noteColour';
@@ -38,6 +39,7 @@ export const makeBoat = (name: string, homeWater: string): Promise<string> =>
 export const readRigRecord: (boatId: string, rigId: string) => Promise<RigRecord | null> = look(readRig);
 export const readGear = look(gear.readGear);
 export const readJoinsBench = look(joins.readJoinsBench);
+export const readTieLists = look(tieLists.readTieLists);
 export const readWindOns = look(windOns.readWindOns);
 export const readTiePhoto = look((db, tieId: string) => findTiePhoto(db, db.boatId, tieId));
 

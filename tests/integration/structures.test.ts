@@ -77,6 +77,21 @@ describe('several structures at one place', () => {
     expect(told((await record()).joins)).toEqual(['join wraps-over-fold']);
   });
 
+  it('bear the fish that are fought after they were tied, and no others, and are listed before a trip', async () => {
+    const fish = async () => at((await record()).joins).map(({ lastTie }) => lastTie?.fish ?? null);
+    expect(await fish()).toEqual([0]);
+    for (let count = 0; count < 3; count += 1) await ask('noteFish', {}, {});
+    expect(await fish()).toEqual([3]);
+    const [join] = at((await record()).joins);
+    must(await tie(join, 40));
+    expect(await fish()).toEqual([0]);
+    const lists = await readTieLists(b.boatId);
+    expect(lists).toHaveLength(1);
+    // Tied and pulled a moment ago: on the list are the two that nobody has noted.
+    expect(lists[0]?.rows.map(({ standing }) => standing)).toEqual(['not tied', 'not tied']);
+    expect((await askOf(b.boatId, 'noteFish', { rigId: b.boatId }, {})).outcome).toMatchObject({ status: 404 });
+  });
+
   it('are taken over by a rod that is planned like this one, and stand in a stack that is stored', async () => {
     must(await change('loop-to-loop', { inner: 'wire-loop', outer: 'tied-loop' }));
     const reelId = must(await createReel(b.boatId, { ...REEL, name: 'Second reel' })).id;

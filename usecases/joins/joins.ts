@@ -20,6 +20,7 @@ import {
 } from '../../db/queries/joins';
 import { insertLoadJoin } from '../../db/queries/loads';
 import { insertLogEntry } from '../../db/queries/log';
+import { findRig } from '../../db/queries/rigs';
 import type { BoatDb } from '../../db/withBoat';
 import { conflict, done, invalid, notFound, type UseCaseOutcome } from '../outcome';
 import { joinToWrite } from './joinToWrite';
@@ -108,6 +109,13 @@ export async function changeJoinKind(
     const of = wanted[part];
     if (of !== null) await placeJoin(db, boatId, rigId, { ...join, kind: of, part });
   }
+  return done({ done: true });
+}
+
+/** Notes that a fish was fought on a rig: every join on it bore that. */
+export async function noteFish(db: BoatDb, rigId: string): Promise<UseCaseOutcome<{ done: true }>> {
+  if (!(await findRig(db, db.boatId, rigId))) return notFound('rig');
+  await insertLogEntry(db, db.boatId, rigId, 'note', because('fish-fought'));
   return done({ done: true });
 }
 

@@ -15,7 +15,7 @@ import { measureLine, measureReel } from '../gear/measureGear';
 import { forgetReel, recordReverseFill } from '../gear/learning';
 import { undoActs } from '../history/undoActs';
 import { checkSlip, keepTiePhoto, recordJoinBreak } from '../joins/joinChecks';
-import { addPerson, changeJoinKind, noteOpening, recordDrill, tieJoin } from '../joins/joins';
+import { addPerson, changeJoinKind, noteFish, noteOpening, recordDrill, tieJoin } from '../joins/joins';
 import { makeWindOn, retireWindOnOf, swapWindOn } from '../joins/windOns';
 import { changeLength, loseLine, turnSegment } from '../load/changeLength';
 import { noteColour } from '../load/noteColour';
@@ -86,6 +86,7 @@ export const HANDLERS = {
 
   tieJoin: (db, { rigId, joinId }, input) => tieJoin(db, rigId, joinId, input),
   changeJoinKind: (db, { rigId, joinId }, input) => changeJoinKind(db, rigId, joinId, input.kind, input),
+  noteFish: (db, { rigId }) => noteFish(db, rigId),
   noteOpening: (db, { rigId }, input) => noteOpening(db, rigId, input.openingM),
   checkSlip: (db, { rigId, joinId }, input) => checkSlip(db, rigId, joinId, input),
   breakJoin: (db, { rigId, joinId }, input) => recordJoinBreak(db, rigId, joinId, input),

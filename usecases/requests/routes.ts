@@ -53,6 +53,7 @@ export const ROUTES = {
   changeLength: { method: 'POST', path: `${LOAD}/changes`, role: 'crew' },
   replaceSegment: { method: 'POST', path: `${LOAD}/replacements`, role: 'crew' },
   tieJoin: { method: 'POST', path: `${RIG}/joins/:joinId/ties`, role: 'crew' },
+  noteFish: { method: 'POST', path: `${RIG}/fish`, role: 'crew' },
   noteOpening: { method: 'PUT', path: `${RIG}/opening`, role: 'crew' },
   changeJoinKind: { method: 'PUT', path: `${RIG}/joins/:joinId`, role: 'crew' },
   checkSlip: { method: 'POST', path: `${RIG}/joins/:joinId/slip-checks`, role: 'crew' },

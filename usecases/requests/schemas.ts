@@ -109,6 +109,7 @@ export const SCHEMAS = {
   changeLength: lineChangeInput,
   replaceSegment: replacementInput,
   tieJoin: tieInput,
+  noteFish: nothing,
   noteOpening: openingInput,
   changeJoinKind: joinKindInput,
   checkSlip: slipInput,

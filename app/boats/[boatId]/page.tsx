@@ -14,6 +14,7 @@ import {
   quickDragPath,
   rigPath,
   sheetsPath,
+  tieListPath,
 } from '@/components/shell/paths';
 import { readSearch, type Search } from '@/app/read/search';
 import { pageCrew, readPage } from '@/app/read/snapshot';
@@ -43,6 +44,7 @@ export default async function LockerPage({ params, searchParams }: Props) {
           { label: 'Fleet', path: fleetPath(boat.id) },
           { label: 'What to measure next', path: measuringPath(boat.id) },
           { label: 'Quick drag: what the scale should show', path: quickDragPath(boat.id) },
+          { label: 'What to tie before a trip', path: tieListPath(boat.id), alsoCalled: ['knots due', 'retie'] },
           { label: 'Run sheets to print', path: sheetsPath(boat.id) },
           { label: 'All boats', path: '/' },
         ]}
@@ -64,6 +66,9 @@ export default async function LockerPage({ params, searchParams }: Props) {
           </Link>
           <Link href={quickDragPath(boat.id)} className={button}>
             Quick drag
+          </Link>
+          <Link href={tieListPath(boat.id)} className={button}>
+            What to tie
           </Link>
           <Link href={sheetsPath(boat.id)} className={button}>
             Run sheets to print

@@ -10,6 +10,8 @@ const tie: TieRecord = {
   person: null,
   note: '',
   hasPhoto: false,
+  drags: 0,
+  fish: 0,
   at: '2026-03-02T10:00:00.000Z',
 };
 const replaced = (segmentId: string, at: string): ReplacementRecord => ({

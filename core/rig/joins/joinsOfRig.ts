@@ -1,4 +1,4 @@
-import { joinStanding, type JoinStanding } from '../../joins/joinState';
+import { joinStanding, type JoinStanding, type JoinWear } from '../../joins/joinState';
 import { because } from '../../reasons';
 import type { JoinRecord, RigRecord } from '../../record/record';
 import type { StationState } from '../../record/stationState';
@@ -19,6 +19,8 @@ export function isAtLeader(record: RigRecord, join: JoinRecord): boolean {
 export interface StandingOnRig {
   readonly standing: JoinStanding;
   readonly ageDays: number | null;
+  /** What it is worn by, where it is due for that. */
+  readonly wornBy: readonly JoinWear[];
   /** True where it is due because line tore off beyond it since it was tied. */
   readonly boreLoss: boolean;
 }
@@ -32,8 +34,9 @@ export interface StandingOnRig {
  */
 export function standingOnRig(record: RigRecord, join: JoinRecord, nowMs: number): StandingOnRig {
   const left = segmentsLeft(record);
-  if (left && !left.includes(join.outerSegmentId)) return { standing: 'gone', ageDays: null, boreLoss: false };
-  if (wasUntied(record, join)) return { standing: 'not tied', ageDays: null, boreLoss: false };
+  if (left && !left.includes(join.outerSegmentId))
+    return { standing: 'gone', ageDays: null, wornBy: [], boreLoss: false };
+  if (wasUntied(record, join)) return { standing: 'not tied', ageDays: null, wornBy: [], boreLoss: false };
   const aged = joinStanding(join.lastTie, isAtLeader(record, join), nowMs);
   const tiedAt = join.lastTie?.at;
   const boreLoss = tiedAt !== undefined && (lossesBorne(record).get(join.outerSegmentId) ?? '') > tiedAt;

@@ -47,7 +47,18 @@ describe('a swap of the top shot', () => {
 describe('the joins of a rig', () => {
   const tied = (at: string, pullTested: boolean) => {
     const rig = plannedRig();
-    const lastTie = { id: 't', school: 's', seatedN: null, pullTested, person: null, note: '', hasPhoto: false, at };
+    const lastTie = {
+      id: 't',
+      school: 's',
+      seatedN: null,
+      pullTested,
+      person: null,
+      note: '',
+      hasPhoto: false,
+      drags: 0,
+      fish: 0,
+      at,
+    };
     return joinsState({ ...rig, joins: rig.joins.map((join) => ({ ...join, lastTie })) });
   };
 

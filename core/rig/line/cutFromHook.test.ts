@@ -54,7 +54,17 @@ describe('cutFromHook', () => {
 
 describe('the joins of a line that tore', () => {
   const none: number | null = null as number | null;
-  const tie = { id: 't', school: 'x', seatedN: none, pullTested: true, person: null, note: '', hasPhoto: false };
+  const tie = {
+    id: 't',
+    school: 'x',
+    seatedN: none,
+    pullTested: true,
+    person: null,
+    note: '',
+    hasPhoto: false,
+    drags: 0,
+    fish: 0,
+  };
   const tied = rig.joins.map((join) => ({ ...join, lastTie: { ...tie, at: '2026-04-01T10:00:00.000Z' } }));
   const change = (segmentId: string, changeM: number, at: string, reason: 'lost' | 'stripped' = 'lost') => ({
     id: `${segmentId}${at}`,
