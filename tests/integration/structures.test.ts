@@ -3,7 +3,7 @@ import type { JoinKind } from '../../core/joins/joinKinds';
 import type { JoinRecord, RigRecord } from '../../core/record/record';
 import { standingOnRig } from '../../core/rig/joins/joinsOfRig';
 import type { RequestName, RequestParams } from '../../usecases/requests/routes';
-import { beginWinding, changeJoinKind, createRig, createReel, readRigRecord, tieJoin } from './acts';
+import { beginWinding, changeJoinKind, createRig, createReel, readRigRecord, readTieLists, tieJoin } from './acts';
 import { askOf } from './ask';
 import { closeDatabase, freshDatabase } from './database';
 import { bench, must, REEL, type Bench } from './gear';
