@@ -2,6 +2,7 @@
 
 import { useCallback, useEffect, useState, type KeyboardEvent } from 'react';
 import { whereWasI, type Stroke } from '@/core/joins/cadence';
+import { nextPace } from '@/core/joins/drillTrend';
 import { schoolsOf, type School } from '@/core/joins/schools';
 import { ChoiceField, TextField } from '@/components/fields/TextField';
 import { NewPerson } from '@/components/crew/NewPerson';
@@ -53,6 +54,13 @@ const KEY_NAMES: Readonly<Record<Stroke, string>> = {
   trim: 'T',
 };
 
+/** Why the count is offered at its pace. */
+const PACE_WORDS = {
+  'no-drill': 'a guess, until a drill is kept',
+  clean: 'a tenth quicker: the last drill was clean',
+  mistakes: 'a tenth slower: the last drill had mistakes',
+} as const;
+
 /** Practice for the plaited braid-to-leader knot: a drill without line, or cues for both hands busy. */
 export function CadenceTrainerInside({ people, drills }: { people: readonly Person[]; drills: readonly Drill[] }) {
   const { record } = useRig();
@@ -83,6 +91,7 @@ export function CadenceTrainerInside({ people, drills }: { people: readonly Pers
           school={school}
           mode={mode}
           personId={chosen?.id ?? null}
+          drills={theirs}
           hand={chosen?.hand ?? 'right'}
         />
         <WhereWasI hand={chosen?.hand ?? 'right'} />
@@ -97,11 +106,13 @@ function Run({
   school,
   mode,
   personId,
+  drills,
   hand,
 }: {
   school: School;
   mode: Mode;
   personId: string | null;
+  drills: readonly Drill[];
   hand: 'left' | 'right';
 }) {
   const { record } = useRig();
@@ -109,7 +120,9 @@ function Run({
   const cadence = useCadence(school);
   const say = useSay();
   const { goOn: goOnOnce } = cadence;
-  const [seconds, setSeconds] = useState('2.5');
+  const pace = nextPace(drills);
+  const [typed, setTyped] = useState<string | null>(null);
+  const seconds = typed ?? pace.seconds.toFixed(1);
   const [running, setRunning] = useState(false);
   const paceMs = 1000 * Math.min(20, Math.max(0.5, Number(seconds.replace(',', '.')) || 2.5));
   const store = async (strokes: number, mistakes: number, took: number): Promise<void> => {
@@ -159,7 +172,9 @@ function Run({
           {cadence.fault
             ? recoveryWords(cadence.fault.recover)
             : mode === 'drill'
-              ? 'Click here, then use the keys; or tap.'
+              ? cadence.state.strokes > 0 && !cadence.done
+                ? 'Interrupted? The count stays here until you begin again.'
+                : 'Click here, then use the keys; or tap.'
               : 'The next move is said aloud.'}
         </p>
         <div className="mt-3">
@@ -183,7 +198,14 @@ function Run({
       {mode === 'timer' && (
         <div className="flex flex-wrap items-end gap-2">
           <div className="w-40">
-            <TextField label="Seconds a move" inputMode="decimal" figures value={seconds} onChange={setSeconds} />
+            <TextField
+              label="Seconds a move"
+              inputMode="decimal"
+              figures
+              value={seconds}
+              onChange={setTyped}
+              hint={PACE_WORDS[pace.because]}
+            />
           </div>
           <Button weight="main" disabled={cadence.done} onClick={() => setRunning(!running)}>
             {running ? 'Hold' : 'Start counting'}

@@ -1,6 +1,8 @@
 'use client';
 
 import { line } from 'd3-shape';
+import { drillTrend, type DrillTrend } from '@/core/joins/drillTrend';
+import { many } from '@/words/dictionary';
 import { useWidth } from '@/components/line/useWidth';
 import type { Drill } from './joinsBench';
 import { ValueAxis } from '@/components/chart/Axis';
@@ -8,6 +10,21 @@ import { linear } from '@/components/chart/scale';
 
 const HEIGHT = 120;
 const MARGIN = { left: 44, right: 10, top: 10, bottom: 22 } as const;
+
+/** How pace and mistakes change from day to day, as far as that can be told from chance. */
+function trendWords({ days, pace, mistakes }: DrillTrend): string {
+  if (!pace || !mistakes) return `Drilled on ${many(days, 'day')}: a trend needs three.`;
+  const quicker = -100 * Math.expm1(pace.perDay);
+  const isPaceSure = Math.abs(pace.perDay) > pace.plusMinus;
+  const isCountSure = Math.abs(mistakes.perDay) > mistakes.plusMinus;
+  const paceWords = isPaceSure
+    ? `A stroke takes ${Math.abs(quicker).toFixed(1)} ± ${(100 * pace.plusMinus).toFixed(1)} % ${quicker > 0 ? 'less' : 'more'} time each day`
+    : `The time a stroke takes changes no more than chance (± ${(100 * pace.plusMinus).toFixed(1)} % a day)`;
+  const countWords = isCountSure
+    ? `mistakes in a hundred strokes ${mistakes.perDay < 0 ? 'fall' : 'rise'} by ${Math.abs(mistakes.perDay).toFixed(1)} ± ${mistakes.plusMinus.toFixed(1)} a day`
+    : `mistakes change no more than chance (± ${mistakes.plusMinus.toFixed(1)} in a hundred a day)`;
+  return `${paceWords}; ${countWords}.`;
+}
 
 /** Progress over drills: seconds a stroke as a line, mistakes as figures under it. */
 export function DrillChart({ drills }: { drills: readonly Drill[] }) {
@@ -52,6 +69,7 @@ export function DrillChart({ drills }: { drills: readonly Drill[] }) {
         ))}
       </svg>
       <p className="text-xs text-ink-soft">Seconds a stroke, drill by drill; below each its mistakes.</p>
+      <p className="mt-1 text-sm">{trendWords(drillTrend(drills))}</p>
     </div>
   );
 }

@@ -11,13 +11,13 @@ import { placeWords, wornWords } from './joinLines';
 function whyWords({ standing, wornBy, boreLoss, join }: ToTie): string {
   switch (standing) {
     case 'not tied':
-      return 'tie it: nobody has noted that it is tied';
+      return 'Tie it: nobody has noted that it is tied.';
     case 'under-seated':
-      return 'pull it again: it was seated with too little';
+      return 'Pull it again: it was seated with too little.';
     case 'not pulled':
-      return 'pull-test it: it is tied and was never pulled';
+      return 'Pull-test it: it is tied and was never pulled.';
     case 'due':
-      return boreLoss ? 'tie it anew: line tore off beyond it' : wornWords(wornBy, join.lastTie).replace(/\.$/, '');
+      return boreLoss ? 'Tie it anew: line tore off beyond it.' : wornWords(wornBy, join.lastTie);
   }
 }
 
@@ -53,7 +53,7 @@ export function TieLists({ boatId, lists }: { boatId: string; lists: readonly Ti
                     <span className="figures text-sm">{row.minutes} min</span>
                   </span>
                   <span className="block text-sm">
-                    {JOIN_KINDS[row.join.kind].name}: {whyWords(row)}.
+                    {JOIN_KINDS[row.join.kind].name}. {whyWords(row)}
                   </span>
                 </li>
               ))}

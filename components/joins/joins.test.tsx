@@ -1,4 +1,4 @@
-import { act, fireEvent, screen, waitFor, within } from '@testing-library/react';
+import { act, cleanup, fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { schoolsOf } from '../../core/joins/schools';
 import type { RigRecord } from '../../core/record/record';
 import { plannedRig } from '../../tests/rigFixture';
@@ -170,6 +170,33 @@ describe('the cadence trainer', () => {
     show(plannedRig(), drills);
     pick(/^Cadence of/);
   };
+
+  it('keeps the count over an interruption, until it is begun again', () => {
+    open();
+    fireEvent.keyDown(field(), { key: 'ArrowLeft' });
+    fireEvent.keyDown(field(), { key: 'ArrowRight' });
+    expect(field()).toHaveTextContent(/Over: pass 3 of 20 to 25/);
+    cleanup();
+    open();
+    expect(field()).toHaveTextContent(/Over: pass 3 of 20 to 25.*Interrupted\?/);
+    fireEvent.click(screen.getByRole('button', { name: 'Begin again' }));
+    expect(field()).toHaveTextContent(/pass 1 of/);
+  });
+
+  it('offers a quicker count only after a clean drill, and tells a trend from chance', () => {
+    const drill = (day: number, mistakes: number): Drill => ({
+      ...{ person: null, school: 'plait-long', strokes: 50, mistakes, seconds: 150 - 20 * day },
+      at: `2026-03-0${day + 1}T09:00:00.000Z`,
+    });
+    open([drill(0, 6), drill(1, 4), drill(2, 0)]);
+    expect(
+      screen.getByText(/A stroke takes 1\d\.\d ± .* less time each day|changes no more than chance/),
+    ).toBeInTheDocument();
+    fireEvent.change(screen.getByLabelText('How'), { target: { value: 'timer' } });
+    // 110 s for 50 strokes are 2.2 s; a tenth less after a clean one.
+    expect(screen.getByLabelText('Seconds a move')).toHaveValue('2.0');
+    expect(screen.getByText('a tenth quicker: the last drill was clean')).toBeInTheDocument();
+  });
 
   it('calls a repeated side at once, and says how to recover', () => {
     open();

@@ -1,5 +1,5 @@
 import { fireEvent, render, screen, within } from '@testing-library/react';
-import type { JOIN_KIND_NAMES} from '../../core/joins/joinKinds';
+import type { JOIN_KIND_NAMES } from '../../core/joins/joinKinds';
 import { JOIN_KINDS } from '../../core/joins/joinKinds';
 import { Providers } from '../shell/Providers';
 import { Palette } from '../shell/Palette';
