@@ -162,6 +162,35 @@ describe('drawings of the guides', () => {
     }
   });
 
+  // A turn round a line crosses it twice, once over and once under. A sliding knot of five turns goes round two lines: handbooks draw the
+  // clinch and sliding families so. An overhand is the trefoil 3₁, a double one 5₁ (Rolfsen's table).
+  const half = (count: number) => ({ count, over: count / 2 });
+  it.each([
+    ['arbor-sliding', 'trim', 0, 0, half(20)],
+    ['arbor-crossed', 'trim', 0, 0, half(20)],
+    ['double-sliding', 'trim', 0, 0, half(10)],
+    ['double-sliding', 'trim', 0, 1, half(20)],
+    ['double-sliding-dry', 'trim', 1, 1, half(10)],
+    ['double-sliding-sheath', 'trim', 0, 1, half(20)],
+    ['swivel', 'trim', 0, 0, half(20)],
+    ['swivel', 'trim', 1, 1, half(20)],
+    ['sheath-single', 'trim', 4, 4, { count: 3 }],
+    ['sheath-double', 'trim', 5, 5, { count: 3 }],
+    ['plait-long', 'trim', 0, 1, half(10)],
+    ['plait-counted', 'trim', 0, 1, half(10)],
+    ['plait-short', 'trim', 0, 1, half(10)],
+    ['plait-melted', 'trim', 0, 1, half(10)],
+    ['tied-loop', 'trim', 2, 2, { count: 5 }],
+  ] as const)('of %s at its %s: strand %i over strand %i', (school, step, one, other, expected) => {
+    const strands = sceneOf(school, step);
+    const [first, second] = [strands[one], strands[other]];
+    if (!first || !second) throw new Error('strands expected');
+    const found = crossings(first, second);
+    expect({ count: found.length, over: found.filter(({ isFirstOver }) => isFirstOver).length }).toMatchObject(
+      expected,
+    );
+  });
+
   it('of two loops drawn down: the end of each holds both legs of the other', () => {
     const [left, right] = sceneOf('loop-to-loop', 'lie');
     if (!left || !right) throw new Error('two strands expected');
