@@ -21,7 +21,14 @@ const PAGES: Readonly<Record<string, (record: RigRecord) => ReactNode>> = {
   'the whole line': () => <WholeLine />,
   load: () => <LoadStation />,
   joins: () => (
-    <JoinsStation people={[]} drills={[]} windOns={[]} crew={{ tested: {}, tied: {} }} now={Date.UTC(2026, 3, 10)} />
+    <JoinsStation
+      people={[]}
+      drills={[]}
+      windOns={[]}
+      crew={{ tested: {}, tied: {} }}
+      ownFigures={[]}
+      now={Date.UTC(2026, 3, 10)}
+    />
   ),
   count: () => <CountStation />,
   strength: () => <StrengthStation />,

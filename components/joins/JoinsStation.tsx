@@ -4,6 +4,7 @@ import Link from 'next/link';
 import { useState } from 'react';
 import { knotsPath } from '@/components/shell/paths';
 import type { JoinStanding } from '@/core/joins/joinState';
+import type { OwnFigure } from '@/core/joins/ownFigures';
 import type { CrewKnows } from '@/core/joins/chooseJoin';
 import type { JoinRecord } from '@/core/record/record';
 import { standingOnRig } from '@/core/rig/joins/joinsOfRig';
@@ -37,12 +38,14 @@ const STANDING: Readonly<Record<JoinStanding, { readonly text: string; readonly 
 export function JoinsStation({
   people,
   crew,
+  ownFigures,
   drills,
   windOns,
   now,
 }: {
   people: readonly Person[];
   crew: CrewKnows;
+  ownFigures: readonly OwnFigure[];
   drills: readonly Drill[];
   windOns: readonly WindOn[];
   /** Today (ms since 1970), from the server: ages are the same wherever the page is drawn. */
@@ -93,7 +96,7 @@ export function JoinsStation({
         <SpliceCard />
       </div>
       <div className="flex min-w-0 flex-col gap-4">
-        <TieGuide key={`tie-${next.id}`} join={next} people={people} />
+        <TieGuide key={`tie-${next.id}`} join={next} people={people} ownFigures={ownFigures} />
         <JoinBreaks key={`break-${join.id}`} join={join} />
         {join.innerSegmentId === null && <SlipCheck key={`slip-${join.id}`} join={join} />}
         <CadenceTrainer people={people} drills={drills} />

@@ -2,6 +2,7 @@
 
 import dynamic from 'next/dynamic';
 import { useMemo, useState } from 'react';
+import { ownFigureOf, withOwnCounts, type OwnFigure } from '@/core/joins/ownFigures';
 import { prepFigure } from '@/core/joins/prepFigures';
 import { schoolsFor, type GuideStep, type School } from '@/core/joins/schools';
 import type { JoinRecord } from '@/core/record/record';
@@ -24,6 +25,7 @@ import { placeWords } from './joinLines';
 import { linesOfJoin } from '@/core/rig/joins/linesOfJoin';
 import { NOBODY, peopleOptions, type Person } from './joinsBench';
 import { GuideDrawing } from './drawing/GuideDrawing';
+import { OwnFigures } from './OwnFigures';
 import { SeatingScale } from './SeatingScale';
 import { TensionCheck } from './TensionCheck';
 
@@ -38,13 +40,24 @@ export function wordsOfStep(step: GuideStep, figure: string | null, format: Form
 const tickOf = (school: School | undefined, stepId: string): string => `${school?.id ?? ''} ${stepId}`;
 
 /** Ties one join step by step: no step can be left out, least of all the seating pull. */
-export function TieGuide({ join, people }: { join: JoinRecord; people: readonly Person[] }) {
+export function TieGuide({
+  join,
+  people,
+  ownFigures,
+}: {
+  join: JoinRecord;
+  people: readonly Person[];
+  ownFigures: readonly OwnFigure[];
+}) {
   const { record } = useRig();
   const { format } = useUnits();
   const say = useSay();
   const { sendNow, state } = useSend();
   const lines = useMemo(() => linesOfJoin(record, join), [record, join]);
-  const schools = schoolsFor(join.kind, lines);
+  const schools = useMemo(
+    () => schoolsFor(join.kind, lines).map((each) => withOwnCounts(each, ownFigures)),
+    [join.kind, lines, ownFigures],
+  );
   const persons = peopleOptions(people);
   const form = useDraftForm(`tie:${join.id}:${join.kind}`, {
     school: pick(schools.map(({ id }) => id)),
@@ -72,7 +85,11 @@ export function TieGuide({ join, people }: { join: JoinRecord; people: readonly 
   const person = form.value('personId') ?? NOBODY;
   const hand = people.find((candidate) => candidate.id === person)?.hand ?? 'right';
   const wordsOf = (step: GuideStep): string =>
-    wordsOfStep(step, step.figure ? figureWords(step.figure, lines, format, say) : null, format);
+    wordsOfStep(
+      step,
+      step.figure ? figureWords(step.figure, lines, format, say, ownFigureOf(school, step, ownFigures)) : null,
+      format,
+    );
   const toggle = (step: GuideStep, on: boolean): void =>
     setDone(on ? [...done, step.id] : done.slice(0, done.indexOf(step.id)));
   const store = (): Promise<void> =>
@@ -124,6 +141,7 @@ export function TieGuide({ join, people }: { join: JoinRecord; people: readonly 
           />
         ))}
       </ol>
+      <OwnFigures school={school} own={ownFigures} />
       {tensionBand && school.steps.some((step) => step.figure === 'tension') && (
         <TensionCheck joinId={join.id} band={tensionBand} />
       )}

@@ -1,3 +1,4 @@
+import { withOwnRange, type OwnFigure } from '@/core/joins/ownFigures';
 import { prepFigure, type PrepFigure } from '@/core/joins/prepFigures';
 import type { LinesToJoin } from '@/core/joins/joinedLine';
 import type { PrepFigureName } from '@/core/joins/schools';
@@ -19,10 +20,12 @@ export function figureWords(
   lines: LinesToJoin,
   format: Formatter,
   say: (reason: Reason) => string,
+  own: OwnFigure | null = null,
 ): string | null {
-  const figure = prepFigure(name, lines);
+  const found = prepFigure(name, lines);
+  const figure = found && withOwnRange(found, own);
   if (!figure) return null;
   const least = shown(figure, figure.least, format);
   const most = shown(figure, figure.most, format);
-  return `${FIGURE_NAMES[name]}: ${least === most ? least : `${least} to ${most}`} (${say(figure.why)})`;
+  return `${FIGURE_NAMES[name]}: ${least === most ? least : `${least} to ${most}`} (${own ? 'our own figure' : say(figure.why)})`;
 }

@@ -1,4 +1,5 @@
 import { act, cleanup, fireEvent, screen, waitFor, within } from '@testing-library/react';
+import type { OwnFigure } from '../../core/joins/ownFigures';
 import { schoolsOf } from '../../core/joins/schools';
 import type { RigRecord } from '../../core/record/record';
 import { plannedRig } from '../../tests/rigFixture';
@@ -20,12 +21,18 @@ beforeEach(() => {
 const NOW = Date.parse('2026-04-10T10:00:00.000Z');
 const people = [{ id: 'lefty', name: 'Left of two', hand: 'left' as const }];
 
-function show(record: RigRecord = plannedRig(), drills: readonly Drill[] = [], windOns: readonly WindOn[] = []) {
+function show(
+  record: RigRecord = plannedRig(),
+  drills: readonly Drill[] = [],
+  windOns: readonly WindOn[] = [],
+  own: readonly OwnFigure[] = [],
+) {
   return renderRig(
     record,
     <JoinsStation
       people={people}
       crew={{ tested: { 'sheath-over-mono': { value: 0.91, sd: 0.02, source: 'measured' } }, tied: {} }}
+      ownFigures={own}
       drills={drills}
       windOns={windOns}
       now={NOW}
@@ -156,6 +163,27 @@ describe('the joins of a rig', () => {
       ...{ method: 'PUT', url: '/api/boats/boat/rigs/rig/joins/j2' },
       body: { kind: 'double-sliding-knot', inner: null, outer: null },
     });
+  });
+
+  it('have the crew’s own figures in the place of the school’s, and go back to them', async () => {
+    const ours = { school: 'sheath-single', step: 'strip', least: 0.2, most: 0.22 };
+    show(plannedRig(), [], [], [ours]);
+    pick(/^Lead core to Top shot/);
+    expect(guide().getByText(/Lead to bare and break off: 200 mm to 220 mm \(our own figure\)/)).toBeInTheDocument();
+    fireEvent.click(guide().getByText('Our own figures: 1'));
+    fireEvent.change(await guide().findByLabelText('Step'), { target: { value: 'trim' } });
+    fireEvent.change(guide().getByLabelText('Least'), { target: { value: '2' } });
+    fireEvent.change(guide().getByLabelText('Most'), { target: { value: '3' } });
+    fireEvent.click(guide().getByRole('button', { name: 'Keep ours' }));
+    await waitFor(() => expect(sent).toHaveLength(1));
+    expect(sent[0]).toMatchObject({
+      ...{ method: 'POST', url: '/api/boats/boat/own-figures' },
+      body: { school: 'sheath-single', step: 'trim', own: { least: 0.002, most: 0.003 } },
+    });
+    fireEvent.change(guide().getByLabelText('Step'), { target: { value: 'strip' } });
+    fireEvent.click(guide().getByRole('button', { name: 'Back to the school’s' }));
+    await waitFor(() => expect(sent).toHaveLength(2));
+    expect(sent[1]).toMatchObject({ body: { school: 'sheath-single', step: 'strip', own: null } });
   });
 
   it('are none while there is no line', () => {

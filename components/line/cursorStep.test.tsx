@@ -38,7 +38,10 @@ jest.mock('./RibbonBands', () => {
 const STATIONS: readonly (readonly [string, () => ReactNode])[] = [
   ['the whole line', () => <WholeLine />],
   ['Load', () => <LoadStation />],
-  ['Joins', () => <JoinsStation people={[]} crew={{ tested: {}, tied: {} }} drills={[]} windOns={[]} now={0} />],
+  [
+    'Joins',
+    () => <JoinsStation people={[]} crew={{ tested: {}, tied: {} }} ownFigures={[]} drills={[]} windOns={[]} now={0} />,
+  ],
   ['Count', () => <CountStation />],
   ['Strength', () => <StrengthStation />],
   ['Drag', () => <DragStation />],

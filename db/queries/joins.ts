@@ -1,9 +1,10 @@
 import { PULLS_FOR_EFFICIENCY } from '../../core/joins/joinEfficiency';
+import type { OwnFigure } from '../../core/joins/ownFigures';
 import type { JoinKind } from '../../core/joins/joinKinds';
 import type { BoatJoinBreakRecord, JoinRecord } from '../../core/record/record';
 import type { JoinPlacePart } from '../../core/joins/placeParts';
 import type { Queryable } from '../withBoat';
-import { CADENCE_DRILLS, JOIN_TIES } from '../tables/measurements';
+import { CADENCE_DRILLS, JOIN_TIES, OWN_FIGURES } from '../tables/measurements';
 import { insertRow, type NewRowOf } from '../tables/table';
 import { ofStandingAct, standing, type OfRig } from './standing';
 
@@ -169,6 +170,26 @@ export async function listTestedKinds(db: Queryable, boatId: string): Promise<re
      JOIN joins ON joins.id = join_pulls.join_id AND joins.boat_id = join_pulls.boat_id
      WHERE join_pulls.boat_id = $1 AND broke_at <> 'grip' AND ${standing('join_pulls')}
      GROUP BY kind HAVING count(*) >= ${PULLS_FOR_EFFICIENCY}`,
+    [boatId],
+  );
+  return result.rows;
+}
+
+export function insertOwnFigure(
+  db: Queryable,
+  boatId: string,
+  figure: NewRowOf<typeof OWN_FIGURES.columns>,
+): Promise<string> {
+  return insertRow(db, boatId, OWN_FIGURES, figure);
+}
+
+/** The crew's own figures of guides: the newest of each step, where it has any. */
+export async function listOwnFigures(db: Queryable, boatId: string): Promise<readonly OwnFigure[]> {
+  const result = await db.query<OwnFigure>(
+    `SELECT school, step, least, most FROM (
+       SELECT DISTINCT ON (school, step) school, step, least, most FROM own_figures
+       WHERE boat_id = $1 ORDER BY school, step, noted_at DESC) newest
+     WHERE least IS NOT NULL`,
     [boatId],
   );
   return result.rows;

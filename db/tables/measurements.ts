@@ -164,6 +164,15 @@ export const JOIN_TIES = table('join_ties', {
   note: text,
 });
 
+/** Without figures a step goes back to the school's. */
+export const OWN_FIGURES = table('own_figures', {
+  ...note,
+  school: text,
+  step: text,
+  least: maybe(number),
+  most: maybe(number),
+});
+
 export const JOIN_PULLS = table('join_pulls', {
   ...note,
   joinId: text,

@@ -68,6 +68,7 @@ export const keepTiePhoto = act(joinChecks.keepTiePhoto);
 export const recordJoinBreak = act(joinChecks.recordJoinBreak);
 export const addPerson = act(joins.addPerson);
 export const changeJoinKind = act(joins.changeJoinKind);
+export const noteOwnFigure = act(joins.noteOwnFigure);
 export const recordDrill = act(joins.recordDrill);
 export const tieJoin = act(joins.tieJoin);
 export const makeWindOn = act(windOns.makeWindOn);

@@ -1,12 +1,13 @@
 import { cleanPhoto } from '../../usecases/joins/cleanPhoto';
 import { schoolsOf } from '../../core/joins/schools';
 import { joinEfficiency } from '../../core/rig/strength/strengthOfRig';
-import { drillInput, photoInput, tieInput, type TieInput } from '../../usecases/joins/joinInput';
+import { drillInput, ownFigureInput, photoInput, tieInput, type TieInput } from '../../usecases/joins/joinInput';
 import {
   addPerson,
   changeJoinKind,
   checkSlip,
   keepTiePhoto,
+  noteOwnFigure,
   readJoinsBench,
   readRigRecord,
   readTiePhoto,
@@ -46,6 +47,36 @@ const tie = async (change: Partial<TieInput> = {}) =>
     (await copperJoin()).id,
     tieInput.parse({ school: SWIVEL?.id, personId: null, seatedN: 40, stepsDone: steps, pullTested: false, ...change }),
   );
+
+describe('figures of a crew’s own', () => {
+  const own = async () => (await readJoinsBench(b.boatId)).ownFigures;
+  const note = (step: string, figures: { least: number; most: number } | null, school = 'plait-long') =>
+    noteOwnFigure(b.boatId, { school, step, own: figures });
+
+  it('stand in the place of the school’s, the newest of each step, until they are taken back', async () => {
+    expect(await own()).toEqual([]);
+    must(await note('plait', { least: 26, most: 30 }));
+    must(await note('plait', { least: 28, most: 28 }));
+    must(await note('overhang', { least: 0.2, most: 0.25 }));
+    expect((await own()).toSorted((x, y) => x.step.localeCompare(y.step))).toEqual([
+      { school: 'plait-long', step: 'overhang', least: 0.2, most: 0.25 },
+      { school: 'plait-long', step: 'plait', least: 28, most: 28 },
+    ]);
+    must(await note('plait', null));
+    expect((await own()).map(({ step }) => step)).toEqual(['overhang']);
+    expect((await readJoinsBench(other.boatId)).ownFigures).toEqual([]);
+  });
+
+  it('are refused for pulls, for steps that are not there, for parts of a turn and for what no step is long', async () => {
+    expect(await note('seat', { least: 10, most: 20 })).toMatchObject({ status: 422 });
+    expect(await note('nonsense', { least: 1, most: 2 })).toMatchObject({ status: 422 });
+    expect(await note('plait', { least: 20.5, most: 22 })).toMatchObject({ why: { reason: 'turns-are-whole' } });
+    expect(await note('overhang', { least: 6, most: 7 })).toMatchObject({ why: { reason: 'longer-than-any-step' } });
+    expect(ownFigureInput.safeParse({ school: 'plait-long', step: 'plait', own: { least: 9, most: 8 } }).success).toBe(
+      false,
+    );
+  });
+});
 
 describe('a join', () => {
   it('cannot be noted without its seating pull, or by another join’s school', async () => {

@@ -94,6 +94,7 @@ describe('measurements', () => {
     'join_pulls',
     'line_marks',
     'load_joins',
+    'own_figures',
     'preset_acts',
     'planer_looks',
   ];

@@ -25,6 +25,19 @@ export const joinKindInput = z.strictObject({
 
 export const openingInput = z.strictObject({ openingM: within(LIMITS.smallestOpeningM, 'The smallest opening') });
 
+export const ownFigureInput = z.strictObject({
+  school: schoolSchema,
+  step: text(60),
+  /** Null: the school's figure counts again. */
+  own: z
+    .strictObject({
+      least: within({ min: 0.0005, max: 1000 }, 'The least'),
+      most: within({ min: 0.0005, max: 1000 }, 'The most'),
+    })
+    .refine(({ least, most }) => most >= least, { path: ['most'], message: 'The most is at least the least.' })
+    .nullable(),
+});
+
 export const drillInput = z
   .strictObject({
     school: schoolSchema,
@@ -63,6 +76,7 @@ export const photoInput = z.strictObject({
 export type JoinPullInput = z.output<typeof joinPullInput>;
 export type SlipInput = z.output<typeof slipInput>;
 export type PhotoInput = z.output<typeof photoInput>;
+export type OwnFigureInput = z.output<typeof ownFigureInput>;
 export type TieInput = z.output<typeof tieInput>;
 export type DrillInput = z.output<typeof drillInput>;
 export type PersonInput = z.output<typeof personInput>;

@@ -3,6 +3,7 @@ import { because } from '../../core/reasons';
 import type { CrewKnows } from '../../core/joins/chooseJoin';
 import { meanShare } from '../../core/joins/joinEfficiency';
 import type { JoinKind } from '../../core/joins/joinKinds';
+import { canBeOwn, type OwnFigure } from '../../core/joins/ownFigures';
 import { schoolById } from '../../core/joins/schools';
 import type { PersonRecord } from '../../core/record/crew';
 import { JOIN_PLACE_PARTS } from '../../core/joins/placeParts';
@@ -10,7 +11,9 @@ import { insertPerson, listPeople } from '../../db/queries/boats';
 import {
   insertDrill,
   insertTie,
+  insertOwnFigure,
   listDrills,
+  listOwnFigures,
   listTestedKinds,
   listTiedTimes,
   placeJoin,
@@ -24,7 +27,7 @@ import { findRig } from '../../db/queries/rigs';
 import type { BoatDb } from '../../db/withBoat';
 import { conflict, done, invalid, notFound, type UseCaseOutcome } from '../outcome';
 import { joinToWrite } from './joinToWrite';
-import type { DrillInput, PersonInput, TieInput } from './joinInput';
+import type { DrillInput, OwnFigureInput, PersonInput, TieInput } from './joinInput';
 
 /** What the joins bench needs beside the rig: hands, tested efficiencies, drills. */
 export interface JoinsBench {
@@ -32,23 +35,32 @@ export interface JoinsBench {
   /** What this boat knows of joins by its own pulls and ties. */
   readonly crew: CrewKnows;
   readonly drills: readonly DrillRow[];
+  /** Figures of guides that this crew has put in the place of the schools'. */
+  readonly ownFigures: readonly OwnFigure[];
   /** Today (ms since 1970). */
   readonly nowMs: number;
 }
 
 export async function readJoinsBench(db: BoatDb): Promise<JoinsBench> {
   const { boatId } = db;
-  const [people, tested, tied, drills] = await Promise.all([
+  const [people, tested, tied, drills, ownFigures] = await Promise.all([
     listPeople(db, boatId),
     listTestedKinds(db, boatId),
     listTiedTimes(db, boatId),
     listDrills(db, boatId),
+    listOwnFigures(db, boatId),
   ]);
   const crew: CrewKnows = {
     tested: Object.fromEntries(tested.map((each) => [each.kind, meanShare(each)])),
     tied: Object.fromEntries(tied.map(({ kind, times }) => [kind, times])),
   };
-  return { people: people.filter(({ archivedAt }) => archivedAt === null), crew, drills, nowMs: Date.now() };
+  return {
+    people: people.filter(({ archivedAt }) => archivedAt === null),
+    crew,
+    drills,
+    ownFigures,
+    nowMs: Date.now(),
+  };
 }
 
 /** Keeps a join as tied: by whom, by which school, how hard it was seated. No seating pull, no join. */
@@ -126,6 +138,20 @@ export async function noteOpening(
   openingM: number,
 ): Promise<UseCaseOutcome<{ done: true }>> {
   return (await setSmallestOpening(db, db.boatId, rigId, openingM)) ? done({ done: true }) : notFound('rig');
+}
+
+/** Keeps a figure of a guide as this crew has it; without one, the school's own counts again. */
+export async function noteOwnFigure(db: BoatDb, input: OwnFigureInput): Promise<UseCaseOutcome<{ done: true }>> {
+  const step = schoolById(input.school)?.steps.find((each) => each.id === input.step);
+  if (!step || !canBeOwn(step)) return invalid('step', because('no-figure-of-ones-own'));
+  const { own } = input;
+  if (own && step.times && !(Number.isInteger(own.least) && Number.isInteger(own.most)))
+    return invalid('own', because('turns-are-whole'));
+  if (own && !step.times && own.most > 5) return invalid('own', because('longer-than-any-step'));
+  await insertOwnFigure(db, db.boatId, {
+    ...{ school: input.school, step: input.step, least: own?.least ?? null, most: own?.most ?? null },
+  });
+  return done({ done: true });
 }
 
 export async function recordDrill(db: BoatDb, input: DrillInput): Promise<UseCaseOutcome<{ done: true }>> {

@@ -15,7 +15,7 @@ import { measureLine, measureReel } from '../gear/measureGear';
 import { forgetReel, recordReverseFill } from '../gear/learning';
 import { undoActs } from '../history/undoActs';
 import { checkSlip, keepTiePhoto, recordJoinBreak } from '../joins/joinChecks';
-import { addPerson, changeJoinKind, noteFish, noteOpening, recordDrill, tieJoin } from '../joins/joins';
+import { addPerson, changeJoinKind, noteFish, noteOpening, noteOwnFigure, recordDrill, tieJoin } from '../joins/joins';
 import { makeWindOn, retireWindOnOf, swapWindOn } from '../joins/windOns';
 import { changeLength, loseLine, turnSegment } from '../load/changeLength';
 import { noteColour } from '../load/noteColour';
@@ -91,6 +91,7 @@ export const HANDLERS = {
   checkSlip: (db, { rigId, joinId }, input) => checkSlip(db, rigId, joinId, input),
   breakJoin: (db, { rigId, joinId }, input) => recordJoinBreak(db, rigId, joinId, input),
   keepTiePhoto: (db, { tieId }, input) => keepTiePhoto(db, tieId, input),
+  noteOwnFigure: (db, _, input) => noteOwnFigure(db, input),
   recordDrill: (db, _, input) => recordDrill(db, input),
   makeWindOn: (db, _, input) => makeWindOn(db, input),
   retireWindOn: (db, { windOnId }) => retireWindOnOf(db, windOnId),

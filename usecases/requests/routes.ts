@@ -59,6 +59,7 @@ export const ROUTES = {
   checkSlip: { method: 'POST', path: `${RIG}/joins/:joinId/slip-checks`, role: 'crew' },
   breakJoin: { method: 'POST', path: `${RIG}/joins/:joinId/pulls`, role: 'crew' },
   keepTiePhoto: { method: 'POST', path: `${BOAT}/ties/:tieId/photo`, role: 'crew' },
+  noteOwnFigure: { method: 'POST', path: `${BOAT}/own-figures`, role: 'crew' },
   recordDrill: { method: 'POST', path: `${BOAT}/drills`, role: 'crew' },
   makeWindOn: { method: 'POST', path: `${BOAT}/wind-ons`, role: 'crew' },
   retireWindOn: { method: 'PUT', path: `${BOAT}/wind-ons/:windOnId`, role: 'crew' },

@@ -9,6 +9,13 @@ export default async function Joins({ params }: { params: Promise<{ boatId: stri
     windOns: await readWindOns(db),
   }));
   return (
-    <JoinsStation people={bench.people} drills={bench.drills} windOns={windOns} crew={bench.crew} now={bench.nowMs} />
+    <JoinsStation
+      people={bench.people}
+      drills={bench.drills}
+      windOns={windOns}
+      crew={bench.crew}
+      ownFigures={bench.ownFigures}
+      now={bench.nowMs}
+    />
   );
 }
