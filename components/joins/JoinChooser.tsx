@@ -2,6 +2,7 @@
 
 import { useMemo, useState } from 'react';
 import {
+  leaderAgainstPurpose,
   LEADER_PURPOSES,
   type CrewKnows,
   type JoinPart,
@@ -9,8 +10,9 @@ import {
   type RankedJoin,
 } from '@/core/joins/chooseJoin';
 import { JOIN_KINDS } from '@/core/joins/joinKinds';
-import type { JoinRecord } from '@/core/record/record';
+import type { JoinRecord, RigRecord } from '@/core/record/record';
 import { choiceForJoin } from '@/core/rig/joins/joinChoice';
+import { linesThatMeet } from '@/core/rig/joins/linesOfJoin';
 import { isAtLeader } from '@/core/rig/joins/joinsOfRig';
 import { ChoiceField } from '@/components/fields/TextField';
 import { useSend } from '@/components/http/useSend';
@@ -32,6 +34,14 @@ function partWords(parts: readonly JoinPart[], nameOf: (of: 'inner' | 'outer') =
   return parts
     .map(({ kind, of }) => (of === 'join' ? JOIN_KINDS[kind].name : `${JOIN_KINDS[kind].name} in ${nameOf(of)}`))
     .join(', then ');
+}
+
+/** What the leader's material is against what it is for. */
+function LeaderFits({ record, join, purpose }: { record: RigRecord; join: JoinRecord; purpose: LeaderPurpose }) {
+  const say = useSay();
+  const { outer } = linesThatMeet(record, join);
+  const against = leaderAgainstPurpose(outer, purpose);
+  return against && <p className="mb-2 text-sm text-warn">{`${outer.name}: ${say(against)}.`}</p>;
 }
 
 const endOf = (parts: readonly JoinPart[], of: JoinPart['of']) => parts.find((part) => part.of === of)?.kind ?? null;
@@ -89,6 +99,7 @@ export function JoinChooser({ join, crew }: { join: JoinRecord; crew: CrewKnows 
         )}
         <OpeningField />
       </div>
+      {purpose !== '' && <LeaderFits record={record} join={join} purpose={purpose} />}
       <ol className="flex flex-col gap-2 text-sm">
         {ranked.map((each) => (
           <li key={each.kind} className="border-l-4 border-rule pl-3">

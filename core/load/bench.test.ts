@@ -22,6 +22,17 @@ describe('kitList', () => {
     expect(lines[1]?.takeM).toBeCloseTo(100.15, 9);
   });
 
+  it('reckons with what the ends are made: its line, minutes and things', () => {
+    const plain = [kit({}), kit({ id: 'b', name: 'Top', joinKind: 'loop-to-loop' })];
+    const looped = [kit({}), { ...plain[1], ends: { inner: 'loop-splice', outer: 'long-loop-twist' } } as KitSegment];
+    const [before, after] = [kitList(plain as KitSegment[], false), kitList(looped, false)];
+    // A splice takes 0.6 m of the line below, a doubled end 1 m of the one above; ten minutes and six.
+    expect((after.lines[0]?.takeM ?? 0) - (before.lines[0]?.takeM ?? 0)).toBeCloseTo(0.6, 9);
+    expect((after.lines[1]?.takeM ?? 0) - (before.lines[1]?.takeM ?? 0)).toBeCloseTo(1, 9);
+    expect(after.byHandMinutes - before.byHandMinutes).toBeCloseTo(16, 9);
+    expect(after.things.map(({ thing }) => thing)).toContain('splicing needle');
+  });
+
   it('names each thing once, with everything that it is for', () => {
     const { things, helper } = kitList(
       [kit({ material: 'braid' }), kit({ id: 'b', name: 'Lead', material: 'lead core', joinKind: 'sheath-over-mono' })],

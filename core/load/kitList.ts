@@ -13,6 +13,8 @@ export interface KitSegment {
   readonly turns: number;
   readonly wound: boolean;
   readonly joinKind: JoinKind | null;
+  /** What the two ends that meet there are made before; left out: plain. */
+  readonly ends?: { readonly inner: JoinKind | null; readonly outer: JoinKind | null };
 }
 
 export interface KitLine {
@@ -51,12 +53,16 @@ const BRAIDS: readonly Material[] = ['braid', 'hollow braid'];
 export function kitList(segments: readonly KitSegment[], hasCounter: boolean): KitList {
   const lines = segments.map((segment, index): KitLine => {
     const inner = segment.joinKind ? JOIN_WORK[segment.joinKind].outerLossM : 0;
-    const next = segments[index + 1]?.joinKind;
-    const takeM = segment.lengthM + inner + (next ? JOIN_WORK[next].innerLossM : 0);
+    const next = segments[index + 1];
+    const outer = next?.joinKind ? JOIN_WORK[next.joinKind].innerLossM : 0;
+    const ends = endLossM(segment.ends?.outer) + endLossM(next?.ends?.inner);
+    const takeM = segment.lengthM + inner + outer + ends;
     return { segmentId: segment.id, name: segment.name, productId: segment.productId, lengthM: segment.lengthM, takeM };
   });
   const joins = segments.flatMap((segment) =>
-    segment.joinKind ? [{ segment, work: JOIN_WORK[segment.joinKind] }] : [],
+    [segment.ends?.inner, segment.ends?.outer, segment.joinKind].flatMap((kind) =>
+      kind ? [{ segment, work: JOIN_WORK[kind] }] : [],
+    ),
   );
   const turns = segments.reduce((sum, segment) => sum + (segment.wound ? segment.turns : 0), 0);
   const tying = joins.reduce((sum, { work }) => sum + work.minutes, 0);
@@ -72,6 +78,10 @@ export function kitList(segments: readonly KitSegment[], hasCounter: boolean): K
     byMachineMinutes: total(MACHINE_TURNS_PER_MINUTE),
   };
 }
+
+/** Line that a loop or a doubled end takes (m). */
+const endLossM = (kind: JoinKind | null | undefined): number =>
+  kind ? Math.max(JOIN_WORK[kind].innerLossM, JOIN_WORK[kind].outerLossM) : 0;
 
 function things(
   segments: readonly KitSegment[],

@@ -1,3 +1,5 @@
+import type { JoinKind } from '../../joins/joinKinds';
+import type { JoinPlacePart } from '../../joins/placeParts';
 import { kitList, type KitList } from '../../load/kitList';
 import { loadAdvice, type LoadAdvice } from '../../load/loadAdvice';
 import type { LoadPlan } from '../../load/planLoad';
@@ -18,8 +20,8 @@ export function kitOfRig(record: RigRecord, plan: LoadPlan): KitList {
         lengthM: segment.lengthM,
         turns: segment.turns,
         wound: segment.wound,
-        joinKind:
-          record.planJoins.find((join) => join.part === 'join' && join.outerSegmentId === segment.id)?.kind ?? null,
+        joinKind: partAt(record, segment.id, 'join'),
+        ends: { inner: partAt(record, segment.id, 'inner'), outer: partAt(record, segment.id, 'outer') },
       };
     }),
     record.reel.counter !== null,
@@ -46,8 +48,7 @@ export function adviceOnPlan(record: RigRecord, plan: LoadPlan): readonly LoadAd
         wound: segment.wound,
         colours: planned.colourLengthM === null ? planned.colours.length : segment.lengthM / planned.colourLengthM,
         purpose: planned.purpose,
-        joinKind:
-          record.planJoins.find((join) => join.part === 'join' && join.outerSegmentId === segment.id)?.kind ?? null,
+        joinKind: partAt(record, segment.id, 'join'),
         volumeM3: segment.areaM2 * segment.lengthM,
       };
     }),
@@ -59,6 +60,10 @@ export function adviceOnPlan(record: RigRecord, plan: LoadPlan): readonly LoadAd
     }),
   });
 }
+
+/** What is planned at the inner end of a segment: what meets there, or what one of the two ends is made. */
+const partAt = (record: RigRecord, segmentId: string, part: JoinPlacePart): JoinKind | null =>
+  record.planJoins.find((join) => join.part === part && join.outerSegmentId === segmentId)?.kind ?? null;
 
 function stackSegment(record: RigRecord, segmentId: string): RigRecord['segments'][number] {
   const segment = record.segments.find((candidate) => candidate.id === segmentId);
