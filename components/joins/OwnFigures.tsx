@@ -1,7 +1,7 @@
 'use client';
 
 import { useState } from 'react';
-import { canBeOwn, ownFigureOf, type OwnFigure } from '@/core/joins/ownFigures';
+import { canBeOwn, countsTurns, ownFigureOf, type OwnFigure } from '@/core/joins/ownFigures';
 import { schoolById, type GuideStep, type School } from '@/core/joins/schools';
 import { ChoiceField } from '@/components/fields/TextField';
 import { FormQuantity, FormText } from '@/components/fields/FormParts';
@@ -52,7 +52,7 @@ export function OwnFigures({ school, own }: { school: School; own: readonly OwnF
 function OwnFigureOfStep({ school, step, own }: { school: School; step: GuideStep; own: OwnFigure | null }) {
   const { record } = useRig();
   const { sendNow, state } = useSend();
-  const isCount = step.times !== undefined;
+  const isCount = countsTurns(step);
   const spec = (value: number | null) =>
     isCount ? neededNumber({ min: 1, max: 200 }, value) : neededQuantity('smallLength', { min: 0.0005, max: 5 }, value);
   // What the school itself says, where nothing of our own was put in its place.

@@ -16,6 +16,10 @@ export interface OwnFigure {
 export const canBeOwn = ({ times, figure }: GuideStep): boolean =>
   times !== undefined || (figure !== undefined && figure !== 'seating' && figure !== 'tension');
 
+/** True where a figure is a number of turns, and not a length. */
+export const countsTurns = ({ times, figure }: GuideStep): boolean =>
+  times !== undefined || figure === 'arborTurns' || figure === 'wraps';
+
 /** A school with the crew's own counts. */
 export function withOwnCounts(school: School, own: readonly OwnFigure[]): School {
   return {

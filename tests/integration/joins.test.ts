@@ -71,6 +71,9 @@ describe('figures of a crew’s own', () => {
     expect(await note('seat', { least: 10, most: 20 })).toMatchObject({ status: 422 });
     expect(await note('nonsense', { least: 1, most: 2 })).toMatchObject({ status: 422 });
     expect(await note('plait', { least: 20.5, most: 22 })).toMatchObject({ why: { reason: 'turns-are-whole' } });
+    expect(await note('turns', { least: 1.5, most: 2 }, 'arbor-sliding')).toMatchObject({
+      why: { reason: 'turns-are-whole' },
+    });
     expect(await note('overhang', { least: 6, most: 7 })).toMatchObject({ why: { reason: 'longer-than-any-step' } });
     expect(ownFigureInput.safeParse({ school: 'plait-long', step: 'plait', own: { least: 9, most: 8 } }).success).toBe(
       false,

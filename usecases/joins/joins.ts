@@ -3,7 +3,7 @@ import { because } from '../../core/reasons';
 import type { CrewKnows } from '../../core/joins/chooseJoin';
 import { meanShare } from '../../core/joins/joinEfficiency';
 import type { JoinKind } from '../../core/joins/joinKinds';
-import { canBeOwn, type OwnFigure } from '../../core/joins/ownFigures';
+import { canBeOwn, countsTurns, type OwnFigure } from '../../core/joins/ownFigures';
 import { schoolById } from '../../core/joins/schools';
 import type { PersonRecord } from '../../core/record/crew';
 import { JOIN_PLACE_PARTS } from '../../core/joins/placeParts';
@@ -145,9 +145,9 @@ export async function noteOwnFigure(db: BoatDb, input: OwnFigureInput): Promise<
   const step = schoolById(input.school)?.steps.find((each) => each.id === input.step);
   if (!step || !canBeOwn(step)) return invalid('step', because('no-figure-of-ones-own'));
   const { own } = input;
-  if (own && step.times && !(Number.isInteger(own.least) && Number.isInteger(own.most)))
+  if (own && countsTurns(step) && !(Number.isInteger(own.least) && Number.isInteger(own.most)))
     return invalid('own', because('turns-are-whole'));
-  if (own && !step.times && own.most > 5) return invalid('own', because('longer-than-any-step'));
+  if (own && !countsTurns(step) && own.most > 5) return invalid('own', because('longer-than-any-step'));
   await insertOwnFigure(db, db.boatId, {
     ...{ school: input.school, step: input.step, least: own?.least ?? null, most: own?.most ?? null },
   });

@@ -41,7 +41,7 @@ export function GuideDrawing({
         <span className="mr-auto">
           Step {school.steps.indexOf(step) + 1}, for a {shown} hand. At most five turns are drawn.
         </span>
-        <Button weight="quiet" className="motion-reduce:hidden" onClick={() => setRun(run + 1)}>
+        <Button weight="quiet" className="px-2! motion-reduce:hidden" onClick={() => setRun(run + 1)}>
           Again
         </Button>
         <Toggle name="Stop" isOn={viewing.isPaused} onToggle={(isPaused) => change({ isPaused })} moves />
@@ -79,7 +79,7 @@ function Toggle({
     <Button
       weight="quiet"
       aria-pressed={isOn}
-      className={moves ? 'motion-reduce:hidden' : ''}
+      className={`px-2! ${moves ? 'motion-reduce:hidden' : ''}`}
       onClick={() => onToggle(!isOn)}
     >
       {name}
