@@ -49,7 +49,7 @@ async function open(): Promise<void> {
 
 /** What was done while nobody listened is not known: everybody looks again. */
 function tellAll(): void {
-  for (const of of listeners.values()) for (const heard of of) heard({ key: randomUUID(), rigId: null });
+  for (const waiting of listeners.values()) for (const heard of waiting) heard({ key: randomUUID(), rigId: null });
 }
 
 /**

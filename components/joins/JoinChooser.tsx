@@ -9,9 +9,10 @@ import {
   type LeaderPurpose,
   type RankedJoin,
 } from '@/core/joins/chooseJoin';
+import { because } from '@/core/reasons';
 import { JOIN_KINDS } from '@/core/joins/joinKinds';
 import type { JoinRecord, RigRecord } from '@/core/record/record';
-import { choiceForJoin } from '@/core/rig/joins/joinChoice';
+import { between, choiceForJoin } from '@/core/rig/joins/joinChoice';
 import { linesThatMeet } from '@/core/rig/joins/linesOfJoin';
 import { isAtLeader } from '@/core/rig/joins/joinsOfRig';
 import { ChoiceField } from '@/components/fields/TextField';
@@ -34,6 +35,14 @@ function partWords(parts: readonly JoinPart[], nameOf: (of: 'inner' | 'outer') =
   return parts
     .map(({ kind, of }) => (of === 'join' ? JOIN_KINDS[kind].name : `${JOIN_KINDS[kind].name} in ${nameOf(of)}`))
     .join(', then ');
+}
+
+/** Two lines that nothing joins: what to put between them. */
+function NothingJoins({ record, join }: { record: RigRecord; join: JoinRecord }) {
+  const say = useSay();
+  const lines = between(record, join);
+  const why = lines.length > 0 ? because('put-between', { lines }) : because('nothing-joins');
+  return <p className="mb-2 text-sm text-warn">{say(why)}.</p>;
 }
 
 /** What the leader's material is against what it is for. */
@@ -100,6 +109,7 @@ export function JoinChooser({ join, crew }: { join: JoinRecord; crew: CrewKnows 
         <OpeningField />
       </div>
       {purpose !== '' && <LeaderFits record={record} join={join} purpose={purpose} />}
+      {ranked.length === 0 && <NothingJoins record={record} join={join} />}
       <ol className="flex flex-col gap-2 text-sm">
         {ranked.map((each) => (
           <li key={each.kind} className="border-l-4 border-rule pl-3">

@@ -67,7 +67,7 @@ describe('the palette', () => {
     Element.prototype.scrollIntoView ??= jest.fn();
     render(
       <Providers units={METRIC} nonce="">
-        <Palette shows="palette" places={[]} onClose={jest.fn()} />
+        <Palette shows="palette" places={[]} onClose={jest.fn()} onHelp={jest.fn()} />
       </Providers>,
     );
     fireEvent.change(screen.getByPlaceholderText('Where to, or what?'), { target: { value: typed } });

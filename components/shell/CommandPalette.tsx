@@ -37,17 +37,17 @@ export function CommandPalette({ places }: { places: readonly Place[] }) {
         onClick={() => setOpen('palette')}
         className="no-print min-h-9 rounded-sm border border-edge-strong bg-card px-3 text-sm"
       >
-        Find <kbd className="figures ml-1 text-xs text-ink-soft">Ctrl K</kbd>
+        Find <kbd className="figures ml-1 hidden text-xs text-ink-soft sm:inline">Ctrl K</kbd>
       </button>
       <button
         type="button"
         aria-label="Keys and help"
         onClick={() => setOpen('help')}
-        className="no-print min-h-9 min-w-9 rounded-sm border border-edge-strong bg-card text-sm font-bold"
+        className="no-print hidden min-h-9 min-w-9 rounded-sm border border-edge-strong bg-card text-sm font-bold sm:block"
       >
         ?
       </button>
-      {open && <Palette shows={open} places={places} onClose={() => setOpen(null)} />}
+      {open && <Palette shows={open} places={places} onClose={() => setOpen(null)} onHelp={() => setOpen('help')} />}
     </>
   );
 }

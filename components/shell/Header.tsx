@@ -1,9 +1,8 @@
 import Link from 'next/link';
-import { NotingAs, type Crew } from '@/components/crew/NotingAs';
-import { CommandPalette } from './CommandPalette';
+import type { Crew } from '@/components/crew/NotingAs';
+import { HeaderTools } from './HeaderTools';
 import { Mark } from './Mark';
 import type { Place } from './paths';
-import { UnitSwitch } from './UnitSwitch';
 
 interface Crumb {
   readonly label: string;
@@ -29,14 +28,17 @@ export function Header({
       >
         Skip to the content
       </a>
-      <div className="mx-auto flex max-w-[84rem] flex-wrap items-center gap-x-4 gap-y-2 px-4 py-2">
-        <nav aria-label="Where you are" className="mr-auto flex min-w-0 flex-wrap items-center gap-x-2">
-          <Link href="/" className="flex items-center gap-2 py-1">
+      <div className="mx-auto flex max-w-[84rem] items-center gap-x-2 gap-y-2 px-3 py-1.5 sm:flex-wrap sm:gap-x-4 sm:px-4 sm:py-2">
+        <nav aria-label="Where you are" className="mr-auto flex min-w-0 items-center gap-x-1.5 sm:flex-wrap sm:gap-x-2">
+          <Link href="/" className="flex shrink-0 items-center gap-2 py-1">
             <Mark />
-            <span className="lettered text-lg">Tidy Marlin</span>
+            <span className={`lettered text-lg ${crumbs.length > 0 ? 'sr-only sm:not-sr-only' : ''}`}>Tidy Marlin</span>
           </Link>
-          {crumbs.map((crumb) => (
-            <span key={crumb.path} className="flex min-w-0 items-center gap-2">
+          {crumbs.map((crumb, index) => (
+            <span
+              key={crumb.path}
+              className={`flex items-center gap-1.5 sm:min-w-0 sm:gap-2 ${index === crumbs.length - 1 ? 'min-w-0' : 'max-w-[38%] min-w-0 shrink'}`}
+            >
               <span aria-hidden className="text-ink-soft">
                 /
               </span>
@@ -46,11 +48,7 @@ export function Header({
             </span>
           ))}
         </nav>
-        {crew && <NotingAs crew={crew} />}
-        <UnitSwitch />
-        <div className="flex gap-1.5">
-          <CommandPalette places={places} />
-        </div>
+        <HeaderTools places={places} {...(crew ? { crew } : {})} />
       </div>
     </header>
   );

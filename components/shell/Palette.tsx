@@ -3,9 +3,13 @@
 import { Command } from 'cmdk';
 import { usePathname, useRouter } from 'next/navigation';
 import { Dialog } from 'radix-ui';
-import { useUnits } from '@/components/units/UnitsProvider';
+import type { ReactNode } from 'react';
 import { JOIN_KIND_NAMES, JOIN_KINDS } from '@/core/joins/joinKinds';
+import { TEXT_SIZES, THEMES } from '@/components/looks/looks';
+import { setLooks } from '@/components/looks/useLooks';
+import { useUnits } from '@/components/units/UnitsProvider';
 import { knotsPath, type Place } from './paths';
+import { useRecentPlaces } from './useRecentPlaces';
 
 const ITEM =
   'flex min-h-11 cursor-pointer items-center gap-2 px-3 data-[selected=true]:bg-rule data-[selected=true]:text-rule-ink';
@@ -27,25 +31,25 @@ const knotPlaces = (boatId: string): readonly Place[] =>
     alsoCalled: JOIN_KINDS[kind].alsoKnownAs,
   }));
 
-/** Places and commands to be found by name, or the keys. */
+/** Something that is done from the palette, and the words by which it is found too. */
+interface Act {
+  readonly label: string;
+  readonly alsoCalled: readonly string[];
+  readonly work: () => void;
+}
+
+/** Places, acts, settings and help to be found by name, the recent ones first; or the keys. */
 export function Palette({
   shows,
   places,
   onClose,
+  onHelp,
 }: {
   shows: 'palette' | 'help';
   places: readonly Place[];
   onClose: () => void;
+  onHelp: () => void;
 }) {
-  const router = useRouter();
-  // Knots are those of the boat that is open.
-  const boatId = /^\/boats\/([^/]+)/.exec(usePathname())?.[1];
-  const knots = boatId ? knotPlaces(boatId) : [];
-  const { setUnits } = useUnits();
-  const run = (work: () => void) => () => {
-    onClose();
-    work();
-  };
   return (
     <Dialog.Root open onOpenChange={(now) => !now && onClose()}>
       <Dialog.Portal>
@@ -54,56 +58,115 @@ export function Palette({
           aria-describedby={undefined}
           className="fixed top-[12vh] left-1/2 z-50 w-[34rem] max-w-[calc(100vw-2rem)] -translate-x-1/2 rounded-sm border-2 border-ink bg-card"
         >
-          {shows === 'help' ? (
-            <div className="p-4">
-              <Dialog.Title className="lettered text-lg">Keys</Dialog.Title>
-              <dl className="mt-2 grid grid-cols-[auto_1fr] gap-x-4 gap-y-2">
-                {KEYS.map(([key, what]) => (
-                  <div key={key} className="contents">
-                    <dt className="figures font-semibold">{key}</dt>
-                    <dd>{what}</dd>
-                  </div>
-                ))}
-              </dl>
-            </div>
-          ) : (
-            <Command label="Find a place or a command">
-              <Dialog.Title className="sr-only">Find a place or a command</Dialog.Title>
-              <Command.Input
-                placeholder="Where to, or what?"
-                className="min-h-12 w-full border-b-2 border-ink bg-transparent px-3 outline-none"
-              />
-              <Command.List className="max-h-80 overflow-y-auto py-1">
-                <Command.Empty className="px-3 py-4 text-ink-soft">Nothing here is called that.</Command.Empty>
-                {[...places, ...knots].map((place) => (
-                  <Command.Item
-                    key={place.path}
-                    value={place.label}
-                    keywords={[...(place.alsoCalled ?? [])]}
-                    onSelect={run(() => router.push(place.path))}
-                    className={ITEM}
-                  >
-                    {place.label}
-                    {place.alsoCalled && <span className="text-sm text-ink-soft">{place.alsoCalled.join(', ')}</span>}
-                  </Command.Item>
-                ))}
-                <Command.Item
-                  onSelect={run(() => setUnits({ length: 'ft', smallLength: 'in', force: 'lb' }))}
-                  className={ITEM}
-                >
-                  Show feet, inches and pounds
-                </Command.Item>
-                <Command.Item
-                  onSelect={run(() => setUnits({ length: 'm', smallLength: 'mm', force: 'kg' }))}
-                  className={ITEM}
-                >
-                  Show metres, millimetres and kilograms
-                </Command.Item>
-              </Command.List>
-            </Command>
-          )}
+          {shows === 'help' ? <Keys /> : <Found places={places} onClose={onClose} onHelp={onHelp} />}
         </Dialog.Content>
       </Dialog.Portal>
     </Dialog.Root>
+  );
+}
+
+function Keys() {
+  return (
+    <div className="p-4">
+      <Dialog.Title className="lettered text-lg">Keys</Dialog.Title>
+      <dl className="mt-2 grid grid-cols-[auto_1fr] gap-x-4 gap-y-2">
+        {KEYS.map(([key, what]) => (
+          <div key={key} className="contents">
+            <dt className="figures font-semibold">{key}</dt>
+            <dd>{what}</dd>
+          </div>
+        ))}
+      </dl>
+    </div>
+  );
+}
+
+function Found({ places, onClose, onHelp }: { places: readonly Place[]; onClose: () => void; onHelp: () => void }) {
+  const router = useRouter();
+  const { setUnits } = useUnits();
+  const [recent, add] = useRecentPlaces();
+  // Knots are those of the boat that is open.
+  const boatId = /^\/boats\/([^/]+)/.exec(usePathname())?.[1];
+  const knots = boatId ? knotPlaces(boatId) : [];
+  const goTo = (place: Place) => (): void => {
+    add(place);
+    onClose();
+    router.push(place.path);
+  };
+  const act = (work: () => void) => (): void => {
+    onClose();
+    work();
+  };
+  const acts: readonly Act[] = [
+    {
+      label: 'Show feet, inches and pounds',
+      alsoCalled: ['units', 'imperial', 'ft', 'lb'],
+      work: () => setUnits({ length: 'ft', smallLength: 'in', force: 'lb' }),
+    },
+    {
+      label: 'Show metres, millimetres and kilograms',
+      alsoCalled: ['units', 'metric', 'm', 'kg'],
+      work: () => setUnits({ length: 'm', smallLength: 'mm', force: 'kg' }),
+    },
+    ...THEMES.map((theme) => ({
+      label: `Colours: ${theme}`,
+      alsoCalled: ['theme', 'dark mode', 'light mode', 'night', 'sun'],
+      work: () => setLooks({ theme }),
+    })),
+    ...TEXT_SIZES.map((text) => ({
+      label: `Text: ${text}`,
+      alsoCalled: ['font size', 'bigger', 'smaller', 'zoom'],
+      work: () => setLooks({ text }),
+    })),
+  ];
+  return (
+    <Command label="Find a place or a command">
+      <Dialog.Title className="sr-only">Find a place or a command</Dialog.Title>
+      <Command.Input
+        placeholder="Where to, or what?"
+        className="min-h-12 w-full border-b-2 border-ink bg-transparent px-3 outline-none"
+      />
+      <Command.List className="max-h-80 overflow-y-auto py-1">
+        <Command.Empty className="px-3 py-4 text-ink-soft">Nothing here is called that.</Command.Empty>
+        {recent.map((place) => (
+          <Item key={`recent ${place.path}`} name={`${place.label}, recently`} words={[]} onSelect={goTo(place)}>
+            {place.label} <span className="text-sm text-ink-soft">recently</span>
+          </Item>
+        ))}
+        {[...places, ...knots].map((place) => (
+          <Item key={place.path} name={place.label} words={place.alsoCalled ?? []} onSelect={goTo(place)}>
+            {place.label}
+          </Item>
+        ))}
+        <Item name="Keys and help" words={['shortcuts', 'keyboard', '?']} onSelect={onHelp}>
+          Keys and help
+        </Item>
+        {acts.map(({ label, alsoCalled, work }) => (
+          <Item key={label} name={label} words={alsoCalled} onSelect={act(work)}>
+            {label}
+          </Item>
+        ))}
+      </Command.List>
+    </Command>
+  );
+}
+
+/** @param words other words by which it is found; of knots and places they stand beside the name */
+function Item({
+  name,
+  words,
+  onSelect,
+  children,
+}: {
+  name: string;
+  words: readonly string[];
+  onSelect: () => void;
+  children: ReactNode;
+}) {
+  return (
+    <Command.Item value={name} keywords={[...words]} onSelect={onSelect} className={ITEM}>
+      {children}
+      {words.length > 0 && <span className="truncate text-sm text-ink-soft">{words.join(', ')}</span>}
+    </Command.Item>
   );
 }

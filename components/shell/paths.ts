@@ -45,13 +45,26 @@ export interface Place {
   readonly alsoCalled?: readonly string[];
 }
 
+/** What else people call the work of a station. */
+const STATION_WORDS: Readonly<Record<Station, readonly string[]>> = {
+  load: ['backing', 'spool', 'fill', 'wind'],
+  joins: ['knots', 'splices', 'leader'],
+  count: ['counter', 'calibrate', 'tape', 'colours'],
+  strength: ['pull test', 'break', 'line class'],
+  drag: ['scale', 'lever', 'planer', 'preset'],
+};
+
 /** The places of one rig, for the palette and the number keys. */
 export function rigPlaces(boatId: string, rigId: string): readonly Place[] {
   return [
     { label: 'The whole line', path: rigPath(boatId, rigId) },
-    ...STATIONS.map(({ id, title }) => ({ label: title, path: stationPath(boatId, rigId, id) })),
-    { label: 'History, and undo', path: historyPath(boatId, rigId) },
-    { label: 'Run sheet to print', path: sheetPath(boatId, rigId) },
-    { label: 'Card of this rod', path: cardPath(boatId, rigId) },
+    ...STATIONS.map(({ id, title }) => ({
+      label: title,
+      path: stationPath(boatId, rigId, id),
+      alsoCalled: STATION_WORDS[id],
+    })),
+    { label: 'History, and undo', path: historyPath(boatId, rigId), alsoCalled: ['undo', 'redo', 'log'] },
+    { label: 'Run sheet to print', path: sheetPath(boatId, rigId), alsoCalled: ['print', 'paper'] },
+    { label: 'Card of this rod', path: cardPath(boatId, rigId), alsoCalled: ['print', 'correction table'] },
   ];
 }

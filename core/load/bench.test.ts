@@ -78,6 +78,7 @@ const segment = (change: Partial<AdvisedSegment>): AdvisedSegment => ({
 });
 const advised = (change: Partial<AdvisedLoad>): AdvisedLoad => ({
   reelKind: 'conventional',
+  smallestOpeningM: null,
   fullDiameterM: 0.06,
   widthM: 0.03,
   volumeM3: 6e-5,

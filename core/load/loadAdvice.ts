@@ -1,4 +1,5 @@
 import type { JoinKind } from '../joins/joinKinds';
+import { USUAL_OPENING_M } from '../joins/chooseJoin';
 import { joinBulkM } from '../joins/joinWork';
 import { because, type Reason } from '../reasons';
 import type { BackingPurpose } from './backing';
@@ -27,6 +28,8 @@ export interface AdvisedLoad {
   /** Volume between the arbor and the planned level (m³). */
   readonly volumeM3: number;
   readonly levelBelowRimM: number;
+  /** The smallest opening that a join has to pass (m); null: nobody has measured it. */
+  readonly smallestOpeningM: number | null;
   readonly segments: readonly AdvisedSegment[];
   /** Lengths in which each segment's line is sold, as they stand on the shelf (m). */
   readonly retailLengthsM: readonly (readonly number[])[];
@@ -61,8 +64,6 @@ const LEAST_ROOM_M = { conventional: 0.001, 'fixed-spool': 0.0012, fly: 0.003 } 
 /** Share of the spool that lead core may fill before thinner line behind it is worth a thought. */
 const BULKY_SHARE = 0.6;
 
-/** Smallest opening of a usual level wind or tip ring (m), from memory: beyond it a join is said to be thick. */
-const USUAL_OPENING_M = 0.003;
 
 /** How near to a retail length a top shot must be for the whole spool to be the better choice. */
 const NEAR_RETAIL = 0.2;
@@ -215,12 +216,12 @@ function loopAdvice({ segments, reelKind, fullDiameterM, widthM }: AdvisedLoad):
   });
 }
 
-function joinAdvice({ segments }: AdvisedLoad): readonly LoadAdvice[] {
+function joinAdvice({ segments, smallestOpeningM }: AdvisedLoad): readonly LoadAdvice[] {
   return segments.flatMap((segment, index): LoadAdvice[] => {
     const below = segments[index - 1];
     if (!below || !segment.joinKind || !segment.wound) return [];
     const bulkM = joinBulkM(segment.joinKind, below.lineDiameterM, segment.lineDiameterM);
-    if (bulkM <= USUAL_OPENING_M) return [];
+    if (bulkM <= (smallestOpeningM ?? USUAL_OPENING_M)) return [];
     return [
       {
         kind: 'thick-join',

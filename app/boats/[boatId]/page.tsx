@@ -40,8 +40,8 @@ export default async function LockerPage({ params, searchParams }: Props) {
         crumbs={[{ label: boat.name, path: boatPath(boat.id) }]}
         places={[
           ...locker.rigs.map((rig) => ({ label: rig.name, path: rigPath(boat.id, rig.id) })),
-          { label: 'Reels and lines', path: gearPath(boat.id) },
-          { label: 'Fleet', path: fleetPath(boat.id) },
+          { label: 'Reels and lines', path: gearPath(boat.id), alsoCalled: ['gear', 'shelf', 'supplies', 'new rig'] },
+          { label: 'Fleet', path: fleetPath(boat.id), alsoCalled: ['make the rods agree', 'compare'] },
           { label: 'What to measure next', path: measuringPath(boat.id) },
           { label: 'Quick drag: what the scale should show', path: quickDragPath(boat.id) },
           { label: 'What to tie before a trip', path: tieListPath(boat.id), alsoCalled: ['knots due', 'retie'] },

@@ -1,5 +1,6 @@
 import {
   chooseJoin,
+  putBetween,
   type CrewKnows,
   type JoinChoice,
   type JoinPlaceKnown,
@@ -37,6 +38,12 @@ export function choiceForJoin(
   const { inner, outer } = linesThatMeet(record, join);
   const segment = record.segments.find(({ id }) => id === join.outerSegmentId);
   return chooseJoin(inner, outer, placeOf(record, segment ?? { role: 'top shot', wound: true }, purpose), crew);
+}
+
+/** Lines of which a length would join two that nothing joins as they are. */
+export function between(record: RigRecord, join: JoinRecord): readonly string[] {
+  const { inner, outer } = linesThatMeet(record, join);
+  return putBetween(inner, outer, placeOf(record, { role: 'top shot', wound: true }, null));
 }
 
 /** Joins for two parts of a stack that is being planned. */

@@ -33,6 +33,7 @@ export function adviceOnPlan(record: RigRecord, plan: LoadPlan): readonly LoadAd
   const { line } = plan;
   return loadAdvice({
     reelKind: record.reel.kind,
+    smallestOpeningM: record.smallestOpeningM,
     fullDiameterM: record.reel.fullDiameterM.value,
     widthM: record.reel.widthM.value,
     volumeM3: spoolVolumeM3(line.spool, line.fullDiameterM),
