@@ -86,14 +86,15 @@ describe('how a page looks', () => {
       });
   });
 
-  it('is set in the menu of the header', () => {
+  it('is set in the menu of the header', async () => {
     render(
       <Providers units={METRIC} nonce="">
         <HeaderTools places={[]} />
       </Providers>,
     );
     fireEvent.click(screen.getByRole('button', { name: 'Settings' }));
-    const colours = within(screen.getByRole('radiogroup', { name: 'Colours' }));
+    const colours = within(await screen.findByRole('radiogroup', { name: 'Colours' }));
+    expect(screen.getByRole('dialog', { name: 'Settings' })).toBeInTheDocument();
     fireEvent.click(colours.getByRole('radio', { name: 'light' }));
     expect(document.documentElement.dataset.theme).toBe('light');
     expect(colours.getByRole('radio', { name: 'light' })).toHaveAttribute('aria-checked', 'true');
