@@ -1,6 +1,6 @@
 'use client';
 
-import { USUAL_OPENING_M } from '@/core/joins/chooseJoin';
+import { USUAL_OPENING_M } from '@/core/joins/usual';
 import { FormQuantity } from '@/components/fields/FormParts';
 import { neededQuantity } from '@/components/fields/specs';
 import { useDraftForm } from '@/components/fields/useDraftForm';

@@ -24,10 +24,15 @@ import { countWords } from './stepCount';
 import { placeWords } from './joinLines';
 import { linesOfJoin } from '@/core/rig/joins/linesOfJoin';
 import { NOBODY, peopleOptions, type Person } from './joinsBench';
-import { GuideDrawing } from './drawing/GuideDrawing';
 import { OwnFigures } from './OwnFigures';
 import { SeatingScale } from './SeatingScale';
 import { TensionCheck } from './TensionCheck';
+
+/** Drawn once the page is there: its room is kept. */
+const GuideDrawing = dynamic(() => import('./drawing/GuideDrawing').then(({ GuideDrawing: loaded }) => loaded), {
+  ssr: false,
+  loading: () => <div className="mb-3 aspect-[2]" />,
+});
 
 /** Loaded when it is first asked for. */
 const TieBench = dynamic(() => import('./TieBench').then(({ TieBench: loaded }) => loaded), { ssr: false });

@@ -5,6 +5,7 @@ import type { JoinPlacePart } from './placeParts';
 import { endsOf, isMono, type LineToJoin, type MadeEnd } from './ends';
 import { DEFAULT_EFFICIENCY_SD, END_MAKERS, JOIN_KINDS, MEETING_KINDS, type JoinKind } from './joinKinds';
 import { JOIN_WORK, joinBulkM } from './joinWork';
+import { TWO_STRANDS, USUAL_OPENING_M } from './usual';
 import { drawsUnevenly, endThicknessM, isTooAlikeToFold, whyNoMeeting, type EndToJoin } from './meetings';
 
 /** What a leader is chosen for. */
@@ -68,12 +69,8 @@ export interface JoinChoice {
   readonly impossible: readonly ImpossibleJoin[];
 }
 
-/** Opening of a usual level wind or smallest ring (m), from memory. */
-export const USUAL_OPENING_M = 0.003;
 /** Over so much, a join under line makes a lump that the line over it saws on (m, a guess). */
 const LUMP_M = 0.002;
-/** What two strands hold of one of them: they do not share the load evenly (from memory). */
-export const TWO_STRANDS = 1.8;
 
 /** How hard each is with wet, cold hands: 0 easy, 1 not to be tried afloat (from memory). */
 const COLD_HANDS: Readonly<Record<JoinKind, number>> = {

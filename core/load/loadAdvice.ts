@@ -1,5 +1,5 @@
 import type { JoinKind } from '../joins/joinKinds';
-import { USUAL_OPENING_M } from '../joins/chooseJoin';
+import { USUAL_OPENING_M } from '../joins/usual';
 import { joinBulkM } from '../joins/joinWork';
 import { because, type Reason } from '../reasons';
 import type { BackingPurpose } from './backing';
@@ -63,7 +63,6 @@ const LEAST_ROOM_M = { conventional: 0.001, 'fixed-spool': 0.0012, fly: 0.003 } 
 
 /** Share of the spool that lead core may fill before thinner line behind it is worth a thought. */
 const BULKY_SHARE = 0.6;
-
 
 /** How near to a retail length a top shot must be for the whole spool to be the better choice. */
 const NEAR_RETAIL = 0.2;

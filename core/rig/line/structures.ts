@@ -1,4 +1,4 @@
-import { TWO_STRANDS } from '../../joins/chooseJoin';
+import { TWO_STRANDS } from '../../joins/usual';
 import type { JoinRecord } from '../../record/joins';
 
 const isAtSamePlace = (a: JoinRecord, b: JoinRecord): boolean =>
