@@ -5,7 +5,7 @@ import { useMemo, useRef } from 'react';
 import { countMarks, type CountMark } from '@/core/rig/count/countMarks';
 import { dragFactorSd } from '@/core/calibration/dragFactorSd';
 import { dragEnvelope } from '@/core/drag/dragEnvelope';
-import { lastSafeLength, TAKEN } from '@/core/drag/riskAlong';
+import { lastSafeLength, TAKEN } from '@/core/drag/risk';
 import { USUAL_RUN } from '@/core/drag/waterPull';
 import { riskOfRig } from '@/core/rig/drag/riskOfRig';
 import { pullAtSpeed } from '@/core/drag/planer/planerBracket';

@@ -1,7 +1,6 @@
 'use client';
 
-import { inAHundred, lastSafeLength, TAKEN } from '@/core/drag/riskAlong';
-import type { RiskAtLength } from '@/core/drag/risk';
+import { inAHundred, lastSafeLength, TAKEN, type RiskAtLength } from '@/core/drag/risk';
 import type { RigAtRisk } from '@/core/rig/drag/riskOfRig';
 import { useUnits } from '@/components/units/UnitsProvider';
 import { useRisk } from './useRisk';

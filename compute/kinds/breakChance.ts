@@ -1,6 +1,6 @@
 import { z } from 'zod';
-import { inAHundred, lastSafeLength, riskAlong, TAKEN } from '../../core/drag/riskAlong';
-import type { PlaceAtRisk } from '../../core/drag/risk';
+import { riskAlong } from '../../core/drag/riskAlong';
+import { inAHundred, lastSafeLength, TAKEN, type PlaceAtRisk } from '../../core/drag/risk';
 import { ERRORS } from '../../core/measurement/errors';
 import type { StrengthKnown } from '../../core/strength/strengthDraws';
 import { defineKind } from '../kind';

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { backOffTable, dragEnvelope as envelopeOf, envelopeAt, type DragEnvelope } from '../../core/drag/dragEnvelope';
-import { lastSafeLength, riskAlong, TAKEN } from '../../core/drag/riskAlong';
-import type { PlaceAtRisk, RiskAtLength } from '../../core/drag/risk';
+import { riskAlong } from '../../core/drag/riskAlong';
+import { lastSafeLength, TAKEN, type PlaceAtRisk, type RiskAtLength } from '../../core/drag/risk';
 import { dragFactorSd } from '../../core/calibration/dragFactorSd';
 import { estimateCounter } from '../../core/calibration/estimateCounter';
 import { LINE_FRICTION, WATER_DENSITY } from '../../core/drag/waterPull';

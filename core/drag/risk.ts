@@ -48,3 +48,20 @@ export interface RiskAtLength {
   /** The place that breaks most often, and its share of all breaks. */
   readonly likeliest: { readonly name: string; readonly share: number };
 }
+
+/** What a hundred such pulls make of the chance of one. */
+export const inAHundred = (chance: number): number => -Math.expm1(100 * Math.log1p(-Math.min(chance, 1)));
+
+/** The chance that is taken for one pull: of a drag in the rod, and of a planer or line in the hand (common practice, no source). */
+export const TAKEN = { pull: 0.01, inHand: 0.001 } as const;
+
+/**
+ * The last length that may be pulled to with a chance of breaking under what is taken.
+ *
+ * @param risks at growing lengths
+ * @returns null where it is too much from the start
+ */
+export function lastSafeLength(risks: readonly RiskAtLength[], taken: number): number | null {
+  const first = risks.findIndex((risk) => !(risk.chance <= taken));
+  return (first < 0 ? risks.at(-1) : risks[first - 1])?.lengthOutM ?? null;
+}

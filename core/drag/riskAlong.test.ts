@@ -1,7 +1,7 @@
 import { normalDeviate, seededRandom } from '../../instruments/random';
 import { breakChance, scatterOf, type StrengthKnown } from '../strength/strengthDraws';
-import { inAHundred, lastSafeLength, riskAlong } from './riskAlong';
-import type { PlaceAtRisk, PullStation } from './risk';
+import { riskAlong } from './riskAlong';
+import { inAHundred, lastSafeLength, type PlaceAtRisk, type PullStation } from './risk';
 
 const chance = (): (() => number) => seededRandom(7);
 /** A line of which everything is known: so many pulls that mean and scatter are exact. */

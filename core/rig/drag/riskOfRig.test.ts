@@ -1,5 +1,6 @@
 import { dragEnvelope } from '../../drag/dragEnvelope';
-import { lastSafeLength, riskAlong } from '../../drag/riskAlong';
+import { riskAlong } from '../../drag/riskAlong';
+import { lastSafeLength } from '../../drag/risk';
 import { USUAL_RUN } from '../../drag/waterPull';
 import { seededRandom } from '../../../instruments/random';
 import { pulls, woundRig } from '../../../tests/rigFixture';
