@@ -181,6 +181,8 @@ describe('drawings of the guides', () => {
     ['plait-short', 'trim', 0, 1, half(10)],
     ['plait-melted', 'trim', 0, 1, half(10)],
     ['tied-loop', 'trim', 2, 2, { count: 5 }],
+    // The legs of a spliced loop change sides once where it was turned through itself.
+    ['splice-loop', 'seat', 1, 1, { count: 1 }],
   ] as const)('of %s at its %s: strand %i over strand %i', (school, step, one, other, expected) => {
     const strands = sceneOf(school, step);
     const [first, second] = [strands[one], strands[other]];
@@ -197,6 +199,20 @@ describe('drawings of the guides', () => {
     const byPlace = crossings(left, right).toSorted((a, b) => a.x - b.x);
     // From the left: the right loop's end under both legs, its legs out over them, the left loop's end over its legs.
     expect(byPlace.map((each) => each.isFirstOver)).toEqual([true, true, false, false, true, true]);
+  });
+
+  it('of the long loop: what each step adds', () => {
+    const self = (step: string): number => {
+      const [loop] = sceneOf('long-loop', step);
+      return loop ? crossings(loop, loop).length : NaN;
+    };
+    // Five twists of two legs; the tag turned back over the standing line and eight turns round both legs; a hitch round each leg: two
+    // round it, three of its own and one in passing; three turns of the finish round both.
+    expect(self('twist')).toBe(5 * 2);
+    expect(self('roll')).toBe(5 * 2 + 1 + 8 * 2 * 2);
+    expect(self('legs')).toBe(43 + 2 * (2 + 3 + 1));
+    expect(self('lock')).toBe(55 + 3 * 2 * 2);
+    expect(self('trim')).toBe(self('lock'));
   });
 
   it('of wraps over a fold: in at its back, round both strands and itself, out on the side on which it went in', () => {

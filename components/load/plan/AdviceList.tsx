@@ -43,7 +43,7 @@ function figuresOf({ kind, figures }: LoadAdvice, format: Formatter): string {
     case 'overfull':
       return `The level stands ${format.small(Math.abs(at('levelBelowRimM')))} ${at('levelBelowRimM') >= 0 ? 'under' : 'above'} the rim; at least ${format.small(at('leastM'))} of room is usual.`;
     case 'loop-over-reel':
-      return `the backing's loop wants about ${format.small(at('loopM'))} of length, laid flat (a guess from the spool's size).`;
+      return `the backing's loop wants about ${format.hand(at('loopM'))} of length, laid flat (a guess from the spool's size).`;
     case 'thick-join':
       return `about ${format.small(at('bulkM'))} thick.`;
   }
