@@ -66,6 +66,7 @@ export const ACT_WORDS: WordsFor<typeof ACT_REASONS> = {
   'not-of-the-crew': 'Choose one of the crew.',
   'join-not-planned':
     'That place is not in the plan any more. Plan the line as it is first, and choose another join there.',
+  'arbor-has-no-ends': 'Line is tied to the arbor itself: no loop is made there first.',
   'same-join': 'That is the join it has.',
   'wind-on-name-taken': 'There is one of that name already.',
   'wind-on-in-use': ({ rig }) => `It is on ${rig}: swap it off first.`,

@@ -55,6 +55,7 @@ export const ACT_REASONS = {
   'step-left-out': { step: 'name' },
   'not-of-the-crew': {},
   'same-join': {},
+  'arbor-has-no-ends': {},
   'join-not-planned': {},
   'wind-on-name-taken': {},
   'wind-on-in-use': { rig: 'name' },

@@ -50,6 +50,13 @@ describe('several structures at one place', () => {
     expect(told((await record()).planJoins)).toEqual(['inner wire-loop', 'outer long-loop-twist', 'join loop-to-loop']);
   });
 
+  it('are none at the arbor', async () => {
+    const arbor = (await record()).planJoins.find(({ innerSegmentId }) => innerSegmentId === null);
+    expect(
+      await changeJoinKind(b.boatId, b.rigId, arbor?.id ?? '', 'loop-to-loop', { inner: null, outer: 'tied-loop' }),
+    ).toMatchObject({ status: 422, why: { reason: 'arbor-has-no-ends' } });
+  });
+
   it('go on with the load, and are tied, seated and aged each on its own', async () => {
     const planned = await record();
     const { loadId } = must(await beginWinding(b.boatId, b.rigId, { version: planned.version, levelBelowRimM: 0.002 }));

@@ -111,7 +111,9 @@ export async function changeJoinKind(
   const { record, join } = found.value;
   const planned = record.planJoins.filter((each) => each.outerSegmentId === join.outerSegmentId);
   if (planned.length === 0) return conflict(because('join-not-planned'));
-  const wanted = { join: kind, ...ends };
+  const wanted = { join: kind, inner: ends.inner, outer: ends.outer };
+  if (join.innerSegmentId === null && (ends.inner ?? ends.outer) !== null)
+    return invalid('inner', because('arbor-has-no-ends'));
   const isSame = JOIN_PLACE_PARTS.every(
     (part) => (planned.find((each) => each.part === part)?.kind ?? null) === wanted[part],
   );
