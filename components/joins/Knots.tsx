@@ -48,7 +48,8 @@ export function Knots({ boatId, kind }: { boatId: string; kind: JoinKind }) {
           <b className="figures">
             {format.percent(efficiency)} ± {format.percent(PLUS_MINUS_SDS * DEFAULT_EFFICIENCY_SD)}
           </b>{' '}
-          of {makes === 'end' ? 'its line' : 'the weaker line'}: a default, until this boat has pulled some.
+          of {makes === 'end' ? 'its line' : 'the weaker line'}: a default. What this boat’s own pulls tell stands on
+          the Joins page of a rod.
         </p>
         {schools.length > 1 && (
           <div className="mb-3 max-w-96">

@@ -145,6 +145,10 @@ describe('the choice of a join', () => {
       { kind: 'long-loop-twist', of: 'inner' },
       { kind: 'double-sliding-knot', of: 'join' },
     ]);
+    // A join that was pulled counts as it was pulled, its strands with it: it is not taken to hold more.
+    const pulled = { 'double-sliding-knot': { value: 0.8, sd: 0.02, source: 'measured' as const } };
+    const known = chooseJoin(end('thin nylon'), end('heavy fluorocarbon'), anywhere, { tested: pulled, tied: {} });
+    expect(known.ranked.find(({ kind }) => kind === 'double-sliding-knot')?.efficiency).toBeCloseTo(0.8, 9);
     // A weak loop in a strong line is no weakness of the pair.
     const strong = end('hollow braid', { strengthN: { value: 5000, sd: 10, source: 'measured' } });
     const looped = choose(strong, end('ready leader, looped')).ranked.find(({ kind }) => kind === 'loop-to-loop');

@@ -218,9 +218,9 @@ function weakestPart(kind: JoinKind, ends: readonly [EndToJoin, EndToJoin], crew
   const known = a != null && b != null;
   const [innerN, outerN] = known ? [a, b] : [1, 1];
   const weakerN = Math.min(innerN, outerN);
-  const asTied = ends.map(
-    ({ end }, index) => (end.kind === 'doubled' ? TWO_STRANDS : 1) * (index === 0 ? innerN : outerN),
-  );
+  // What was pulled counts as it was pulled: its strands are in it.
+  const strands = keepsOf(kind, crew).source === 'measured' ? 1 : TWO_STRANDS;
+  const asTied = ends.map(({ end }, index) => (end.kind === 'doubled' ? strands : 1) * (index === 0 ? innerN : outerN));
   const parts = [
     ...ends.flatMap(({ end }, index) => (end.part ? [{ kind: end.part, ofN: index === 0 ? innerN : outerN }] : [])),
     { kind, ofN: Math.min(...asTied) },

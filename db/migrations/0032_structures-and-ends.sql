@@ -23,7 +23,9 @@ ALTER TABLE rigs ADD COLUMN smallest_opening_m double precision CHECK (smallest_
 ALTER TABLE rigs DROP COLUMN smallest_opening_m;
 ALTER TABLE line_products DROP COLUMN construction;
 DROP INDEX joins_one_a_place;
+ALTER TABLE load_joins DISABLE TRIGGER append_only;
 DELETE FROM load_joins WHERE join_id IN (SELECT id FROM joins WHERE part <> 'join');
+ALTER TABLE load_joins ENABLE TRIGGER append_only;
 UPDATE joins SET removed_at = now() WHERE part <> 'join' AND removed_at IS NULL;
 CREATE UNIQUE INDEX joins_one_a_place ON joins (rig_id, outer_segment_id) WHERE removed_at IS NULL;
 ALTER TABLE joins DROP CONSTRAINT ends_are_of_lines;

@@ -50,6 +50,14 @@ describe('what to tie before a trip', () => {
     expect(told(rig(tie(), tie(), tie()), day(200)).map((each) => each.split(' ')[1])).toEqual(['due', 'due', 'due']);
   });
 
+  it('is nothing of another line that is planned and not loaded', () => {
+    const base = rig(tie(), tie(), tie());
+    const other = base.planJoins.map((join, index) =>
+      index === 2 ? { ...join, id: 'other', outerSegmentId: 'another leader', lastTie: null } : join,
+    );
+    expect(told({ ...base, planJoins: other })).toEqual([]);
+  });
+
   it('is the join that is planned, not the one that it replaces', () => {
     const base = rig(tie(), tie(), tie());
     const [first, second, third] = base.joins as [JoinRecord, JoinRecord, JoinRecord];

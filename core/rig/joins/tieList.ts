@@ -32,25 +32,25 @@ const GLOVES: KitThing = 'gloves or a bar for the seating pull';
  * @param nowMs the day of the trip (ms since 1970)
  */
 export function tieList(record: RigRecord, nowMs: number): TieList {
-  const planned = record.planJoins.filter((each) => !record.joins.some(({ id }) => id === each.id));
+  // What is planned for another line than the one that is on is tied when that line is loaded.
+  const planned = record.planJoins.filter(
+    (each) => !record.joins.some(({ id }) => id === each.id) && isOnReel(record, each),
+  );
   const isReplaced = (join: JoinRecord): boolean =>
     planned.some((each) => each.outerSegmentId === join.outerSegmentId && each.innerSegmentId === join.innerSegmentId);
-  const isOn = (join: JoinRecord): boolean => record.segments.some(({ id }) => id === join.outerSegmentId);
-  const rows = [...record.joins.filter((join) => !isReplaced(join)), ...planned.filter(isOn)].flatMap(
-    (join): ToTie[] => {
-      const { standing, wornBy, boreLoss } = standingOnRig(record, join, nowMs);
-      if (standing === 'gone' || standing === 'good') return [];
-      const isPull = standing === 'not pulled' || standing === 'under-seated';
-      const work = JOIN_WORK[join.kind];
-      return [
-        {
-          ...{ join, standing, wornBy, boreLoss },
-          minutes: isPull ? PULL_MINUTES : work.minutes,
-          needs: isPull ? [GLOVES] : work.needs,
-        },
-      ];
-    },
-  );
+  const rows = [...record.joins.filter((join) => !isReplaced(join)), ...planned].flatMap((join): ToTie[] => {
+    const { standing, wornBy, boreLoss } = standingOnRig(record, join, nowMs);
+    if (standing === 'gone' || standing === 'good') return [];
+    const isPull = standing === 'not pulled' || standing === 'under-seated';
+    const work = JOIN_WORK[join.kind];
+    return [
+      {
+        ...{ join, standing, wornBy, boreLoss },
+        minutes: isPull ? PULL_MINUTES : work.minutes,
+        needs: isPull ? [GLOVES] : work.needs,
+      },
+    ];
+  });
   const tied = rows.filter(({ standing }) => standing !== 'not pulled' && standing !== 'under-seated');
   return {
     rows,
@@ -58,4 +58,11 @@ export function tieList(record: RigRecord, nowMs: number): TieList {
     dryMinutes: Math.max(0, ...tied.map(({ join }) => JOIN_WORK[join.kind].dryMinutes)),
     needs: [...new Set(rows.flatMap((row) => row.needs))],
   };
+}
+
+/** True where both lines of a place are on the reel, or nothing is yet. */
+function isOnReel({ load }: RigRecord, { innerSegmentId, outerSegmentId }: JoinRecord): boolean {
+  if (load?.status !== 'wound') return true;
+  const has = (id: string): boolean => load.segments.some(({ segmentId }) => segmentId === id);
+  return has(outerSegmentId) && (innerSegmentId === null || has(innerSegmentId));
 }
