@@ -1,14 +1,8 @@
 'use client';
 
 import { useMemo, useState } from 'react';
-import {
-  leaderAgainstPurpose,
-  LEADER_PURPOSES,
-  type CrewKnows,
-  type JoinPart,
-  type LeaderPurpose,
-  type RankedJoin,
-} from '@/core/joins/chooseJoin';
+import { type CrewKnows, type JoinPart, type RankedJoin } from '@/core/joins/chooseJoin';
+import { leaderAgainstPurpose, LEADER_PURPOSES, type LeaderPurpose } from '@/core/joins/leaderPurpose';
 import { because } from '@/core/reasons';
 import { JOIN_KINDS } from '@/core/joins/joinKinds';
 import type { JoinRecord, RigRecord } from '@/core/record/record';

@@ -1,12 +1,12 @@
 'use client';
 
-import { ToggleGroup } from 'radix-ui';
 import {
   METRES_PER_LENGTH_UNIT,
   METRES_PER_SMALL_LENGTH_UNIT,
   NEWTONS_PER_FORCE_UNIT,
   type UnitChoice,
 } from '@/core/units/units';
+import { ToggleRow } from '@/components/ui/ToggleRow';
 import { useUnits } from '@/components/units/UnitsProvider';
 
 function Group<K extends keyof UnitChoice>({
@@ -20,26 +20,13 @@ function Group<K extends keyof UnitChoice>({
 }) {
   const { units, setUnits } = useUnits();
   return (
-    <ToggleGroup.Root
-      type="single"
-      aria-label={label}
+    <ToggleRow
+      label={label}
       value={units[kind]}
-      onValueChange={(value) => {
-        const chosen = options.find((option) => option === value);
-        if (chosen) setUnits({ [kind]: chosen });
-      }}
-      className="flex overflow-hidden rounded-sm border border-edge-strong"
-    >
-      {options.map((option) => (
-        <ToggleGroup.Item
-          key={option}
-          value={option}
-          className="min-h-9 min-w-9 px-2 text-sm font-semibold data-[state=off]:bg-card data-[state=on]:bg-ink data-[state=on]:text-paper"
-        >
-          {option}
-        </ToggleGroup.Item>
-      ))}
-    </ToggleGroup.Root>
+      options={options}
+      onChange={(chosen) => setUnits({ [kind]: chosen })}
+      room="min-h-9 min-w-9 px-2"
+    />
   );
 }
 

@@ -1,5 +1,7 @@
 import { z } from 'zod';
-import { chooseJoin as choiceOf, LEADER_PURPOSES, putBetween } from '../../core/joins/chooseJoin';
+import { chooseJoin as choiceOf } from '../../core/joins/chooseJoin';
+import { LEADER_PURPOSES } from '../../core/joins/leaderPurpose';
+import { putBetween } from '../../core/joins/putBetween';
 import { CONSTRUCTIONS, CONSTRUCTIONS_OF, END_KINDS, whyNoSuchEnd, type LineToJoin } from '../../core/joins/ends';
 import { MATERIALS } from '../../core/measurement/material';
 import { because } from '../../core/reasons';

@@ -1,6 +1,8 @@
 import { readFileSync } from 'node:fs';
 import { allPairs, ENDS, pairTable } from '../../tests/joinPairs';
-import { chooseJoin, leaderAgainstPurpose, putBetween, type JoinPlaceKnown } from './chooseJoin';
+import { chooseJoin, type JoinPlaceKnown } from './chooseJoin';
+import { leaderAgainstPurpose } from './leaderPurpose';
+import { putBetween } from './putBetween';
 import { endsOf, whyNoSuchEnd, type LineToJoin } from './ends';
 import { END_MAKERS, JOIN_KIND_NAMES, type JoinKind } from './joinKinds';
 

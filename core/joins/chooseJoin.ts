@@ -2,15 +2,12 @@ import { PLUS_MINUS_SDS } from '../numerics/propagate';
 import type { Known } from '../provenance/source';
 import { because, type Reason } from '../reasons';
 import type { JoinPlacePart } from './placeParts';
-import { endsOf, isMono, type LineToJoin, type MadeEnd } from './ends';
+import { endsOf, type LineToJoin, type MadeEnd } from './ends';
 import { DEFAULT_EFFICIENCY_SD, END_MAKERS, JOIN_KINDS, MEETING_KINDS, type JoinKind } from './joinKinds';
+import { purposeOf, type LeaderPurpose } from './leaderPurpose';
 import { JOIN_WORK, joinBulkM } from './joinWork';
 import { TWO_STRANDS, USUAL_OPENING_M } from './usual';
 import { drawsUnevenly, endThicknessM, isTooAlikeToFold, whyNoMeeting, type EndToJoin } from './meetings';
-
-/** What a leader is chosen for. */
-export const LEADER_PURPOSES = ['unseen', 'feels weed', 'resists teeth', 'no twist'] as const;
-export type LeaderPurpose = (typeof LEADER_PURPOSES)[number];
 
 /** Where the join is to be, and what is known of it and of who ties it. */
 export interface JoinPlaceKnown {
@@ -143,7 +140,7 @@ function atArbor(kind: JoinKind, outer: LineToJoin, crew: CrewKnows): Found {
   const keeps = keepsOf(kind, crew);
   const bulkM = joinBulkM(kind, outer.diameterM, outer.diameterM);
   const found = { kind, parts: [{ kind, of: 'join' as const }], ends: [null, end.kind] as const, bulkM, fits: true };
-  return ranked(found, { share: keeps.value, sd: keeps.sd, tested: keeps.source === 'measured' }, [], null, crew);
+  return scored(found, { share: keeps.value, sd: keeps.sd, tested: keeps.source === 'measured' }, [], null, crew);
 }
 
 const keepsOf = (kind: JoinKind, crew: CrewKnows): Known =>
@@ -275,7 +272,7 @@ function weigh(
     fits,
     ends: [ends[0].end.kind, ends[1].end.kind] as const,
   };
-  return ranked(found, keeps, reasons, { against, purpose: place.purpose }, crew);
+  return scored(found, keeps, reasons, { against, purpose: place.purpose }, crew);
 }
 
 /** An end that is there is not used. */
@@ -307,7 +304,7 @@ function endReasons(line: LineToJoin, end: MadeEnd): readonly Reason[] {
 
 type Placed = Pick<RankedJoin, 'kind' | 'parts' | 'ends' | 'bulkM' | 'fits'>;
 
-function ranked(
+function scored(
   placed: Placed,
   keeps: Keeps,
   reasons: readonly Reason[],
@@ -343,45 +340,4 @@ function ranked(
       ...(needs.length > 0 ? [because('needs-things', { things: needs })] : []),
     ],
   };
-}
-
-/** What a leader is for speaks for a join or against it. */
-function purposeOf(kind: JoinKind, purpose: LeaderPurpose | null): { weight: number; reasons: readonly Reason[] } {
-  if (purpose === 'no twist')
-    return kind === 'small-swivel'
-      ? { weight: 4, reasons: [because('turns-freely')] }
-      : { weight: 0, reasons: [because('lets-twist-through')] };
-  if (purpose === 'unseen' && kind === 'small-swivel') return { weight: -2, reasons: [because('swivel-is-seen')] };
-  if (purpose === 'feels weed' && kind === 'small-swivel')
-    return { weight: -1, reasons: [because('swivel-catches-weed')] };
-  return { weight: 0, reasons: [] };
-}
-
-/** What may be put between two lines that nothing joins (strengths and thickness between theirs). */
-const BETWEEN = ['nylon', 'braid', 'hollow braid'] as const;
-
-/** Materials of which a length between two lines would join both; none where the two join as they are. */
-export function putBetween(inner: LineToJoin | null, outer: LineToJoin, place: JoinPlaceKnown): readonly string[] {
-  const nobody: CrewKnows = { tested: {}, tied: {} };
-  const joins = (a: LineToJoin | null, b: LineToJoin): boolean => chooseJoin(a, b, place, nobody).ranked.length > 0;
-  if (joins(inner, outer)) return [];
-  const diameterM = inner ? Math.sqrt(inner.diameterM * outer.diameterM) : outer.diameterM / 1.2;
-  return BETWEEN.filter((material) => {
-    const line = { ...outer, name: material, material, diameterM, construction: null, end: null, loopM: null };
-    return joins(inner, line) && joins(line, outer);
-  });
-}
-
-/** What the material of a leader is against what it is for; null where it suits, or where nothing decides. */
-export function leaderAgainstPurpose(leader: LineToJoin, purpose: LeaderPurpose): Reason | null {
-  switch (purpose) {
-    case 'unseen':
-      return leader.material === 'fluorocarbon' ? null : because('leader-is-seen');
-    case 'feels weed':
-      return isMono(leader) ? because('leader-stretches') : null;
-    case 'resists teeth':
-      return leader.material.endsWith('wire') ? null : because('leader-is-bitten');
-    case 'no twist':
-      return null;
-  }
 }

@@ -1,11 +1,6 @@
-import {
-  chooseJoin,
-  putBetween,
-  type CrewKnows,
-  type JoinChoice,
-  type JoinPlaceKnown,
-  type LeaderPurpose,
-} from '../../joins/chooseJoin';
+import { chooseJoin, type CrewKnows, type JoinChoice, type JoinPlaceKnown } from '../../joins/chooseJoin';
+import { type LeaderPurpose } from '../../joins/leaderPurpose';
+import { putBetween } from '../../joins/putBetween';
 import { MEETING_KINDS, type JoinKind } from '../../joins/joinKinds';
 import { because, type Reason } from '../../reasons';
 import type { JoinRecord, RigRecord, SegmentRecord } from '../../record/record';
