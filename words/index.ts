@@ -10,6 +10,7 @@ import { LOG_WORDS } from './log';
 import { SPOOL_WORDS } from './spool';
 import { STATION_WORDS } from './stations';
 import { STRENGTH_WORDS } from './strength';
+import { TOW_WORDS } from './tow';
 import { TYPED_WORDS } from './typed';
 
 const WORDS: WordsFor<typeof REASONS> = {
@@ -21,6 +22,7 @@ const WORDS: WordsFor<typeof REASONS> = {
   ...LOAD_WORDS,
   ...JOIN_WORDS,
   ...STATION_WORDS,
+  ...TOW_WORDS,
   ...TYPED_WORDS,
   ...LOG_WORDS,
 };

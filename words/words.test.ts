@@ -109,6 +109,7 @@ describe('every kind of reason', () => {
       'load',
       'joins',
       'stations',
+      'tow',
       'typed',
       'errors',
       'acts',

@@ -7,6 +7,7 @@ import { cutList } from './cutList';
 import { dragEnvelope } from './dragEnvelope';
 import { dragTarget } from './dragTarget';
 import { leverCurve } from './leverCurve';
+import { lineForDepth } from './lineForDepth';
 import { loadPlan } from './loadPlan';
 import { measureNext } from './measureNext';
 import { payoutTable } from './payoutTable';
@@ -16,6 +17,7 @@ import { rigStrength } from './rigStrength';
 import { sameLine } from './sameLine';
 import { strengthSummary } from './strengthSummary';
 import { surge } from './surge';
+import { towProfile } from './towProfile';
 import { trace } from './trace';
 
 export const COMPUTE_KINDS: readonly ComputeKind[] = [
@@ -36,5 +38,7 @@ export const COMPUTE_KINDS: readonly ComputeKind[] = [
   leverCurve,
   planerBracket,
   surge,
+  towProfile,
+  lineForDepth,
   measureNext,
 ];

@@ -9,6 +9,7 @@ import type { Measure } from './measures';
 import { SPOOL_REASONS } from './spool';
 import { STATION_REASONS } from './stations';
 import { STRENGTH_REASONS } from './strength';
+import { TOW_REASONS } from './tow';
 import { TYPED_REASONS } from './typed';
 
 /**
@@ -25,6 +26,7 @@ export const REASONS = {
   ...LOAD_REASONS,
   ...JOIN_REASONS,
   ...STATION_REASONS,
+  ...TOW_REASONS,
   ...TYPED_REASONS,
   ...LOG_REASONS,
 } as const;

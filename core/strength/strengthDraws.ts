@@ -44,6 +44,8 @@ export interface StrengthDraw {
  * of two or so (from memory).
  */
 const USUAL_DEGREES = 8;
+/** Median of χ² with those degrees, over them: the usual scatter is as often too small as too large. */
+const USUAL_MEDIAN = 7.344 / USUAL_DEGREES;
 const BELIEVABLE = { least: 0.005, most: 0.6 } as const;
 /** No draw of a mean is taken to be under this share of what is believed. */
 const LEAST_SHARE = 0.05;
@@ -68,13 +70,17 @@ export function drawStrength(known: StrengthKnown, chance: Chance, meanAt: numbe
   const { mean, pulls, cv, degrees, lotRelativeSd, beliefRelativeSd } = known;
   const usual = ERRORS.breakScatterShare.sd;
   const own = cv === null ? 0 : Math.max(0, Math.round(degrees));
-  const scale = (USUAL_DEGREES * usual ** 2 + own * (cv ?? 0) ** 2) / (USUAL_DEGREES + own);
+  const scale = (USUAL_DEGREES * USUAL_MEDIAN * usual ** 2 + own * (cv ?? 0) ** 2) / (USUAL_DEGREES + own);
   const drawn = Math.sqrt((scale * (USUAL_DEGREES + own)) / chiSquare(USUAL_DEGREES + own, chance));
   const scatter = Math.min(Math.max(drawn, BELIEVABLE.least), BELIEVABLE.most);
-  // Of a spool that was pulled another one is on: both differ from what spools are on average.
-  const ofMean = pulls > 0 ? Math.hypot(scatter / Math.sqrt(pulls), lotRelativeSd * Math.SQRT2) : beliefRelativeSd;
+  const at = deviateAt(meanAt);
+  // Of a spool that was pulled another one is on: both differ from what spools are on average, so what is drawn is a ratio.
+  const share =
+    pulls > 0
+      ? Math.exp(Math.hypot(scatter / Math.sqrt(pulls), lotRelativeSd * Math.SQRT2) * at)
+      : 1 + beliefRelativeSd * at;
   return {
-    mean: mean * Math.max(1 + ofMean * deviateAt(meanAt), LEAST_SHARE),
+    mean: mean * Math.max(share, LEAST_SHARE),
     scatter: scatterOf(scatter),
     lengthShare: chance(),
   };

@@ -1,0 +1,7 @@
+/** Reasons about line that is towed: where its bait swims. */
+export const TOW_REASONS = {
+  'goal-too-deep': { mostM: 'length' },
+  'goal-too-near': { shortByM: 'length' },
+  'goal-floats': { atM: 'length' },
+  'goal-slack': {},
+} as const;

@@ -1,0 +1,12 @@
+import type { TOW_REASONS } from '../core/reasons/tow';
+import type { WordsFor } from './dictionary';
+
+export const TOW_WORDS: WordsFor<typeof TOW_REASONS> = {
+  'goal-too-deep': ({ mostM }, { length }) =>
+    `Not with ${length(mostM)} of this line at this speed: go slower, or put heavier line or a weight in front of it.`,
+  'goal-too-near': ({ shortByM }, { length }) =>
+    `The line in front of it brings the lure there alone: reel in ${length(shortByM)} of it, or go faster.`,
+  'goal-floats': ({ atM }, { length }) =>
+    `The line floats up before it gets there: at this speed it lies on the surface with the lure ${length(atM)} deep.`,
+  'goal-slack': 'Nothing pulls at the line at this speed: it hangs slack.',
+};
