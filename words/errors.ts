@@ -34,4 +34,8 @@ export const ERROR_WORDS: WordsFor<typeof ERROR_REASONS> = {
   'error-jerk-time': 'how sudden the jerk is',
   'error-drag-set': 'how well the drag is known',
   'error-breakaway': 'what the drag takes to start',
+  'error-line-drag': 'how hard the water holds the line back',
+  'error-lure-pull': 'how hard the lure pulls',
+  'error-speed': 'the speed',
+  'error-sinking': ({ of }) => `how ${of} sinks`,
 };

@@ -20,6 +20,10 @@ export interface MaterialProperties {
   readonly labelledStressPa: number;
   /** Gives way under the jaws of a caliper: its thickness is told by a row of wraps. */
   readonly givesWay: boolean;
+  /** Density as it lies in water, its hollows full of it (kg/m³); handbook values, lead core and fly line from memory. */
+  readonly densityKgM3: Known;
+  /** Density of what it is made of (kg/m³): what a weighed metre of it displaces; null where that says nothing of its weight in water. */
+  readonly solidKgM3: number | null;
   /** Relative SD of a diameter that is guessed from a labelled strength, from memory. */
   readonly guessedDiameterRelativeSd: number;
 }
@@ -33,6 +37,8 @@ const packs = (material: Material, value: number): Known => ({
 /** The one table of materials. Each figure is a default: shown as one, and left behind by the first measurement. */
 export const MATERIAL: Readonly<Record<Material, MaterialProperties>> = {
   nylon: {
+    densityKgM3: { value: 1140, sd: 15, source: 'default' },
+    solidKgM3: null,
     givesWay: false,
     packing: packs('nylon', 0.68),
     stretchAtBreak: 0.27,
@@ -40,6 +46,8 @@ export const MATERIAL: Readonly<Record<Material, MaterialProperties>> = {
     guessedDiameterRelativeSd: 0.14,
   },
   fluorocarbon: {
+    densityKgM3: { value: 1780, sd: 20, source: 'default' },
+    solidKgM3: null,
     givesWay: false,
     packing: packs('fluorocarbon', 0.67),
     stretchAtBreak: 0.25,
@@ -47,6 +55,8 @@ export const MATERIAL: Readonly<Record<Material, MaterialProperties>> = {
     guessedDiameterRelativeSd: 0.14,
   },
   braid: {
+    densityKgM3: { value: 980, sd: 10, source: 'default' },
+    solidKgM3: null,
     givesWay: true,
     packing: packs('braid', 0.65),
     stretchAtBreak: 0.035,
@@ -54,6 +64,8 @@ export const MATERIAL: Readonly<Record<Material, MaterialProperties>> = {
     guessedDiameterRelativeSd: 0.22,
   },
   'hollow braid': {
+    densityKgM3: { value: 980, sd: 12, source: 'default' },
+    solidKgM3: null,
     givesWay: true,
     packing: packs('hollow braid', 0.66),
     stretchAtBreak: 0.04,
@@ -61,6 +73,8 @@ export const MATERIAL: Readonly<Record<Material, MaterialProperties>> = {
     guessedDiameterRelativeSd: 0.2,
   },
   'lead core': {
+    densityKgM3: { value: 3600, sd: 500, source: 'default' },
+    solidKgM3: 4850,
     givesWay: true,
     packing: packs('lead core', 0.63),
     stretchAtBreak: 0.05,
@@ -68,6 +82,8 @@ export const MATERIAL: Readonly<Record<Material, MaterialProperties>> = {
     guessedDiameterRelativeSd: 0.2,
   },
   'copper wire': {
+    densityKgM3: { value: 8960, sd: 60, source: 'default' },
+    solidKgM3: 8960,
     givesWay: false,
     packing: packs('copper wire', 0.62),
     stretchAtBreak: 0.02,
@@ -75,6 +91,8 @@ export const MATERIAL: Readonly<Record<Material, MaterialProperties>> = {
     guessedDiameterRelativeSd: 0.15,
   },
   'stainless wire': {
+    densityKgM3: { value: 7900, sd: 80, source: 'default' },
+    solidKgM3: 7900,
     givesWay: false,
     packing: packs('stainless wire', 0.61),
     stretchAtBreak: 0.015,
@@ -82,6 +100,8 @@ export const MATERIAL: Readonly<Record<Material, MaterialProperties>> = {
     guessedDiameterRelativeSd: 0.15,
   },
   'fly line': {
+    densityKgM3: { value: 1000, sd: 60, source: 'default' },
+    solidKgM3: null,
     givesWay: true,
     packing: packs('fly line', 0.6),
     stretchAtBreak: 0.25,

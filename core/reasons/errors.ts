@@ -32,4 +32,8 @@ export const ERROR_REASONS = {
   'error-jerk-time': {},
   'error-drag-set': {},
   'error-breakaway': {},
+  'error-line-drag': {},
+  'error-lure-pull': {},
+  'error-speed': {},
+  'error-sinking': { of: 'name' },
 } as const;

@@ -41,7 +41,7 @@ function share(off: StepError, from: TowState, to: TowState, tolerance: number):
  * @param state where it begins; moved to where it ends
  * @param toM where the stretch ends, from the lure (m)
  * @param reachM how far up what is turned at this place is carried (m): for what the run is off by
- * @param watched ends the run where it comes to 0 or above it; looked for after each step, and found within one to 1e-12 of its length
+ * @param watched ends the run where it comes to 0 or above it; looked for after each step, and found within one
  * @param kept is told each state that a step ended in
  */
 export function advance(
@@ -67,7 +67,7 @@ export function advance(
       continue;
     }
     if (watched(next) >= 0) {
-      land(step, state, lengthM, next, watched);
+      land(step, state, lengthM, next, watched, LANDED * control.tolerance);
       Object.assign(state, next);
       kept(state);
       return 'watched';
@@ -83,31 +83,32 @@ export function advance(
   throw new RangeError('advance: the line needs more steps than any line does');
 }
 
-/** The state within a step where what is watched comes to 0, by regula falsi (Illinois). */
-function land(step: Step, from: TowState, lengthM: number, to: TowState, watched: (state: TowState) => number): void {
+/** What is watched is close enough to 0 at this share of the tolerance (m, or rad). */
+const LANDED = 1e-3;
+
+/** The state within a step where what is watched comes to 0: by secants, between places where it is under 0 and over it. */
+function land(
+  step: Step,
+  from: TowState,
+  lengthM: number,
+  to: TowState,
+  watched: (state: TowState) => number,
+  near: number,
+): void {
   const off: StepError = { tensionN: 0, angleRad: 0, xM: 0, zM: 0 };
   let [low, high] = [0, lengthM];
-  let [atLow, atHigh] = [watched(from), watched(to)];
-  if (atLow >= 0) {
+  let [before, atBefore, last, atLast] = [0, watched(from), lengthM, watched(to)];
+  if (atBefore >= 0) {
     Object.assign(to, from);
     return;
   }
-  let side = 0;
-  for (let round = 0; round < 60 && high - low > 1e-12 * lengthM && atHigh > 0; round += 1) {
-    const tried = high - (atHigh * (high - low)) / (atHigh - atLow);
-    const mid = tried > low && tried < high ? tried : (low + high) / 2;
-    step(from, mid, to, off);
-    const value = watched(to);
-    if (value >= 0) {
-      [high, atHigh] = [mid, value];
-      if (side > 0) atLow /= 2;
-      side = 1;
-    } else {
-      [low, atLow] = [mid, value];
-      if (side < 0) atHigh /= 2;
-      side = -1;
-    }
-    if (Math.abs(value) < 1e-13) return;
+  for (let round = 0; round < 60 && Math.abs(atLast) > near && high - low > 1e-13 * lengthM; round += 1) {
+    const secant = last - (atLast * (last - before)) / (atLast - atBefore);
+    const tried = secant > low && secant < high ? secant : (low + high) / 2;
+    [before, atBefore] = [last, atLast];
+    step(from, tried, to, off);
+    [last, atLast] = [tried, watched(to)];
+    if (atLast >= 0) high = tried;
+    else low = tried;
   }
-  step(from, high, to, off);
 }

@@ -26,7 +26,7 @@ export interface TowProfile {
 /** Share that a step may be off by: depths to a few hundredths of a millimetre. */
 export const TOW_TOLERANCE = 1e-9;
 /** Share by which the part in air is made longer while the place is sought where the line leaves the water. */
-const LONGER = 1.15;
+const LONGER = 1.3;
 
 /** Where line of a length leaves the water. */
 export interface Entry {
@@ -34,6 +34,8 @@ export interface Entry {
   /** Of the line that floats: how much lies on the surface (m). */
   readonly floatingM: number;
   readonly air: ThroughAir;
+  /** Ends of steps in air. */
+  readonly nodes: readonly TowState[];
 }
 
 /**
@@ -54,11 +56,11 @@ export function profileAt(tow: Tow, run: UnderWater, lengthM: number, tolerance:
   if (run.end === 'slack') return nothing('slack', run);
   const entry = entryOf(tow, run, lengthM, tolerance);
   if (!entry) return nothing('lifted out', run);
-  const { immersedM, air } = entry;
+  const { immersedM, air, nodes } = entry;
   const leaves = run.at(immersedM);
   const floats = run.end === 'surface' && immersedM >= run.endM;
   const wet = [...run.nodes.filter(({ sM }) => sM < immersedM), leaves];
-  const dry = air.nodes.filter(({ sM }) => sM > immersedM);
+  const dry = nodes.filter(({ sM }) => sM > immersedM);
   const depthM = Math.max(leaves.zM, 0);
   const touches = tow.bottomM !== null && depthM > tow.bottomM;
   return {
@@ -81,15 +83,18 @@ const nothing = (status: TowStatus, { offM }: UnderWater): TowProfile => ({
 /**
  * Where line of so much length leaves the water: sought from the tip downwards.
  *
- * @param nearM a length in air that is near it (m): of a length a little shorter, say
  * @returns null where the tip is too high for it
  */
-export function entryOf(tow: Tow, run: UnderWater, lengthM: number, tolerance: number, nearM = 0): Entry | null {
+export function entryOf(tow: Tow, run: UnderWater, lengthM: number, tolerance: number): Entry | null {
   const { tipHeightM } = tow;
-  const airFrom = (sM: number): ThroughAir =>
-    throughAir(run.sections, run.at(sM), tipHeightM, lengthM - sM + tipHeightM, tolerance);
+  const airFrom = (sM: number, nodes: TowState[] | null = null): ThroughAir =>
+    throughAir(run.sections, run.at(sM), tipHeightM, lengthM - sM + tipHeightM, tolerance, nodes);
+  const entered = (immersedM: number, floatingM = 0): Entry => {
+    const nodes: TowState[] = [];
+    return { immersedM, floatingM, air: airFrom(immersedM, nodes), nodes };
+  };
   const wetM = Math.min(run.endM, lengthM);
-  if (tipHeightM === 0) return { immersedM: wetM, floatingM: Math.max(lengthM - wetM, 0), air: airFrom(wetM) };
+  if (tipHeightM === 0) return entered(wetM, Math.max(lengthM - wetM, 0));
   /** Line that is missing with so much of it wet (m): under 0 where it is more than enough. */
   const missing = (sM: number): number => sM + airFrom(sM).lengthM - lengthM;
   if (run.end === 'surface' && run.endM < lengthM && missing(run.endM) < 0)
@@ -99,18 +104,17 @@ export function entryOf(tow: Tow, run: UnderWater, lengthM: number, tolerance: n
   // Line in air is as long as the tip is high, or longer.
   let highM = Math.min(wetM, lengthM - tipHeightM);
   let atHigh = missing(highM);
-  let airM = Math.max(tipHeightM, nearM / LONGER);
+  let airM = tipHeightM;
   while (atHigh > 0 && highM > 0) {
     airM *= LONGER;
     const lowM = Math.min(Math.max(lengthM - airM, 0), highM);
     const atLow = missing(lowM);
     if (atLow <= 0) {
-      const immersedM = rootBetween(missing, lowM, atLow, highM, atHigh);
-      return { immersedM, floatingM: 0, air: airFrom(immersedM) };
+      return entered(rootBetween(missing, lowM, atLow, highM, atHigh));
     }
     [highM, atHigh] = [lowM, atLow];
   }
-  return atHigh <= 0 ? { immersedM: highM, floatingM: 0, air: airFrom(highM) } : null;
+  return atHigh <= 0 ? entered(highM) : null;
 }
 
 /** Where a function comes to 0 between a place where it is under it and one where it is over, or infinite (Illinois). */
@@ -150,10 +154,11 @@ function floating(tow: Tow, run: UnderWater, lengthM: number, tolerance: number)
     }
     return { ...state, angleRad: 0 };
   };
-  const airFrom = (floatingM: number): ThroughAir =>
-    throughAir(run.sections, laid(floatingM), tow.tipHeightM, lengthM - run.endM + tow.tipHeightM, tolerance);
+  const airFrom = (floatingM: number, nodes: TowState[] | null = null): ThroughAir =>
+    throughAir(run.sections, laid(floatingM), tow.tipHeightM, lengthM - run.endM + tow.tipHeightM, tolerance, nodes);
   const missing = (floatingM: number): number => run.endM + floatingM + airFrom(floatingM).lengthM - lengthM;
   const restM = lengthM - run.endM;
   const floatingM = rootBetween(missing, 0, missing(0), restM, missing(restM));
-  return { immersedM: run.endM, floatingM, air: airFrom(floatingM) };
+  const nodes: TowState[] = [];
+  return { immersedM: run.endM, floatingM, air: airFrom(floatingM, nodes), nodes };
 }

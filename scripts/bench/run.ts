@@ -2,6 +2,7 @@ import { benchActs } from './acts';
 import { benchBreakChance } from './breakChance';
 import { benchCadence } from './cadence';
 import { benchClosedForm } from './closedForm';
+import { benchDepthLearning, benchDepthSpeed } from './depth';
 import { benchFirstAdvice } from './firstAdvice';
 import { benchDragFactor, benchEnvelope } from './drag';
 import { benchHonest } from './honest';
@@ -55,6 +56,11 @@ const PARTS: Readonly<Record<string, () => void | Promise<void>>> = {
   'break-chance': () => {
     console.log('Chances of breaking as stated for the tension at which rigs broke, 20000 rigs');
     benchBreakChance(20_000);
+  },
+  depth: () => {
+    console.log('A towed line: times, and 1000 rigs whose law, hum, weight and speed are drawn');
+    benchDepthSpeed();
+    benchDepthLearning(1000);
   },
   worth: () => {
     console.log('What to measure next: gains before and after, 1000 rigs');
