@@ -93,6 +93,7 @@ async function loadLine(db: BoatDb, line: DemoLine, index: number): Promise<stri
       family: line.family ?? '',
       colourLengthM: null,
       construction: null,
+      massKgPerM: null,
       colours: [],
     }),
   );

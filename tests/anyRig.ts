@@ -131,6 +131,8 @@ const NOTHING = {
   leverPoints: [],
   presetActs: [],
   planerLooks: [],
+  towed: null,
+  waterMarks: [],
   log: [],
   hasVirtualReel: false,
   virtualProductIds: [],
@@ -165,6 +167,7 @@ function anyLine(draw: Draw, index: number): LineProductRecord {
     colourLengthM: draw.chance(0.2) ? draw.between(LIMITS.colourLengthM) : null,
     colours: [],
     construction: null,
+    massKgPerM: null,
     archivedAt: null,
     version: 1,
   };

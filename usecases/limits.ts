@@ -19,5 +19,10 @@ export const LIMITS = {
   smallestOpeningM: { min: 0.0005, max: 0.1 },
   perKnotM: { min: 0.05, max: 10 },
   soonGoneM: { min: 0, max: 100 },
+  lengthOutM: { min: 0.1, max: 5000 },
+  depthM: { min: 0.1, max: 1000 },
+  towSpeedMS: { min: 0.1, max: 10 },
+  tipHeightM: { min: 0, max: 20 },
+  massKgPerM: { min: 0.00001, max: 0.5 },
   levelBelowRimM: { min: -0.02, max: 0.2 },
 } as const;

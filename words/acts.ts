@@ -34,6 +34,7 @@ export const ACT_WORDS: WordsFor<typeof ACT_REASONS> = {
   'wound-again-test': 'The line was wound again since this test: it says nothing about the new load.',
   'wound-again-first': 'The line was wound again since: test the new load first.',
   'wound-again-mark': 'The line was wound again since: mark the line that is on now.',
+  'wound-again-water': 'The line was wound again since: note it with the load that is on now.',
   'wound-again-lever': 'The line was wound again since: pull at the load that is on now.',
   'finish-winding-first': 'Finish winding first.',
   'turns-need-spool-drive': 'Only a counter that the spool drives can be tested by turns of the spool.',

@@ -16,6 +16,7 @@ const WITHDRAWN: Readonly<Record<string, string>> = {
   leverPoint: 'A pull at the lever',
   planerLook: 'A look at the planer',
   dragPull: 'A drag pull',
+  waterMark: 'An entry of the water log',
 };
 
 const withNote = (words: string, note: string): string => (note ? `${words} ${note}` : words);

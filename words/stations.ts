@@ -29,5 +29,9 @@ export const STATION_WORDS: WordsFor<typeof STATION_REASONS> = {
   'joins-under-seated': ({ underSeated, joins }) => `${underSeated} of ${joins} under-seated: pull again`,
   'joins-not-tied': ({ missing, joins }) => `${missing} of ${joins} not noted as tied`,
   'joins-not-pulled': ({ missing, joins }) => `${missing} of ${joins} never pull-tested`,
+  'not-towed': 'Say how it is towed to see how deep it swims.',
+  'depth-unseen': ({ seen }) =>
+    seen === 0 ? 'No depth was seen with this line yet.' : 'One depth was seen: one more at another length or speed.',
+  'depth-seen': ({ seen }) => `Held against ${seen} depths that were seen.`,
   'joins-done': 'all tied and pulled',
 };

@@ -2,7 +2,8 @@
 
 import { ticks } from 'd3-array';
 import { useMemo } from 'react';
-import { backOffOfRig, type EasedBy, type HandBackOff, type ReadingThere } from '@/core/rig/drag/backOffOfRig';
+import type { ReadingThere } from '@/core/rig/count/readingsAt';
+import { backOffOfRig, type EasedBy, type HandBackOff } from '@/core/rig/drag/backOffOfRig';
 import type { RigView } from '@/core/rig/view/rigView';
 import { fromSi, toSi } from '@/core/units/units';
 import { Card } from '@/components/ui/Card';

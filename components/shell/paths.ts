@@ -52,6 +52,7 @@ const STATION_WORDS: Readonly<Record<Station, readonly string[]>> = {
   count: ['counter', 'calibrate', 'tape', 'colours'],
   strength: ['pull test', 'break', 'line class'],
   drag: ['scale', 'lever', 'planer', 'preset'],
+  depth: ['trolling', 'lead core', 'bottom', 'sonar', 'setback', 'how deep'],
 };
 
 /** The places of one rig, for the palette and the number keys. */

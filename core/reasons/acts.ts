@@ -28,6 +28,7 @@ export const ACT_REASONS = {
   'wound-again-first': {},
   'wound-again-mark': {},
   'wound-again-lever': {},
+  'wound-again-water': {},
   'finish-winding-first': {},
   'turns-need-spool-drive': {},
   'longer-than-wound': { lengthM: 'length' },

@@ -26,4 +26,7 @@ export const STATION_REASONS = {
   'joins-not-tied': { missing: 'number', joins: 'number' },
   'joins-not-pulled': { missing: 'number', joins: 'number' },
   'joins-done': {},
+  'not-towed': {},
+  'depth-unseen': { seen: 'number' },
+  'depth-seen': { seen: 'number' },
 } as const;

@@ -4,4 +4,5 @@ export const TOW_REASONS = {
   'goal-too-near': { shortByM: 'length' },
   'goal-floats': { atM: 'length' },
   'goal-slack': {},
+  'line-too-short': { lengthM: 'length', depthM: 'length', setbackM: 'length' },
 } as const;

@@ -78,6 +78,8 @@ export interface LineProductRecord {
   readonly colourLengthM: number | null;
   /** Its colours in the order in which they come off the spool, where that was said. */
   readonly colours: readonly string[];
+  /** What a metre of it weighs, dry (kg), where somebody has weighed a length; null: by its material. */
+  readonly massKgPerM: number | null;
   /** When it was put away; null: it is in use. */
   readonly archivedAt: string | null;
   readonly version: number;

@@ -16,6 +16,7 @@ import type { BoatJoinBreakRecord, JoinRecord } from './joins';
 import type { LoadRecord } from './load';
 import type { LogRecord } from './log';
 import type { KeptPlanRecord, SegmentRecord } from './stack';
+import type { TowedAs, WaterMarkRecord } from './tow';
 import type { StrengthSessionRecord, StrengthTestRecord } from './strength';
 
 export * from './gear';
@@ -26,6 +27,7 @@ export * from './count';
 export * from './strength';
 export * from './drag';
 export * from './log';
+export * from './tow';
 
 /** The whole record of one rig, in SI, times as ISO 8601 text: what every derivation starts from. */
 export interface RigRecord {
@@ -95,6 +97,10 @@ export interface RigRecord {
   /** What was done with lever and preset, oldest first. */
   readonly presetActs: readonly PresetActRecord[];
   readonly planerLooks: readonly PlanerLookRecord[];
+  /** How it is towed; null: nobody has said. */
+  readonly towed: TowedAs | null;
+  /** The water log of the line that is on, oldest first. */
+  readonly waterMarks: readonly WaterMarkRecord[];
   readonly log: readonly LogRecord[];
   readonly supplySpools: readonly SupplySpoolRecord[];
   readonly reverseFills: readonly ReverseFillRecord[];

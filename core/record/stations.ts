@@ -8,6 +8,7 @@ export const STATIONS = [
   { id: 'count', title: 'Count' },
   { id: 'strength', title: 'Strength' },
   { id: 'drag', title: 'Drag' },
+  { id: 'depth', title: 'Depth' },
 ] as const satisfies readonly { readonly id: string; readonly title: string }[];
 
 export type Station = (typeof STATIONS)[number]['id'];

@@ -67,7 +67,10 @@ const complete = (): RigRecord =>
 describe('stationStates', () => {
   it('has everything due on a planned rig, and a reason for each', () => {
     const states = stationStates(plannedRig());
-    expect(Object.values(states).map((state) => state.state)).toEqual(['due', 'due', 'due', 'due', 'due']);
+    expect(Object.values(states).map((state) => state.state)).toEqual([
+      ...['due', 'due', 'due', 'due', 'due'],
+      'not needed',
+    ]);
     expect(states.joins.why).toEqual({ reason: 'joins-not-tied', figures: { missing: 3, joins: 3 } });
     expect(states.load.why.reason).toBe('planned-not-wound');
     expect(states.count.why.reason).toBe('load-first');
@@ -90,6 +93,7 @@ describe('stationStates', () => {
       'done',
       'done',
       'done',
+      'not needed',
     ]);
   });
 

@@ -2,6 +2,7 @@ import { changedSince } from '../provenance/basis';
 import { because } from '../reasons';
 import { countBasis, dragBasis, loadBasis } from './bases';
 import { isBeingWound } from './line/atBench';
+import { marksThatTeach } from './tow/marksThatTeach';
 import { currentLine } from './line/currentLine';
 import { differsFromPlan } from './load/differsFromPlan';
 import { joinsState } from './joins/joinsOfRig';
@@ -27,6 +28,7 @@ const STATES: Readonly<Record<Station, (record: RigRecord) => StationState>> = {
   count: countState,
   strength: strengthState,
   drag: dragState,
+  depth: depthState,
 };
 
 /** The state of every station, computed from what each result was based on. */
@@ -73,6 +75,18 @@ function strengthState(record: RigRecord): StationState {
   if (tested < ids.length)
     return { state: 'due', why: because('lines-pulled', { tested, lines: ids.length, times: PULLS_FOR_A_MEAN }) };
   return { state: 'done', why: because('all-lines-pulled', { lines: ids.length, times: PULLS_FOR_A_MEAN }) };
+}
+
+/** Depths seen with what is on, so that line and lure are told apart. */
+const DEPTHS_SEEN = 2;
+
+function depthState(record: RigRecord): StationState {
+  if (!record.towed) return { state: 'not needed', why: because('not-towed') };
+  if (record.load?.status !== 'wound') return { state: 'due', why: because('load-first') };
+  const seen = marksThatTeach(record).length;
+  return seen < DEPTHS_SEEN
+    ? { state: 'due', why: because('depth-unseen', { seen }) }
+    : { state: 'done', why: because('depth-seen', { seen }) };
 }
 
 function dragState(record: RigRecord): StationState {

@@ -1,6 +1,6 @@
 import { fitToEvidence } from '../numerics/fitToEvidence';
 import { depthUnknowns, towOf, type DepthBelief } from './depthBelief';
-import { profileAt } from './towProfile';
+import { FOLLOW_TOLERANCE, followLengths } from './followLengths';
 import { sectionsOf } from './towStack';
 import { underWater } from './underWater';
 
@@ -36,8 +36,6 @@ export interface LearnedDepth {
 const SPEED_READ_SHARE = 0.02;
 /** A depth goes with the speed to about this power (models of a plain lure: −1.06 to −1.28). */
 const DEPTH_BY_SPEED = 1.2;
-/** Integration to a hundredth of a millimetre is far under what any mark is good to. */
-const FIT_TOLERANCE = 1e-6;
 const CONFLICT_SDS = 3;
 /** Tails of marks: a slip of the eye or a bump in the bottom is more likely than a normal law has it (Lange, Little and Taylor 1989). */
 const TAILS = 8;
@@ -50,8 +48,13 @@ export function depthWith(
   unknowns: readonly number[],
 ): readonly number[] {
   const tow = towOf(belief, speedMS, unknowns);
-  const run = underWater(tow, sectionsOf(tow), FIT_TOLERANCE);
-  return lengthsM.map((lengthM) => profileAt(tow, run, lengthM, FIT_TOLERANCE).depthM ?? 0);
+  const run = underWater(tow, sectionsOf(tow), FOLLOW_TOLERANCE);
+  if (run.end === 'slack') return lengthsM.map(() => 0);
+  const follow = followLengths(tow, run);
+  return lengthsM.map((lengthM) => {
+    const immersedM = follow(lengthM);
+    return immersedM === null ? 0 : Math.max(run.at(immersedM).zM, 0);
+  });
 }
 
 /** What a seen depth is off by against the line's own (m): the eye's, the reading's, and that of the speed at that moment. */

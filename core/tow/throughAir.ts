@@ -15,7 +15,7 @@ export interface ThroughAir {
 const PAST_TIP = 1.02;
 
 /** About how much line rises to the tip (m): its angle, and the parabola that its weight bends it to. */
-function riseLength(sections: readonly TowSection[], from: TowState, tipHeightM: number): number {
+export function riseLength(sections: readonly TowSection[], from: TowState, tipHeightM: number): number {
   const section = sections.findLast(({ fromM }) => fromM <= from.sM) ?? sections[0];
   const bend = (section?.piece.dryWeightNPerM ?? 0) / from.tensionN;
   const sine = Math.sin(from.angleRad);

@@ -1,6 +1,6 @@
 import { copyOf, type TowState } from './towStep';
 import { lengthOfPieces, sectionsOf, type Tow } from './towStack';
-import { throughAir, type ThroughAir } from './throughAir';
+import { riseLength, throughAir, type ThroughAir } from './throughAir';
 import type { TowedPlace, TowStatus } from './towedLine';
 import { takeOn, underWater, type UnderWater } from './underWater';
 
@@ -26,7 +26,13 @@ export interface TowProfile {
 /** Share that a step may be off by: depths to a few hundredths of a millimetre. */
 export const TOW_TOLERANCE = 1e-9;
 /** Share by which the part in air is made longer while the place is sought where the line leaves the water. */
-const LONGER = 1.3;
+const LONGER = 1.15;
+/** The same where it is only looked at by a parabola, which costs nothing. */
+const NEARLY_LONGER = 1.1;
+/** Share of the part in air within which the parabola has it right. */
+const NEARBY = 0.02;
+/** A root is met where so much of the tolerance is left of it (m). */
+const ROOT_SHARE = 0.1;
 
 /** Where line of a length leaves the water. */
 export interface Entry {
@@ -101,24 +107,67 @@ export function entryOf(tow: Tow, run: UnderWater, lengthM: number, tolerance: n
     return floating(tow, run, lengthM, tolerance);
   if (lengthM < tipHeightM) return null;
 
-  // Line in air is as long as the tip is high, or longer.
-  let highM = Math.min(wetM, lengthM - tipHeightM);
-  let atHigh = missing(highM);
-  let airM = tipHeightM;
-  while (atHigh > 0 && highM > 0) {
-    airM *= LONGER;
+  const topM = Math.min(wetM, lengthM - tipHeightM);
+  const about = (sM: number): number => sM + riseLength(run.sections, run.at(sM), tipHeightM) - lengthM;
+  const bracket =
+    closeTo(missing, lastBelow(about, lengthM, tipHeightM, topM, NEARLY_LONGER), topM, lengthM) ??
+    lastBelow(missing, lengthM, tipHeightM, topM, LONGER);
+  if (!bracket) return null;
+  const { lowM, atLow, highM, atHigh } = bracket;
+  return entered(atHigh <= 0 ? highM : rootBetween(missing, lowM, atLow, highM, atHigh, tolerance));
+}
+
+/** Two places between which line that is missing comes to 0 on the way to the tip. */
+interface Bracket {
+  readonly lowM: number;
+  readonly atLow: number;
+  readonly highM: number;
+  readonly atHigh: number;
+}
+
+/** The last such two places under a top: line in air is as long as the tip is high, or longer, each time by a share. */
+function lastBelow(
+  of: (sM: number) => number,
+  lengthM: number,
+  tipHeightM: number,
+  topM: number,
+  longer: number,
+): Bracket | null {
+  let highM = topM;
+  let atHigh = of(highM);
+  for (let airM = tipHeightM * longer; atHigh > 0 && highM > 0; airM *= longer) {
     const lowM = Math.min(Math.max(lengthM - airM, 0), highM);
-    const atLow = missing(lowM);
-    if (atLow <= 0) {
-      return entered(rootBetween(missing, lowM, atLow, highM, atHigh));
-    }
+    const atLow = of(lowM);
+    if (atLow <= 0) return { lowM, atLow, highM, atHigh };
     [highM, atHigh] = [lowM, atLow];
   }
-  return atHigh <= 0 ? entered(highM) : null;
+  return atHigh <= 0 ? { lowM: highM, atLow: atHigh, highM, atHigh } : null;
+}
+
+/** The same, about where a parabola has it: a few looks instead of a dozen. Null where it is not near there. */
+function closeTo(of: (sM: number) => number, about: Bracket | null, topM: number, lengthM: number): Bracket | null {
+  if (!about) return null;
+  const share = about.atHigh > about.atLow ? about.atLow / (about.atLow - about.atHigh) : 0;
+  const guessM = about.lowM + share * (about.highM - about.lowM);
+  for (let widthM = NEARBY * (lengthM - guessM); widthM < lengthM; widthM *= 4) {
+    const lowM = Math.max(guessM - widthM, 0);
+    const highM = Math.min(guessM + widthM, topM);
+    const [atLow, atHigh] = [of(lowM), of(highM)];
+    if (atLow <= 0 && atHigh > 0) return { lowM, atLow, highM, atHigh };
+    if (lowM === 0 && highM === topM) return null;
+  }
+  return null;
 }
 
 /** Where a function comes to 0 between a place where it is under it and one where it is over, or infinite (Illinois). */
-function rootBetween(of: (at: number) => number, low: number, atLow: number, high: number, atHigh: number): number {
+function rootBetween(
+  of: (at: number) => number,
+  low: number,
+  atLow: number,
+  high: number,
+  atHigh: number,
+  tolerance: number,
+): number {
   let [a, fa, b, fb] = [low, atLow, high, atHigh];
   let side = 0;
   for (let round = 0; round < 100 && b - a > 1e-11 * Math.max(b, 1); round += 1) {
@@ -134,7 +183,7 @@ function rootBetween(of: (at: number) => number, low: number, atLow: number, hig
       if (side > 0) fa /= 2;
       side = 1;
     }
-    if (Math.abs(value) < 1e-10) return mid;
+    if (Math.abs(value) < ROOT_SHARE * tolerance) return mid;
   }
   return a;
 }
@@ -158,7 +207,7 @@ function floating(tow: Tow, run: UnderWater, lengthM: number, tolerance: number)
     throughAir(run.sections, laid(floatingM), tow.tipHeightM, lengthM - run.endM + tow.tipHeightM, tolerance, nodes);
   const missing = (floatingM: number): number => run.endM + floatingM + airFrom(floatingM).lengthM - lengthM;
   const restM = lengthM - run.endM;
-  const floatingM = rootBetween(missing, 0, missing(0), restM, missing(restM));
+  const floatingM = rootBetween(missing, 0, missing(0), restM, missing(restM), tolerance);
   const nodes: TowState[] = [];
   return { immersedM: run.endM, floatingM, air: airFrom(floatingM, nodes), nodes };
 }

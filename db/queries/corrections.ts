@@ -10,6 +10,7 @@ import {
   PLANER_LOOKS,
   REVERSE_FILLS,
   STRENGTH_PULLS,
+  WATER_MARKS,
   WINDING_ENTRIES,
 } from '../tables/measurements';
 import type { Queryable } from '../withBoat';
@@ -36,6 +37,7 @@ export const WITHDRAWABLE = {
   joinPull: { table: JOIN_PULLS, of: 'join' },
   dragPull: { table: DRAG_PULLS, of: 'setting' },
   planerLook: { table: PLANER_LOOKS, of: 'rig' },
+  waterMark: { table: WATER_MARKS, of: 'rig' },
   strengthPull: { table: STRENGTH_PULLS, of: 'boat' },
   reverseFill: { table: REVERSE_FILLS, of: 'boat' },
 } as const;

@@ -20,6 +20,7 @@ interface Row {
   family: string;
   colour_length_m: number | null;
   colours: string[];
+  mass_kg_per_m: number | null;
   archived_at: string | null;
   version: number;
 }
@@ -36,6 +37,7 @@ function toLine(row: Row): LineProductRecord {
     family: row.family,
     colourLengthM: row.colour_length_m,
     colours: row.colours,
+    massKgPerM: row.mass_kg_per_m,
     archivedAt: row.archived_at,
     version: row.version,
   };
@@ -63,14 +65,15 @@ function lineValues(line: LineInput): unknown[] {
     line.colourLengthM,
     line.colours,
     line.construction,
+    line.massKgPerM,
   ];
 }
 
 export async function insertLine(db: Queryable, boatId: string, line: LineInput): Promise<string> {
   const result = await db.query<{ id: string }>(
     `INSERT INTO line_products (name, material, diameter_m, diameter_sd_m, diameter_source, packing, packing_sd,
-       packing_source, label_strength_n, family, colour_length_m, colours, construction, boat_id)
-     VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, $14) RETURNING id`,
+       packing_source, label_strength_n, family, colour_length_m, colours, construction, mass_kg_per_m, boat_id)
+     VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, $14, $15) RETURNING id`,
     [...lineValues(line), boatId],
   );
   return onlyRow(result).id;
@@ -87,8 +90,8 @@ export async function updateLine(
   const result = await db.query(
     `UPDATE line_products SET name = $1, material = $2, diameter_m = $3, diameter_sd_m = $4, diameter_source = $5,
        packing = $6, packing_sd = $7, packing_source = $8, label_strength_n = $9, family = $10,
-       colour_length_m = $11, colours = $12, construction = $13, version = version + 1
-     WHERE boat_id = $14 AND id = $15 AND version = $16`,
+       colour_length_m = $11, colours = $12, construction = $13, mass_kg_per_m = $14, version = version + 1
+     WHERE boat_id = $15 AND id = $16 AND version = $17`,
     [...lineValues(line), boatId, lineId, version],
   );
   return result.rowCount === 1;

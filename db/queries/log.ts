@@ -3,7 +3,7 @@ import type { LogRecord } from '../../core/record/record';
 import type { Queryable } from '../withBoat';
 import { ofStandingAct, type OfRig } from './standing';
 
-export type LogTopic = 'load' | 'count' | 'strength' | 'drag' | 'join' | 'note';
+export type LogTopic = 'load' | 'count' | 'strength' | 'drag' | 'depth' | 'join' | 'note';
 
 /** The newest entries of the logs of several rigs, newest first, fifty of each at the most. */
 export async function listLog(

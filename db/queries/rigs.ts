@@ -1,5 +1,6 @@
 import type { Guides } from '../../core/drag/guideFactor';
 import type { PlannedFill } from '../../core/load/fillTarget';
+import type { TowedAs } from '../../core/record/tow';
 import type { SaidReach } from '../../core/record/reach';
 import type { DragAim, SegmentRecord, SegmentRole } from '../../core/record/record';
 import { onlyRow, type Queryable } from '../withBoat';
@@ -23,6 +24,8 @@ export interface RigRow {
   readonly rodSince: string | null;
   readonly archivedAt: string | null;
   readonly dragAim: DragAim | null;
+  /** How it is towed; null while nobody has said. */
+  readonly towed: TowedAs | null;
   readonly version: number;
 }
 
@@ -45,11 +48,12 @@ interface Row {
   rod_since: string | null;
   archived_at: string | null;
   drag_aim: DragAim | null;
+  towed: TowedAs | null;
   version: number;
 }
 
 const COLUMNS =
-  'id, reel_id, name, note, hang_m, working_from_m, working_to_m, reach_kind, reach_run_m, guide_kind, guide_count, smallest_opening_m, meant_place_id, fill, reel_since, rod_since, archived_at, drag_aim, version';
+  'id, reel_id, name, note, hang_m, working_from_m, working_to_m, reach_kind, reach_run_m, guide_kind, guide_count, smallest_opening_m, meant_place_id, fill, reel_since, rod_since, archived_at, drag_aim, towed, version';
 
 const toRig = (row: Row): RigRow => ({
   id: row.id,
@@ -70,6 +74,7 @@ const toRig = (row: Row): RigRow => ({
   rodSince: row.rod_since,
   archivedAt: row.archived_at,
   dragAim: row.drag_aim,
+  towed: row.towed,
   version: row.version,
 });
 
@@ -278,11 +283,14 @@ export async function keepAims(
   db: Queryable,
   boatId: string,
   rigId: string,
-  aims: Pick<RigRow, 'hangM' | 'workingRange' | 'reach' | 'guides' | 'smallestOpeningM' | 'meantPlaceId' | 'dragAim'>,
+  aims: Pick<
+    RigRow,
+    'hangM' | 'workingRange' | 'reach' | 'guides' | 'smallestOpeningM' | 'meantPlaceId' | 'dragAim' | 'towed'
+  >,
 ): Promise<void> {
   await db.query(
     `UPDATE rigs SET hang_m = $3, meant_place_id = $4, drag_aim = $5, working_from_m = $6, working_to_m = $7,
-       reach_kind = $8, reach_run_m = $9, guide_kind = $10, guide_count = $11, smallest_opening_m = $12
+       reach_kind = $8, reach_run_m = $9, guide_kind = $10, guide_count = $11, smallest_opening_m = $12, towed = $13
      WHERE boat_id = $1 AND id = $2`,
     [
       boatId,
@@ -297,6 +305,7 @@ export async function keepAims(
       aims.guides?.kind ?? null,
       aims.guides?.count ?? null,
       aims.smallestOpeningM,
+      aims.towed && JSON.stringify(aims.towed),
     ],
   );
 }

@@ -12,26 +12,19 @@ export interface VirtualReelRow {
   readonly version: number;
 }
 
-/** Which of several rigs have a virtual reel. */
-export async function listVirtualRigIds(
+/** Which of several rigs have a virtual reel, and which lines of their boat a sample on the virtual force gauge. */
+export async function listVirtual(
   db: Queryable,
   boatId: string,
   rigIds: readonly string[],
-): Promise<readonly string[]> {
-  const result = await db.query<{ rig_id: string }>(
-    'SELECT rig_id FROM virtual_reels WHERE boat_id = $1 AND rig_id = ANY($2)',
+): Promise<{ readonly rigIds: readonly string[]; readonly productIds: readonly string[] }> {
+  const result = await db.query<{ id: string; is_rig: boolean }>(
+    `SELECT rig_id AS id, true AS is_rig FROM virtual_reels WHERE boat_id = $1 AND rig_id = ANY($2)
+     UNION ALL SELECT line_product_id, false FROM virtual_lines WHERE boat_id = $1`,
     [boatId, rigIds],
   );
-  return result.rows.map((row) => row.rig_id);
-}
-
-/** Which lines of a boat have a sample on the virtual force gauge. */
-export async function listVirtualLineIds(db: Queryable, boatId: string): Promise<readonly string[]> {
-  const result = await db.query<{ line_product_id: string }>(
-    'SELECT line_product_id FROM virtual_lines WHERE boat_id = $1',
-    [boatId],
-  );
-  return result.rows.map((row) => row.line_product_id);
+  const ids = (isRig: boolean): string[] => result.rows.filter((row) => row.is_rig === isRig).map(({ id }) => id);
+  return { rigIds: ids(true), productIds: ids(false) };
 }
 
 export async function findVirtualReel(db: Queryable, boatId: string, rigId: string): Promise<VirtualReelRow | null> {

@@ -4,6 +4,7 @@ import type { Basis } from '../../core/provenance/basis';
 import { BACKING_PURPOSES } from '../../core/load/backing';
 import { STRIKES } from '../../core/record/drag';
 import { LENGTH_IS, SEGMENT_ROLES } from '../../core/record/record';
+import { MARK_KINDS, SIDES, TURNS } from '../../core/record/tow';
 import { flag, json, maybe, named, notedAt, number, oneOf, ownId, table, text, texts } from './table';
 
 /**
@@ -151,6 +152,23 @@ export const PLANER_LOOKS = table('planer_looks', {
   isSet: flag,
   handPull: maybe(oneOf(...HAND_PULLS)),
   strike: maybe(oneOf(...STRIKES)),
+  instrument: text,
+});
+
+export const WATER_MARKS = table('water_marks', {
+  ...note,
+  rigId: text,
+  loadId: text,
+  kind: oneOf(...MARK_KINDS),
+  reading: maybe(number),
+  laps: maybe(number),
+  lengthOutM: maybe(number),
+  depthM: maybe(number),
+  speedMS: number,
+  lure: text,
+  side: maybe(oneOf(...SIDES)),
+  turn: oneOf(...TURNS),
+  note: text,
   instrument: text,
 });
 

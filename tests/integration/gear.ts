@@ -46,6 +46,7 @@ export async function bench(boatName: string): Promise<Bench> {
         labelStrengthN: 100,
         family: '',
         construction: null,
+        massKgPerM: null,
         colourLengthM: null,
         colours: [],
       }),

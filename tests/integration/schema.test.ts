@@ -97,6 +97,7 @@ describe('measurements', () => {
     'own_figures',
     'preset_acts',
     'planer_looks',
+    'water_marks',
   ];
 
   it('cannot be changed or deleted, whoever asks', async () => {

@@ -412,6 +412,7 @@ describe('gear', () => {
       labelStrengthN: null,
       family: '',
       construction: null,
+      massKgPerM: null,
       colourLengthM: null,
       colours: [],
     };

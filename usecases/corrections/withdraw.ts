@@ -21,6 +21,7 @@ const TOPICS = {
   leverPoint: 'drag',
   planerLook: 'drag',
   dragPull: 'drag',
+  waterMark: 'depth',
 } as const;
 
 /** Takes a measurement back: the row stays, a new row withdraws it, and the log says why. */

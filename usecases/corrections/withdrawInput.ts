@@ -15,6 +15,7 @@ export const withdrawInput = z.strictObject({
     'lineMark',
     'leverPoint',
     'planerLook',
+    'waterMark',
   ]),
   id: idSchema,
   rigId: idSchema,

@@ -79,6 +79,7 @@ function toLine(input: LineFormInput): LineInput {
     family: input.family,
     colourLengthM: input.colourLengthM,
     construction: input.construction,
+    massKgPerM: input.massKgPerM,
     colours: input.colours,
   };
 }

@@ -58,6 +58,7 @@ export const lineInput = z
     material: z.enum(MATERIALS),
     /** Null: nobody has said how it is made. */
     construction: z.enum(CONSTRUCTIONS).nullable().default(null),
+    massKgPerM: within(LIMITS.massKgPerM, 'The weight of a metre').nullable().default(null),
     diameterM: within(LIMITS.lineDiameterM, 'The line diameter'),
     diameterSource: z.enum(['label', 'measured', 'default']),
     labelStrengthN: within(LIMITS.forceN, 'The strength on the label').nullable(),

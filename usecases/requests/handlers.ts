@@ -24,6 +24,7 @@ import { saveStack } from '../load/saveStack';
 import { abandonWinding, cancelWinding } from '../load/endWinding';
 import { agreeLength, beginWinding, finishWinding, noteLevel, noteWinding } from '../load/winding';
 import { keepPlan, putAway, remove, rename } from '../keeping/keeping';
+import { noteTowed, noteWaterMark } from '../tow/noteTow';
 import { createRig } from '../rigs/makeRig';
 import { moveRig } from '../rigs/moveRig';
 import type { UseCaseOutcome } from '../outcome';
@@ -120,6 +121,9 @@ export const HANDLERS = {
   recordLeverPoint: (db, { rigId }, input) => recordLeverPoint(db, rigId, input),
   workPreset: (db, { rigId }, input) => workPreset(db, rigId, input),
   recordPlanerLook: (db, { rigId }, input) => recordPlanerLook(db, rigId, input),
+
+  noteTowed: (db, { rigId }, input) => noteTowed(db, rigId, input),
+  noteWaterMark: (db, { rigId }, input) => noteWaterMark(db, rigId, input),
 
   workVirtualReel: (db, { rigId }, input) => workVirtualReel(db, rigId, input),
   streamVirtualPull: (db, { rigId }, input) => streamVirtualPull(db, rigId, input),

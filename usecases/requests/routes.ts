@@ -85,6 +85,8 @@ export const ROUTES = {
   recordLeverPoint: { method: 'POST', path: `${RIG}/lever-points`, role: 'crew' },
   workPreset: { method: 'POST', path: `${RIG}/preset-acts`, role: 'crew' },
   recordPlanerLook: { method: 'POST', path: `${RIG}/planer-looks`, role: 'crew' },
+  noteTowed: { method: 'PUT', path: `${RIG}/towed`, role: 'crew' },
+  noteWaterMark: { method: 'POST', path: `${RIG}/water-marks`, role: 'crew' },
   workVirtualReel: { method: 'POST', path: `${RIG}/virtual-reel`, role: 'crew' },
   streamVirtualPull: { method: 'POST', path: `${RIG}/virtual-reel/stream`, role: 'crew' },
   breakOnVirtualGauge: { method: 'POST', path: `${BOAT}/virtual-gauge`, role: 'crew' },

@@ -57,6 +57,7 @@ import {
   windingInput,
 } from '../load/loadInput';
 import { archiveInput, keepPlanInput, removeInput, renameInput } from '../keeping/keepingInput';
+import { towedInput, waterMarkInput } from '../tow/towInput';
 import { moveRigInput, rigInput } from '../rigs/rigInput';
 import { stackInput } from '../load/stackInput';
 import {
@@ -142,6 +143,8 @@ export const SCHEMAS = {
   recordLeverPoint: leverPointInput,
   workPreset: presetActInput,
   recordPlanerLook: planerLookInput,
+  noteTowed: towedInput,
+  noteWaterMark: waterMarkInput,
   workVirtualReel: benchInput,
   streamVirtualPull: dragPullBenchInput,
   breakOnVirtualGauge: breakInput,

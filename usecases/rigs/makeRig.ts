@@ -56,6 +56,6 @@ async function takeUp(db: BoatDb, rigId: string, plan: PlannedStack & { readonly
   await keepAims(db, boatId, rigId, {
     ...{ hangM: from.hangM, workingRange: from.workingRange, reach: from.reach, guides: from.guides },
     smallestOpeningM: from.smallestOpeningM,
-    ...{ meantPlaceId, dragAim: from.dragAim },
+    ...{ meantPlaceId, dragAim: from.dragAim, towed: from.towed },
   });
 }

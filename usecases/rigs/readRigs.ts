@@ -20,6 +20,7 @@ import type {
   StrengthTestRecord,
   SupplySpoolRecord,
   TrialRecord,
+  WaterMarkRecord,
 } from '../../core/record/record';
 import { findLearning, keptOf } from '../../db/queries/boatLearning';
 import { listCalibrations, listTrials } from '../../db/queries/count';
@@ -40,7 +41,8 @@ import { findRig, listSegments, lockRig, type RigRow } from '../../db/queries/ri
 import type { OfLoad, OfRig } from '../../db/queries/standing';
 import { listStrengthSessions, listStrengthTests } from '../../db/queries/strength';
 import { listSupplySpools } from '../../db/queries/supplies';
-import { listVirtualLineIds, listVirtualRigIds } from '../../db/queries/virtualBench';
+import { listVirtual } from '../../db/queries/virtualBench';
+import { listWaterMarks } from '../../db/queries/tow';
 import type { BoatDb } from '../../db/withBoat';
 
 /**
@@ -50,6 +52,7 @@ import type { BoatDb } from '../../db/withBoat';
 const DEPTHS = ['winding', 'summary', 'whole'] as const;
 type Depth = (typeof DEPTHS)[number];
 
+const NOTHING_VIRTUAL: Awaited<ReturnType<typeof listVirtual>> = { rigIds: [], productIds: [] };
 /** Nothing was asked for. */
 const none = <T>(): Promise<readonly T[]> => Promise.resolve([]);
 
@@ -76,38 +79,30 @@ export async function readRigs(
     isWhole ? listReverseFills(db, boatId, reelIds) : none<ReverseFillRecord>(),
     isWhole ? listReelResets(db, boatId) : new Map<string, string>(),
   ]);
-  const [
-    products,
-    strengthTests,
-    strengthSessions,
-    joinBreaks,
-    supplySpools,
-    virtualRigIds,
-    virtualProductIds,
-    keptPlans,
-    taken,
-  ] = await Promise.all([
-    listLines(db, boatId),
-    isSummary ? listStrengthTests(db, boatId) : none<StrengthTestRecord>(),
-    isWhole ? listStrengthSessions(db, boatId) : none<StrengthSessionRecord>(),
-    isSummary ? listJoinBreaks(db, boatId) : none<Awaited<ReturnType<typeof listJoinBreaks>>[number]>(),
-    isWhole ? listSupplySpools(db, boatId) : none<SupplySpoolRecord>(),
-    isWhole ? listVirtualRigIds(db, boatId, rigIds) : none<string>(),
-    isWhole ? listVirtualLineIds(db, boatId) : none<string>(),
-    isWhole ? listKeptPlans(db, boatId) : none<KeptPlanRecord>(),
-    isWhole ? listTimesTaken(db, boatId) : none<Awaited<ReturnType<typeof listTimesTaken>>[number]>(),
-  ]);
+  const [products, strengthTests, strengthSessions, joinBreaks, supplySpools, virtual, keptPlans, taken] =
+    await Promise.all([
+      listLines(db, boatId),
+      isSummary ? listStrengthTests(db, boatId) : none<StrengthTestRecord>(),
+      isWhole ? listStrengthSessions(db, boatId) : none<StrengthSessionRecord>(),
+      isSummary ? listJoinBreaks(db, boatId) : none<Awaited<ReturnType<typeof listJoinBreaks>>[number]>(),
+      isWhole ? listSupplySpools(db, boatId) : none<SupplySpoolRecord>(),
+      isWhole ? listVirtual(db, boatId, rigIds) : NOTHING_VIRTUAL,
+      isWhole ? listKeptPlans(db, boatId) : none<KeptPlanRecord>(),
+      isWhole ? listTimesTaken(db, boatId) : none<Awaited<ReturnType<typeof listTimesTaken>>[number]>(),
+    ]);
   const minutes = knownMinutes(boat.minutes, taken);
-  const [segments, loads, calibrations, dragSettings, log, dragHistory, presetActs, planerLooks] = await Promise.all([
-    isSummary ? listSegments(db, boatId, rigIds) : none<OfRig<SegmentRecord>>(),
-    listLoadsOn(db, boatId, rigIds, isSummary ? 'all' : 'winding'),
-    listCalibrations(db, boatId, rigIds),
-    isSummary ? listDragSettings(db, boatId, rigIds) : none<OfRig<DragSettingRecord>>(),
-    isWhole ? listLog(db, boatId, rigIds) : none<OfRig<LogRecord>>(),
-    isWhole ? listDragHistory(db, boatId, rigIds) : none<OfRig<PastDragRecord>>(),
-    isSummary ? listPresetActs(db, boatId, rigIds) : none<OfRig<PresetActRecord>>(),
-    isWhole ? listPlanerLooks(db, boatId, rigIds) : none<OfRig<PlanerLookRecord>>(),
-  ]);
+  const [segments, loads, calibrations, dragSettings, log, dragHistory, presetActs, planerLooks, waterMarks] =
+    await Promise.all([
+      isSummary ? listSegments(db, boatId, rigIds) : none<OfRig<SegmentRecord>>(),
+      listLoadsOn(db, boatId, rigIds, isSummary ? 'all' : 'winding'),
+      listCalibrations(db, boatId, rigIds),
+      isSummary ? listDragSettings(db, boatId, rigIds) : none<OfRig<DragSettingRecord>>(),
+      isWhole ? listLog(db, boatId, rigIds) : none<OfRig<LogRecord>>(),
+      isWhole ? listDragHistory(db, boatId, rigIds) : none<OfRig<PastDragRecord>>(),
+      isSummary ? listPresetActs(db, boatId, rigIds) : none<OfRig<PresetActRecord>>(),
+      isWhole ? listPlanerLooks(db, boatId, rigIds) : none<OfRig<PlanerLookRecord>>(),
+      isSummary ? listWaterMarks(db, boatId, rigIds) : none<OfRig<WaterMarkRecord>>(),
+    ]);
   const loadIds = loads.map((load) => load.id);
   const loadJoins = isSummary ? await listLoadJoins(db, boatId, loadIds) : [];
   const joins = isSummary
@@ -185,9 +180,11 @@ export async function readRigs(
       leverPoints: ofLoad(leverPoints),
       presetActs: of(presetActs).filter(({ at }) => onReel(at)),
       planerLooks: of(planerLooks).filter(({ at }) => onReel(at)),
+      towed: rig.towed,
+      waterMarks: ofLoad(of(waterMarks)),
       log: of(log),
-      hasVirtualReel: virtualRigIds.includes(rig.id),
-      virtualProductIds,
+      hasVirtualReel: virtual.rigIds.includes(rig.id),
+      virtualProductIds: virtual.productIds,
       supplySpools: supplySpools.filter(({ archivedAt }) => archivedAt === null),
       reverseFills: reverseFills.filter((fill) => fill.reelId === reel.id),
     };

@@ -1,5 +1,4 @@
 import { dragFactorSd } from '../../calibration/dragFactorSd';
-import { lapsOf, shownReading } from '../../counter/counter';
 import { backOffTable, envelopeAt, type BackOff } from '../../drag/dragEnvelope';
 import { leverPlace, presetGain, type LeverPlace, type PresetGain } from '../../drag/leverCurve';
 import { USUAL_RUN } from '../../drag/waterPull';
@@ -7,19 +6,9 @@ import { PLUS_MINUS_SDS } from '../../numerics/propagate';
 import { ERRORS } from '../../measurement/errors';
 import type { Figure } from '../../provenance/figure';
 import type { RigRecord } from '../../record/record';
-import { countMarks } from '../count/countMarks';
-import { knownCounter } from '../line/counterOf';
+import { readingsAt, type ReadingThere } from '../count/readingsAt';
 import type { RigView } from '../view/rigView';
 import { leverOfRig } from './leverOfRig';
-
-/** What a counter shows with a length out, and how often it has come round. */
-export interface ReadingThere {
-  readonly shown: number;
-  readonly laps: number;
-  readonly plusMinus: number;
-  /** False on a reel without a counter: then it is turns of the spool. */
-  readonly isCounter: boolean;
-}
 
 /** A row of the table by what a hand can set. */
 export interface HandBackOff extends BackOff {
@@ -93,16 +82,3 @@ export function starGain(record: Pick<RigRecord, 'load' | 'dragSession' | 'dragS
 }
 
 const LEAST_PULLS = 3;
-
-function readingsAt(view: RigView, lengthsM: readonly number[]): readonly ReadingThere[] {
-  const counter = view.counter ? knownCounter(view.record) : null;
-  const marks = countMarks(view, lengthsM).filter(({ kind }) => kind === 'length');
-  return marks.map(({ reading: { value, plusMinus } }) => ({
-    shown: counter
-      ? shownReading(value, { ...counter, lengthPerTurnM: counter.lengthPerTurnM.value })
-      : Math.round(value),
-    laps: counter ? lapsOf(Math.max(value, 0), counter) : 0,
-    plusMinus,
-    isCounter: counter !== null,
-  }));
-}

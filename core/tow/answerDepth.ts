@@ -1,0 +1,106 @@
+import type { Figure } from '../provenance/figure';
+import type { Failure } from '../result';
+import { KNOT_MS } from '../units/units';
+import type { DepthBelief } from './depthBelief';
+import { depthFigures, worthOfMark, type MarkWorth } from './depthFigures';
+import { depthWith, learnDepth, type LearnedDepth, type SeenDepth } from './learnDepth';
+import type { TowGoal } from './lineForDepth';
+import { lineOutFor, type LineOut } from './lineOutFor';
+
+/** What is asked of a rig in tow. */
+export interface DepthQuestion {
+  readonly belief: DepthBelief;
+  readonly marks: readonly SeenDepth[];
+  /** Through the water, as it is read (m/s). */
+  readonly speedMS: number;
+  /** Lengths out for the curve (m), growing. */
+  readonly lengthsM: readonly number[];
+  /** Null: how deep it swims with `usualM` out. */
+  readonly goal: TowGoal | null;
+  /** What is usually out (m), and the most that may be. */
+  readonly usualM: number;
+  readonly mostM: number;
+}
+
+export interface DepthAnswer {
+  readonly learned: LearnedDepth;
+  /** Depth at each of the lengths, at that speed. */
+  readonly along: readonly Figure[];
+  /** The same without its marks: what the line's own physics say. */
+  readonly unlearned: Figure;
+  /** Depth at each of the lengths a little slower and a little faster. */
+  readonly beside: readonly { readonly speedMS: number; readonly depthsM: readonly number[] }[];
+  /** What to let out, and where that brings the lure; or why no line does. */
+  readonly stop: { readonly ok: true; readonly value: LineOut & StopFigures } | Failure<'line-too-short'>;
+  /** The mark that would narrow it most. */
+  readonly next: MarkWorth | null;
+}
+
+export interface StopFigures {
+  readonly depth: Figure;
+  /** Line by which that ± moves the place to stop (m). */
+  readonly lengthPlusMinusM: number;
+  /** What a tenth of a knot more, and ten feet more line, do to the depth (m). */
+  readonly perTenthKnotM: number;
+  readonly perTenFeetM: number;
+}
+
+/** Share by which speeds beside are slower and faster. */
+const BESIDE = 0.2;
+const TENTH_KNOT_MS = 0.1 * KNOT_MS;
+const TEN_FEET_M = 3.048;
+/** Depth that is seen on a sounder or with a touch of bottom, to so much (m), and to that share of itself. */
+export const SEEN_SD = { m: 0.3, share: 0.02 } as const;
+export const seenSdM = (depthM: number): number => Math.hypot(SEEN_SD.m, SEEN_SD.share * depthM);
+
+/** Everything that the station of a towed rig shows, worked out at once. */
+export function answerDepth(question: DepthQuestion): DepthAnswer {
+  const { belief, marks, speedMS, lengthsM, goal, usualM, mostM } = question;
+  const learned = learnDepth(belief, marks);
+  const { values } = learned;
+  const along = depthFigures(belief, learned, speedMS, lengthsM);
+  const beside = [1 - BESIDE, 1 + BESIDE].map((share) => ({
+    speedMS: share * speedMS,
+    depthsM: depthWith(belief, share * speedMS, lengthsM, values),
+  }));
+  const found = goal
+    ? lineOutFor(belief, values, speedMS, goal, mostM)
+    : lineOutFor(belief, values, speedMS, { depthM: depthWith(belief, speedMS, [usualM], values)[0] ?? 0 }, usualM);
+  const atM = found.ok ? found.value.lengthOutM : mostM;
+  const [unlearned] = depthFigures(belief, learnDepth(belief, []), speedMS, [atM]);
+  const worth = worthOfMark(
+    belief,
+    learned,
+    speedMS,
+    atM,
+    [0.5 * atM, 0.75 * atM, atM].filter((each) => each > 0),
+    seenSdM,
+  );
+  const next = worth.toSorted((a, b) => a.plusMinusAfter - b.plusMinusAfter)[0] ?? null;
+  return {
+    ...{ learned, along, beside, next },
+    unlearned: unlearned ?? { value: NaN, plusMinus: NaN, mainlyFrom: null },
+    stop: found.ok ? { ok: true, value: { ...found.value, ...stopFigures(question, learned, found.value) } } : found,
+  };
+}
+
+function stopFigures(
+  { belief, speedMS, mostM }: DepthQuestion,
+  learned: LearnedDepth,
+  { lengthOutM, depthM }: LineOut,
+): StopFigures {
+  const [depth] = depthFigures(belief, learned, speedMS, [lengthOutM]);
+  const beyondM = Math.min(lengthOutM + TEN_FEET_M, mostM);
+  const shortM = beyondM > lengthOutM ? lengthOutM : Math.max(lengthOutM - TEN_FEET_M, 0);
+  const [far = 0, near = 0] = depthWith(belief, speedMS, [Math.max(beyondM, lengthOutM), shortM], learned.values);
+  const stepM = Math.max(beyondM, lengthOutM) - shortM;
+  const perTenFeetM = stepM > 0 ? ((far - near) / stepM) * TEN_FEET_M : 0;
+  const [faster = depthM] = depthWith(belief, speedMS + TENTH_KNOT_MS, [lengthOutM], learned.values);
+  const plusMinus = depth?.plusMinus ?? NaN;
+  return {
+    depth: depth ?? { value: depthM, plusMinus: NaN, mainlyFrom: null },
+    lengthPlusMinusM: perTenFeetM > 0 ? (plusMinus / perTenFeetM) * TEN_FEET_M : Infinity,
+    perTenthKnotM: faster - depthM,
+    perTenFeetM,
+  };
+}

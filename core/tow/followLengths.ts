@@ -1,0 +1,49 @@
+import { throughAir } from './throughAir';
+import { entryOf } from './towProfile';
+import type { Tow } from './towStack';
+import type { UnderWater } from './underWater';
+
+/** Depths that are drawn, read to a tenth of a metre or fitted to touches: a millimetre is enough. */
+export const FOLLOW_TOLERANCE = 1e-5;
+
+/** Line that may be missing at the tip before a last correction (m): what that leaves is some hundredths of a millimetre of depth. */
+const NEAR_M = 5e-4;
+const TRIES = 6;
+
+/**
+ * Where growing lengths leave the water, each sought from where the two before it did; where that goes astray it is sought as if it
+ * were the first.
+ */
+export function followLengths(tow: Tow, run: UnderWater): (lengthM: number) => number | null {
+  let [lengthBefore, atBefore, slope] = [NaN, NaN, NaN];
+  const missing = (sM: number, lengthM: number): number =>
+    sM + throughAir(run.sections, run.at(sM), tow.tipHeightM, lengthM, FOLLOW_TOLERANCE).lengthM - lengthM;
+
+  function near(lengthM: number): number | null {
+    let at = atBefore + slope * (lengthM - lengthBefore);
+    let [steep, last, lastShort] = [slope, NaN, NaN];
+    for (let round = 0; round < TRIES; round += 1) {
+      if (!(at > 0 && at < Math.min(run.endM, lengthM - tow.tipHeightM))) return null;
+      const short = missing(at, lengthM);
+      if (!Number.isFinite(short)) return null;
+      if (round > 0 && short !== lastShort) steep = (at - last) / (short - lastShort);
+      [last, lastShort] = [at, short];
+      at -= steep * short;
+      // The slope is good to a few parts in a hundred: what it leaves of so little is nothing.
+      if (Math.abs(short) < NEAR_M) return at;
+    }
+    return null;
+  }
+
+  // Shorter line than rises to the tip from the lure itself never lets it into the water.
+  const leastM = throughAir(run.sections, run.at(0), tow.tipHeightM, run.endM, FOLLOW_TOLERANCE).lengthM;
+  return (lengthM) => {
+    if (lengthM < leastM) return null;
+    const found =
+      (tow.tipHeightM > 0 ? near(lengthM) : null) ?? entryOf(tow, run, lengthM, FOLLOW_TOLERANCE)?.immersedM;
+    if (found === undefined) return null;
+    if (Number.isFinite(lengthBefore) && lengthM > lengthBefore) slope = (found - atBefore) / (lengthM - lengthBefore);
+    [lengthBefore, atBefore] = [lengthM, found];
+    return found;
+  };
+}
