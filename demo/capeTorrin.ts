@@ -255,6 +255,7 @@ export const capeTorrin: DemoBoat = {
         drag: 0.25,
         pullTested: true,
         lever: true,
+        towed: { speedKn: 5.5, lure: 'planer', tipHeightM: 2 },
         planer: { name: 'number 1', speedKn: 5.2, positions: [0.4, 0.7, 1, 0.85, 0.75, 0.95] },
       },
     },

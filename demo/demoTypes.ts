@@ -1,4 +1,5 @@
 import type { JoinKind } from '../core/joins/joinKinds';
+import type { LureKind } from '../core/tow/lures';
 import type { Material } from '../core/materials/materials';
 import type { ReelRecord, SegmentRole } from '../core/record/record';
 
@@ -76,6 +77,13 @@ export interface DemoRig {
     readonly planer?: { readonly name: string; readonly speedKn: number; readonly positions: readonly number[] };
     /** Turns that somebody made of the preset with the reel in gear. */
     readonly presetInGear?: number;
+    /** How it is towed, and depths that the sounder showed with so much line out: by a lure and a line that are truly so many SDs off. */
+    readonly towed?: {
+      readonly speedKn: number;
+      readonly lure: LureKind;
+      readonly tipHeightM: number;
+      readonly seen?: { readonly lengthsOutM: readonly number[]; readonly truth: readonly number[] };
+    };
     readonly log?: readonly string[];
   };
 }

@@ -2,6 +2,10 @@ import { randomUUID } from 'node:crypto';
 import { readDragPull } from '../core/drag/readPull';
 import { judgeScaleSession } from '../core/drag/scaleSession';
 import { adviceForRig } from '../core/rig/count/adviceForRig';
+import { readingsAt } from '../core/rig/count/readingsAt';
+import { towedRig, USUAL_TOW } from '../core/rig/tow/towedRig';
+import { depthWith } from '../core/tow/learnDepth';
+import { noteTowed, noteWaterMark } from '../usecases/tow/noteTow';
 import { rigView } from '../core/rig/view/rigView';
 import type { RigRecord } from '../core/record/record';
 import { because } from '../core/reasons';
@@ -277,6 +281,31 @@ async function workThrough(db: BoatDb, rigId: string, rig: DemoRig, walkM: numbe
         changeM: rig.done.lostM,
         reason: 'lost',
         note: 'Broken off on a wreck.',
+      }),
+    );
+  }
+  if (rig.done.towed) await tow(db, rigId, loadId, rig.done.towed);
+}
+
+/** How it is towed, and what the sounder showed. */
+async function tow(
+  db: BoatDb,
+  rigId: string,
+  loadId: string,
+  { speedKn, lure, tipHeightM, seen }: NonNullable<DemoRig['done']['towed']>,
+): Promise<void> {
+  const speedMS = speedKn * KNOT_MS;
+  must(await noteTowed(db, rigId, { ...USUAL_TOW, speedMS, lure, tipHeightM }));
+  const view = rigView(await recordOf(db, rigId));
+  if (!view || !seen) return;
+  const { belief } = towedRig(view);
+  const depths = depthWith(belief, speedMS, seen.lengthsOutM, seen.truth);
+  for (const [index, there] of readingsAt(view, seen.lengthsOutM).entries()) {
+    const depthM = Math.round(10 * (depths[index] ?? 0)) / 10;
+    must(
+      await noteWaterMark(db, rigId, {
+        ...{ loadId, kind: 'sonar', reading: there.shown, laps: there.laps, lengthOutM: null, depthM, speedMS, lure },
+        ...{ side: 'port', turn: 'straight', note: '', instrument: 'virtual sounder (simulated)' },
       }),
     );
   }

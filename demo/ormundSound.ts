@@ -174,7 +174,10 @@ export const ormundSound: DemoBoat = {
         },
         { name: 'Top shot', role: 'top shot', line: 'nylon35', lengthM: 22, known: true, join: 'wraps-over-fold' },
       ],
-      done: { wound: true, levelBelowRimMm: 2, calibrate: 'card', drag: 0.25, pullTested: true },
+      done: {
+        ...{ wound: true, levelBelowRimMm: 2, calibrate: 'card', drag: 0.25, pullTested: true },
+        towed: { speedKn: 2.1, lure: 'spoon', tipHeightM: 1.6 },
+      },
     },
     {
       name: 'Copper rod, starboard twin',
@@ -238,7 +241,13 @@ export const ormundSound: DemoBoat = {
           join: 'plaited-braid-to-leader',
         },
       ],
-      done: { wound: true, levelBelowRimMm: 2, calibrate: 'card', drag: 0.2, lostM: 14, pullTested: true },
+      done: {
+        ...{ wound: true, levelBelowRimMm: 2, calibrate: 'card', drag: 0.2, lostM: 14, pullTested: true },
+        towed: {
+          ...{ speedKn: 2.1, lure: 'shallow plug', tipHeightM: 1.6 },
+          seen: { lengthsOutM: [52, 78], truth: [0.7, -0.4, 0.3, 0, 0.8] },
+        },
+      },
     },
     {
       name: 'Plain nylon rod, stern',

@@ -8,10 +8,12 @@ function decimalsFor(value: number): number {
   return size >= 10 ? 1 : 2;
 }
 
-/** Decimals that leave a ± one or two meaningful digits. */
+/** Decimals that a ± bears: two digits of it while they are under 36, else one (rounding as particle physics tables do). */
 function decimalsForPlusMinus(plusMinus: number): number {
-  if (plusMinus >= 10) return 0;
-  return plusMinus >= 1 ? 1 : 2;
+  if (!(plusMinus > 0)) return 2;
+  const power = Math.floor(Math.log10(plusMinus));
+  const isLarge = plusMinus / 10 ** power >= 3.55;
+  return Math.min(Math.max((isLarge ? 0 : 1) - power, 0), 2);
 }
 
 /** A number with fixed decimals and a true minus sign. */

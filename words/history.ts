@@ -70,6 +70,9 @@ const ACTS: Readonly<Record<string, ((asked: Asked, say: Say) => string) | null>
   replaceSegment: (asked, say) => `${asked.place('segmentId')} replaced by ${length(say, 'lengthM')} of new line`,
   tieJoin: (asked) => `A join was tied: ${schoolName(asked.text('school'))}`,
   noteFish: () => 'A fish was fought',
+  noteTowed: () => 'How it is towed was noted',
+  noteWaterMark: (asked, say) =>
+    `${{ bottom: 'Bottom was touched', sonar: 'A depth was read off the sounder', strike: 'A strike' }[asked.text('kind')] ?? 'A depth was seen'}${asked.number('depthM') === null ? '' : ` at ${length(say, 'depthM')}`}${reading(asked)}`,
   noteOpening: () => 'The smallest opening that a join has to pass was noted',
   changeJoinKind: (asked) => `Another join was chosen: ${JOIN_KINDS[asked.text('kind') as JoinKind]?.name ?? ''}`,
   checkSlip: () => 'The mark at the arbor was looked at',

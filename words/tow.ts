@@ -10,5 +10,6 @@ export const TOW_WORDS: WordsFor<typeof TOW_REASONS> = {
     `The line floats up before it gets there: at this speed it lies on the surface with the lure ${length(atM)} deep.`,
   'line-too-short': ({ lengthM, depthM, setbackM }, { length }) =>
     `Not with the ${length(lengthM)} that may be out: they bring it ${length(depthM)} deep and ${length(setbackM)} back. Go slower, or load heavier line.`,
+  'top-shot-too-long': ({ mostM }, { length }) => `Not with ${length(mostM)} of top shot: let more lead core out.`,
   'goal-slack': 'Nothing pulls at the line at this speed: it hangs slack.',
 };

@@ -21,11 +21,16 @@ import { usePlaner } from '@/components/drag/usePlaner';
 import { useReady } from '@/components/ui/useReady';
 import { useUnits } from '@/components/units/UnitsProvider';
 import { useSay } from '@/components/units/useSay';
+import { useDeepOnCard } from '@/components/tow/useDeepOnCard';
+import { knots } from '@/components/tow/towedWords';
 import { CardActions } from './CardActions';
 import { CardRows, CardSheet } from './CardSheet';
 
 const HEADS = ['true length out', 'counter', '±', 'mark'] as const;
 const TURN_HEADS = ['true length out', 'turns', '±', 'mark'] as const;
+const COLUMNS = [5, 34, 49, 59] as const;
+/** With depth beside it the marks have less room. */
+const DEEP_COLUMNS = [5, 27, 40, 50, 72] as const;
 
 /** The card that hangs at a rod: true lengths, joins and colours, and what the counter shows then. */
 export function RodCard() {
@@ -35,9 +40,11 @@ export function RodCard() {
   const sheet = useRef<SVGSVGElement>(null);
   const planer = usePlanerWords(format);
   const chance = useChanceWords(format);
+  const deep = useDeepOnCard(format);
   const marks = useMemo(() => (view ? cardMarks(view, units.length) : []), [view, units.length]);
   if (!view || marks.length === 0) return <p>A card needs a line: plan or load this rod first.</p>;
-  const heads = view.counter ? HEADS : TURN_HEADS;
+  const [length, shows, open, named] = view.counter ? HEADS : TURN_HEADS;
+  const heads = deep ? ['out', shows, open, `deep, ${knots(deep.speedMS)}`, named] : [length, shows, open, named];
   const isConfirmed = !view.counter || states.count.state === 'done';
   const stale = isConfirmed ? '' : ` Count: ${states.count.state}, ${say(states.count.why)}.`;
   const rows = marks.map((mark) => ({
@@ -46,7 +53,8 @@ export function RodCard() {
       format.length(mark.lengthOutM),
       String(Math.round(mark.reading.value)),
       `±${mark.reading.plusMinus.toFixed(mark.reading.plusMinus < 10 ? 1 : 0)}`,
-      shortMark(mark.kind, mark.name),
+      ...(deep ? [deep.at(mark.lengthOutM)] : []),
+      shortMark(mark.kind, mark.name, deep ? DEEP_MARK_LETTERS : MARK_LETTERS),
     ],
   }));
   const day = record.readAt.slice(0, 10);
@@ -65,12 +73,13 @@ export function RodCard() {
       >
         <CardRows
           heads={heads}
-          at={[5, 34, 49, 59]}
+          at={deep ? DEEP_COLUMNS : COLUMNS}
           rows={rows}
           foot={[
             `${day}. From the hook; ± 95 %.`,
             ...backOff.flatMap((words) => wrapped(words, FOOT_LETTERS)),
             ...(isDragDone ? chance.flatMap((words) => wrapped(words, FOOT_LETTERS)) : []),
+            ...(deep ? deep.foot.flatMap((words) => wrapped(words, FOOT_LETTERS)) : []),
             ...planer.flatMap((words) => wrapped(words, FOOT_LETTERS)),
             ...(stale ? [shortened(`Not confirmed:${stale}`, FOOT_LETTERS)] : []),
           ]}
@@ -95,6 +104,7 @@ function cardMarks(view: RigView, unit: string): readonly CountMark[] {
 
 /** Letters that fit beside the figures. */
 const MARK_LETTERS = 27;
+const DEEP_MARK_LETTERS = 19;
 
 /** Letters that a line under the figures has room for. */
 const FOOT_LETTERS = 72;
@@ -164,11 +174,11 @@ function shortened(words: string, letters: number): string {
 }
 
 /** A mark in as few words as a card has room for: what has just left the tip. */
-function shortMark(kind: CountMark['kind'], name: string): string {
+function shortMark(kind: CountMark['kind'], name: string, letters: number): string {
   if (kind === 'length') return '';
-  if (kind === 'mark') return shortened(name, MARK_LETTERS);
-  if (kind === 'join') return shortened(`${name.split(' out,')[0]} out`, MARK_LETTERS);
-  return shortened(name.slice(name.lastIndexOf(':') + 2).replace(' is out', ' out'), MARK_LETTERS);
+  if (kind === 'mark') return shortened(name, letters);
+  if (kind === 'join') return shortened(`${name.split(' out,')[0]} out`, letters);
+  return shortened(name.slice(name.lastIndexOf(':') + 2).replace(' is out', ' out'), letters);
 }
 
 /** How to ease the drag as line leaves, by what the hand has; none while the drag was not set. */

@@ -30,6 +30,8 @@ interface Props {
   /** Name and unit of the vertical axis. */
   readonly axis: string;
   readonly includeZero?: boolean;
+  /** Values are drawn downwards from 0, and told as depths. */
+  readonly isDown?: boolean;
   readonly describe: string;
   readonly legend?: ReactNode;
 }
@@ -40,7 +42,7 @@ const TOP = 18;
 const BOTTOM = 8;
 
 /** Curves over length out, on the very x-axis of the ribbon above. */
-export function LensChart({ view, curves, title, axis, includeZero = true, describe, legend }: Props) {
+export function LensChart({ view, curves, title, axis, includeZero = true, isDown = false, describe, legend }: Props) {
   const { ref, width } = useWidth<HTMLDivElement>(960);
   const { line } = view.current;
   const scale = useMemo(() => lineScale(line, Math.max(width - 2 * MARGIN, 100)), [line, width]);
@@ -96,7 +98,7 @@ export function LensChart({ view, curves, title, axis, includeZero = true, descr
                 strokeWidth={1}
               />
               <text x={MARGIN + 2} y={y(tick) - 3} className="figures fill-ink-soft text-[11px]">
-                {tick}
+                {isDown ? Math.abs(tick) : tick}
               </text>
             </g>
           ))}

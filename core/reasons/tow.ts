@@ -4,5 +4,6 @@ export const TOW_REASONS = {
   'goal-too-near': { shortByM: 'length' },
   'goal-floats': { atM: 'length' },
   'goal-slack': {},
+  'top-shot-too-long': { mostM: 'length' },
   'line-too-short': { lengthM: 'length', depthM: 'length', setbackM: 'length' },
 } as const;

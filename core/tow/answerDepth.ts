@@ -48,7 +48,7 @@ export interface StopFigures {
 /** Share by which speeds beside are slower and faster. */
 const BESIDE = 0.2;
 const TENTH_KNOT_MS = 0.1 * KNOT_MS;
-const TEN_FEET_M = 3.048;
+export const TEN_FEET_M = 3.048;
 /** Depth that is seen on a sounder or with a touch of bottom, to so much (m), and to that share of itself. */
 export const SEEN_SD = { m: 0.3, share: 0.02 } as const;
 export const seenSdM = (depthM: number): number => Math.hypot(SEEN_SD.m, SEEN_SD.share * depthM);

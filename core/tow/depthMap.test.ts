@@ -1,4 +1,5 @@
 import { depthMap } from './depthMap';
+import { firstOf } from './firstOf';
 import { AIR, waterOf } from './medium';
 import { towProfile } from './towProfile';
 import type { Tow } from './towStack';
@@ -19,17 +20,6 @@ const towAt =
     ...{ loads: [], tipHeightM, bottomM: null },
   });
 
-/** The first so many metres of the line. */
-function first(tow: Tow, lengthM: number): Tow {
-  let leftM = lengthM;
-  const pieces = tow.pieces.flatMap((each) => {
-    const takenM = Math.min(each.lengthM, leftM);
-    leftM -= takenM;
-    return takenM > 1e-9 ? [{ ...each, lengthM: takenM }] : [];
-  });
-  return { ...tow, pieces };
-}
-
 describe('a map of depths', () => {
   test.each([0, 1.4])(
     'says what a line of each length at each speed says alone, to a millimetre, with the tip %d m up',
@@ -39,7 +29,7 @@ describe('a map of depths', () => {
       const map = depthMap(towAt(tipM), speeds, lengths);
       speeds.forEach((speed, row) =>
         lengths.forEach((lengthM, column) => {
-          const { depthM } = towProfile(first(towAt(tipM)(speed), lengthM));
+          const { depthM } = towProfile(firstOf(towAt(tipM)(speed), lengthM));
           const mapped = map.depthM[row]?.[column];
           if (depthM === null) expect(mapped).toBeNaN();
           else expect(Math.abs((mapped ?? NaN) - depthM)).toBeLessThan(1e-3);

@@ -141,3 +141,17 @@ export function coloursOut(view: RigView, lengthOutM: number): number | null {
   }
   return has ? colours : null;
 }
+
+/** The top shot of a rig with lead core: the line between it and the leader, by its place from the lure up; null where there is none. */
+export function topShotOf(view: RigView) {
+  const inwards = view.current.line.segments.toReversed();
+  const productAt = (index: number) => {
+    const segment = inwards[index];
+    return segment && productOf(view.record, productIdNow(view.record, segment.id));
+  };
+  const lead = inwards.findIndex((_, index) => productAt(index)?.material === 'lead core');
+  const [shot, product] = [inwards[lead - 1], productAt(lead)];
+  if (!shot || !product) return null;
+  const colourM = product.colourLengthM ?? COLOUR_LENGTH_M;
+  return { place: lead - 1, name: shot.name, lengthM: shot.lengthM, colourM };
+}

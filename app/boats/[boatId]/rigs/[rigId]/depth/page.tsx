@@ -1,0 +1,5 @@
+import { DepthStation } from '@/components/tow/DepthStation';
+
+export default function DepthPage() {
+  return <DepthStation />;
+}

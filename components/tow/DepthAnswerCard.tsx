@@ -1,0 +1,175 @@
+'use client';
+
+import { useState } from 'react';
+import type { RigView } from '@/core/rig/view/rigView';
+import { TEN_FEET_M, type DepthAnswer, type StopFigures } from '@/core/tow/answerDepth';
+import type { LineOut } from '@/core/tow/lineOutFor';
+import { QuantityField, type useQuantity } from '@/components/fields/QuantityField';
+import { ChoiceField, TextField } from '@/components/fields/TextField';
+import { Button } from '@/components/ui/Button';
+import { Card } from '@/components/ui/Card';
+import { useUnits } from '@/components/units/UnitsProvider';
+import { useSay } from '@/components/units/useSay';
+import { knots } from './towedWords';
+import { StopBench } from './StopBench';
+import type { Depth } from './useDepth';
+import { useStopWords } from './useStopWords';
+import { WaterMarkForm } from './WaterMarkForm';
+
+/** A ± beyond this share of the depth makes it useless: the mark that would narrow it stands before it (common practice, no source). */
+const USELESS = 0.5;
+
+interface Props {
+  readonly view: RigView;
+  readonly depth: Depth;
+  readonly goal: {
+    readonly kind: 'depth' | 'setback';
+    readonly onKind: (kind: 'depth' | 'setback') => void;
+    readonly field: ReturnType<typeof useQuantity>['field'];
+  };
+  readonly speed: { readonly typed: string | null; readonly onTyped: (typed: string) => void; readonly isOff: boolean };
+}
+
+/** The answer: at which reading to stop, how deep that is, why, and what to do next. */
+export function DepthAnswerCard({ view, depth, goal, speed }: Props) {
+  const { rig, answer } = depth;
+  const [notes, setNotes] = useState(false);
+  const [atRail, setAtRail] = useState(false);
+  const stop = answer?.stop.ok ? answer.stop.value : null;
+  return (
+    <Card
+      title={depth.question.goal === null ? 'How deep it swims' : 'Where to stop'}
+      aside={
+        <span className="text-sm text-ink-soft">
+          at {knots(depth.question.speedMS)} through the water{rig.isTold ? '' : ', a default'}
+        </span>
+      }
+    >
+      <div className="grid gap-4 lg:grid-cols-[3fr_2fr]">
+        <div aria-live="polite" className="flex min-h-36 flex-col gap-2">
+          {rig.isDiveOpen ? (
+            <p className="text-lg font-semibold">
+              Its depth is not known: a planer dives as its own board and bridle have it. Note two depths that were
+              seen, at two lengths or speeds, and it is.
+            </p>
+          ) : !answer ? (
+            <p className="text-ink-soft">Working it out …</p>
+          ) : stop ? (
+            <Stop view={view} depth={depth} answer={answer} stop={stop} />
+          ) : (
+            <TooShort answer={answer} />
+          )}
+          {rig.isCurrentOpen && (
+            <p className="border-l-4 border-warn bg-warn/10 px-3 py-2 text-sm">
+              The speed is over the ground and the current is not known: half a knot of it moves the depth by a fifth to
+              a third. Say the current, or read the speed through the water.
+            </p>
+          )}
+        </div>
+        <div className="flex flex-col gap-2">
+          <div className="grid grid-cols-2 gap-2 sm:grid-cols-3">
+            <ChoiceField
+              label="Wanted"
+              value={goal.kind}
+              onChange={(kind) => goal.onKind(kind === 'setback' ? 'setback' : 'depth')}
+              options={[
+                { value: 'depth', text: 'a depth' },
+                { value: 'setback', text: 'a distance back' },
+              ]}
+            />
+            <QuantityField
+              label={goal.kind === 'depth' ? 'How deep' : 'How far behind the tip'}
+              hint="empty: what your range gives"
+              {...goal.field}
+            />
+            <TextField
+              label="Speed now, kn"
+              value={speed.typed ?? knots(rig.speedMS).replace(' kn', '')}
+              onChange={speed.onTyped}
+              inputMode="decimal"
+              figures
+              error={speed.isOff ? 'Between 0.2 and 12 kn.' : undefined}
+              hint="through the water"
+            />
+          </div>
+          <div className="flex flex-wrap gap-2">
+            <Button weight={notes ? 'plain' : 'main'} aria-expanded={notes} onClick={() => setNotes(!notes)}>
+              Note a depth that you see
+            </Button>
+            {stop && !rig.isDiveOpen && <Button onClick={() => setAtRail(true)}>At the rail</Button>}
+          </div>
+          {notes && <WaterMarkForm view={view} rig={rig} onNoted={() => setNotes(false)} />}
+        </div>
+      </div>
+      {atRail && stop && <StopBench view={view} depth={depth} stop={stop} onLeave={() => setAtRail(false)} />}
+    </Card>
+  );
+}
+
+function Stop({
+  view,
+  depth,
+  answer,
+  stop,
+}: {
+  view: RigView;
+  depth: Depth;
+  answer: DepthAnswer;
+  stop: LineOut & StopFigures;
+}) {
+  const { units, format } = useUnits();
+  const moreM = units.length === 'm' ? 3 : TEN_FEET_M;
+  const say = useSay();
+  const words = useStopWords(view, stop.lengthOutM);
+  const { value, plusMinus, mainlyFrom } = stop.depth;
+  const { seen } = answer.learned;
+  const isUseless = plusMinus > USELESS * value;
+  const isGoal = depth.question.goal !== null;
+  const narrows = answer.next !== null && answer.next.plusMinusAfter < 0.9 * plusMinus;
+  return (
+    <>
+      <p className={isUseless ? 'order-2 text-xl' : ''}>
+        <span className={`figures font-bold ${isUseless ? 'text-2xl' : 'text-5xl'}`}>
+          {isGoal ? words.main : format.length(value, plusMinus)}
+        </span>{' '}
+        <span className="text-xl">{isGoal ? words.what : 'deep'}</span>
+      </p>
+      <p className={isUseless ? 'order-3' : ''}>
+        {isGoal ? (
+          <>
+            There it swims <b className="figures">{format.length(value, plusMinus)}</b> deep,{' '}
+            <b className="figures">{format.length(stop.setbackM)}</b> behind the tip, with{' '}
+            <b className="figures">{format.length(stop.lengthOutM)}</b> of line out.
+          </>
+        ) : (
+          <>
+            With <b className="figures">{format.length(stop.lengthOutM)}</b> of line out, {words.main} {words.what}, and{' '}
+            <b className="figures">{format.length(stop.setbackM)}</b> behind the tip.
+          </>
+        )}{' '}
+        {seen === 0
+          ? 'No depth was seen with it yet'
+          : `Tuned to ${seen} depth${seen === 1 ? '' : 's'} that ${seen === 1 ? 'was' : 'were'} seen`}
+        {mainlyFrom ? `; the ± comes mostly from ${say(mainlyFrom)}.` : '.'}
+      </p>
+      {narrows && answer.next && (
+        <p className={isUseless ? 'order-1 text-lg font-semibold' : 'font-semibold'}>
+          Next: touch bottom, or take a mark on the sounder, with {format.length(answer.next.lengthOutM)} out. The ±
+          falls to about {format.length(answer.next.plusMinusAfter)}.
+        </p>
+      )}
+      <p className={`text-sm text-ink-soft ${isUseless ? 'order-4' : ''}`}>
+        A tenth of a knot faster: {format.length(Math.abs(stop.perTenthKnotM))}{' '}
+        {stop.perTenthKnotM < 0 ? 'shallower' : 'deeper'}. {format.length(moreM)} more line:{' '}
+        {format.length((stop.perTenFeetM * moreM) / TEN_FEET_M)} deeper. In a turn the inside line sinks, the outside
+        one rises.
+      </p>
+    </>
+  );
+}
+
+function TooShort({ answer }: { answer: DepthAnswer }) {
+  const say = useSay();
+  if (answer.stop.ok) return null;
+  return <p className="text-lg font-semibold text-warn">{say(answer.stop)}</p>;
+}

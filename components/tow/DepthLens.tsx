@@ -1,0 +1,56 @@
+'use client';
+
+import { useMemo } from 'react';
+import type { RigView } from '@/core/rig/view/rigView';
+import type { DepthAnswer } from '@/core/tow/answerDepth';
+import { fromSi } from '@/core/units/units';
+import { LensChart, type LensCurve } from '@/components/line/LensChart';
+import { useUnits } from '@/components/units/UnitsProvider';
+import { knots } from './towedWords';
+import type { Depth } from './useDepth';
+
+/** Depth over length out, on the ribbon's own axis: downwards, as the water has it. */
+export function DepthLens({ view, depth, answer }: { view: RigView; depth: Depth; answer: DepthAnswer }) {
+  const { units, format } = useUnits();
+  const { lengthsM, speedMS, mostM } = depth.question;
+  const curves = useMemo((): readonly LensCurve[] => {
+    const shown = (depthM: number): number => -fromSi('length', depthM, units.length);
+    const start = { lengthM: 0, value: 0 };
+    const [slower, faster] = answer.beside;
+    const plain = (name: string, look: string, depthsM: readonly number[]): LensCurve => ({
+      ...{ name, look, dashed: true },
+      points: [start, ...lengthsM.map((lengthM, index) => ({ lengthM, value: shown(depthsM[index] ?? 0) }))],
+    });
+    return [
+      {
+        name: `at ${knots(speedMS)}`,
+        look: 'stroke-chalk text-chalk',
+        points: [
+          { ...start, plusMinus: 0 },
+          ...lengthsM.map((lengthM, index) => ({
+            lengthM,
+            value: shown(answer.along[index]?.value ?? 0),
+            plusMinus: -shown(answer.along[index]?.plusMinus ?? 0),
+          })),
+        ],
+      },
+      ...(slower ? [plain(`at ${knots(slower.speedMS)}`, 'stroke-go text-go', slower.depthsM)] : []),
+      ...(faster ? [plain(`at ${knots(faster.speedMS)}`, 'stroke-warn text-warn', faster.depthsM)] : []),
+    ];
+  }, [answer, lengthsM, speedMS, units.length]);
+  const last = answer.along.at(-1);
+  return (
+    <LensChart
+      view={view}
+      title="Depth, as line goes out"
+      axis={`${units.length} below the surface, band ± 95 %`}
+      curves={curves}
+      isDown
+      describe={
+        last
+          ? `With ${format.length(mostM)} out, all that may be, it swims ${format.length(last.value, last.plusMinus)} deep at ${knots(speedMS)}.`
+          : 'Depth over length out.'
+      }
+    />
+  );
+}

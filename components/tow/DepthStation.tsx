@@ -1,0 +1,115 @@
+'use client';
+
+import Link from 'next/link';
+import { isText, useDraft } from '@/components/fields/useDraft';
+import { useQuantity } from '@/components/fields/QuantityField';
+import { useRig } from '@/components/rig/RigProvider';
+import { stationPath } from '@/components/shell/paths';
+import { Card } from '@/components/ui/Card';
+import { CollapsibleCard } from '@/components/ui/CollapsibleCard';
+import { useUnits } from '@/components/units/UnitsProvider';
+import { useKeptChoice } from '@/components/fields/useKept';
+import { topShotOf } from '@/core/rig/tow/towedRig';
+import type { RigView } from '@/core/rig/view/rigView';
+import { KNOT_MS } from '@/core/units/units';
+import { LIMITS } from '@/usecases/limits';
+import { DepthAnswerCard } from './DepthAnswerCard';
+import { DepthLens } from './DepthLens';
+import { DepthSources } from './DepthSources';
+import { DepthTable } from './DepthTable';
+import { TopShotLength } from './TopShotLength';
+import { TowDrawing } from './TowDrawing';
+import { TowedForm } from './TowedForm';
+import { towedWords } from './towedWords';
+import { useDepth } from './useDepth';
+import { WaterLog } from './WaterLog';
+
+const GOALS = ['depth', 'setback'] as const;
+
+/** The Depth station: where the lure swims with the line that is out, and at which reading to stop. */
+export function DepthStation() {
+  const { record, view } = useRig();
+  if (!view) {
+    return (
+      <Card title="No line yet">
+        <p>
+          Where a lure swims hangs on every piece of line in front of it.{' '}
+          <Link className="text-chalk underline" href={stationPath(record.boat.id, record.id, 'load')}>
+            Plan the line first
+          </Link>
+          .
+        </p>
+      </Card>
+    );
+  }
+  return <Towed view={view} />;
+}
+
+function Towed({ view }: { view: RigView }) {
+  const { record } = useRig();
+  const { format } = useUnits();
+  const [goalKind, setGoalKind] = useKeptChoice(`goal-kind:${record.id}`, GOALS, 'depth');
+  const wanted = useQuantity(`goal:${record.id}`, 'length', null, LIMITS.depthM);
+  const [typedSpeed, setSpeed] = useDraft(`tow-speed:${record.id}`, isText);
+  const knots = typedSpeed === null ? NaN : Number(typedSpeed.replace(',', '.'));
+  const speedMS = knots >= 0.2 && knots <= 12 ? knots * KNOT_MS : null;
+  const goal =
+    wanted.value === null || wanted.value <= 0
+      ? null
+      : goalKind === 'depth'
+        ? { depthM: wanted.value }
+        : { setbackM: wanted.value };
+  const depth = useDepth(view, goal, speedMS);
+  const { rig, answer } = depth;
+  const hasTopShot = topShotOf(view) !== null;
+  return (
+    <div className="flex flex-col gap-4">
+      <DepthAnswerCard
+        view={view}
+        depth={depth}
+        goal={{ kind: goalKind, onKind: setGoalKind, field: wanted.field }}
+        speed={{
+          typed: typedSpeed,
+          onTyped: setSpeed,
+          isOff: typedSpeed !== null && typedSpeed !== '' && speedMS === null,
+        }}
+      />
+      {answer && !rig.isDiveOpen && (
+        <>
+          <TowDrawing view={view} depth={depth} answer={answer} />
+          <DepthLens view={view} depth={depth} answer={answer} />
+        </>
+      )}
+      <div className="grid items-start gap-4 lg:grid-cols-2">
+        <CollapsibleCard title="How it is towed" line={towedWords(rig, format)}>
+          <TowedForm rig={rig} />
+        </CollapsibleCard>
+        <CollapsibleCard title="The water log" line={logLine(record.waterMarks.length, rig.marks.length)}>
+          <WaterLog view={view} rig={rig} answer={answer} />
+        </CollapsibleCard>
+        {answer && !rig.isDiveOpen && (
+          <>
+            <CollapsibleCard title="What else says so" line="rule of thumb, physics, depths that were seen">
+              <DepthSources view={view} depth={depth} answer={answer} />
+            </CollapsibleCard>
+            {hasTopShot && (
+              <CollapsibleCard title="How long a top shot" line="for a distance back with little lead core out">
+                <TopShotLength view={view} rig={rig} answer={answer} />
+              </CollapsibleCard>
+            )}
+            <div className="lg:col-span-2">
+              <CollapsibleCard title="Every colour and join" line="as each leaves the tip: reading and depth">
+                <DepthTable view={view} depth={depth} answer={answer} />
+              </CollapsibleCard>
+            </div>
+          </>
+        )}
+      </div>
+    </div>
+  );
+}
+
+function logLine(all: number, teaching: number): string {
+  if (all === 0) return 'nothing noted yet';
+  return `${all} noted, ${teaching} of them tune the depth`;
+}

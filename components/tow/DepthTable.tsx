@@ -1,0 +1,60 @@
+'use client';
+
+import { useMemo } from 'react';
+import { countMarks } from '@/core/rig/count/countMarks';
+import type { RigView } from '@/core/rig/view/rigView';
+import type { DepthAnswer } from '@/core/tow/answerDepth';
+import { roundLengths } from '@/components/drag/BackOffCard';
+import { useUnits } from '@/components/units/UnitsProvider';
+import { depthAlong, plainAlong } from './depthsAlong';
+import { knots } from './towedWords';
+import type { Depth } from './useDepth';
+
+/** Rows of a table of depth: what leaves the tip, what the counter shows then, how deep the lure is, slower and faster too. */
+export function useDepthRows(view: RigView, depth: Depth, answer: DepthAnswer) {
+  const { units, format } = useUnits();
+  const { lengthsM, mostM } = depth.question;
+  return useMemo(() => {
+    const [slower, faster] = answer.beside;
+    return countMarks(view, roundLengths(mostM, units.length, 8))
+      .filter(({ lengthOutM }) => lengthOutM > 0 && lengthOutM <= mostM)
+      .flatMap((mark) => {
+        const here = depthAlong(lengthsM, answer.along, mark.lengthOutM);
+        if (!here) return [];
+        const beside = [slower, faster].map((each) => each && plainAlong(lengthsM, each.depthsM, mark.lengthOutM));
+        const name = mark.kind === 'length' ? format.length(mark.lengthOutM) : mark.name;
+        return [{ ...mark, name, here, slowerM: beside[0] ?? null, fasterM: beside[1] ?? null }];
+      });
+  }, [view, answer, lengthsM, mostM, units.length, format]);
+}
+
+/** Every colour, join and round length: reading and depth at today's speed, and a fifth slower and faster. */
+export function DepthTable({ view, depth, answer }: { view: RigView; depth: Depth; answer: DepthAnswer }) {
+  const { format } = useUnits();
+  const rows = useDepthRows(view, depth, answer);
+  const [slower, faster] = answer.beside;
+  return (
+    <table className="w-full text-sm">
+      <thead>
+        <tr className="border-b border-ink text-left">
+          <th className="py-1 pr-3">at the tip</th>
+          <th className="py-1 pr-3">{view.counter ? 'counter' : 'turns'}</th>
+          <th className="py-1 pr-3">deep</th>
+          <th className="py-1 pr-3">{slower && knots(slower.speedMS)}</th>
+          <th className="py-1">{faster && knots(faster.speedMS)}</th>
+        </tr>
+      </thead>
+      <tbody>
+        {rows.map((row) => (
+          <tr key={`${row.kind} ${row.name} ${row.lengthOutM}`} className="border-b border-edge">
+            <td className="py-1 pr-3">{row.name}</td>
+            <td className="figures py-1 pr-3">{format.counts(row.reading.value, row.reading.plusMinus)}</td>
+            <td className="figures py-1 pr-3">{format.length(row.here.value, row.here.plusMinus)}</td>
+            <td className="figures py-1 pr-3">{row.slowerM !== null && format.length(row.slowerM)}</td>
+            <td className="figures py-1">{row.fasterM !== null && format.length(row.fasterM)}</td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}

@@ -1,0 +1,54 @@
+'use client';
+
+import { wrap } from 'comlink';
+import { useEffect, useMemo, useState } from 'react';
+import { towedRig, type TowedRig } from '@/core/rig/tow/towedRig';
+import type { RigView } from '@/core/rig/view/rigView';
+import type { DepthAnswer, DepthQuestion } from '@/core/tow/answerDepth';
+import type { TowGoal } from '@/core/tow/lineForDepth';
+import type { TowWorker } from './tow.worker';
+
+/** Lengths at which a curve of depth is worked out. */
+const STATIONS = 32;
+
+export interface Depth {
+  readonly rig: TowedRig;
+  readonly question: DepthQuestion;
+  /** The newest answer; null until there is one. While another is worked out, the one before it stands. */
+  readonly answer: DepthAnswer | null;
+}
+
+/** Where the lure of a rig swims, worked out away from the page; nothing without a rig. */
+export function useDepth(view: RigView, goal: TowGoal | null, speedMS: number | null): Depth;
+export function useDepth(view: RigView | null, goal: TowGoal | null, speedMS: number | null): Depth | null;
+export function useDepth(view: RigView | null, goal: TowGoal | null, speedMS: number | null): Depth | null {
+  const rig = useMemo(() => view && towedRig(view), [view]);
+  const key = goal && JSON.stringify(goal);
+  const question = useMemo((): DepthQuestion | null => {
+    if (!rig) return null;
+    const { belief, marks, rangeM, mostM } = rig;
+    const lengthsM = Array.from({ length: STATIONS }, (_, index) => (mostM * (index + 1)) / STATIONS);
+    const asked = key === null ? null : (JSON.parse(key) as TowGoal);
+    return { belief, marks, speedMS: speedMS ?? rig.speedMS, lengthsM, goal: asked, usualM: rangeM.toM, mostM };
+  }, [rig, key, speedMS]);
+  const [found, setFound] = useState<{ of: DepthQuestion; answer: DepthAnswer } | null>(null);
+  useEffect(() => {
+    if (!question || typeof Worker === 'undefined') return;
+    const thread = new Worker(new URL('./tow.worker.ts', import.meta.url));
+    let isWanted = true;
+    void wrap<TowWorker>(thread)
+      .answer(question)
+      .then((answer) => {
+        if (isWanted) setFound({ of: question, answer });
+      })
+      .finally(() => thread.terminate());
+    return () => {
+      isWanted = false;
+      thread.terminate();
+    };
+  }, [question]);
+  if (!rig || !question) return null;
+  // Of another line nothing is shown.
+  const answer = found?.of.belief === question.belief ? found.answer : null;
+  return { rig, question, answer };
+}
