@@ -15,6 +15,7 @@ import { RigProvider } from './rig/RigProvider';
 import { WholeLine } from './rig/WholeLine';
 import { StrengthStation } from './strength/StrengthStation';
 import { Toasts } from './ui/Toasts';
+import { DepthStation } from './tow/DepthStation';
 import { UnitsProvider } from './units/UnitsProvider';
 
 const PAGES: Readonly<Record<string, (record: RigRecord) => ReactNode>> = {
@@ -33,6 +34,7 @@ const PAGES: Readonly<Record<string, (record: RigRecord) => ReactNode>> = {
   count: () => <CountStation />,
   strength: () => <StrengthStation />,
   drag: () => <DragStation />,
+  depth: () => <DepthStation />,
   card: () => <RodCard />,
   locker: (record) => <Locker boatId="boat" rigs={[rigSummary(record)]} isWhole />,
   fleet: (record) => <FleetPage boatId="boat" boatName="Halyard Lark" rigs={[record]} />,
@@ -56,7 +58,7 @@ function whereOf(error: unknown): string {
   return `${String(error)}${at.map((line) => line.replace(/\(.*\/|\s+at/g, ' ')).join()}`;
 }
 
-/** Each rig is drawn on all nine pages; RIGS asks for more of them. */
+/** Each rig is drawn on all ten pages; RIGS asks for more of them. */
 const RIGS = Number(process.env.RIGS ?? 60);
 const FIRST = Number(process.env.FIRST ?? 1);
 

@@ -11,6 +11,7 @@ import { learnFromLoads, knownBy, withKnowledge, type BoatEvidence } from '../co
 import { planForRig } from '../core/rig/line/planForRig';
 import type { Known } from '../core/provenance/source';
 import { STRIKES } from '../core/record/drag';
+import { anyTowing } from './anyTow';
 import {
   DRAG_KINDS,
   LENGTH_IS,
@@ -91,7 +92,7 @@ function drawer(seed: number) {
   };
 }
 
-type Draw = ReturnType<typeof drawer>;
+export type Draw = ReturnType<typeof drawer>;
 
 const at = (hour: number): string => new Date(Date.UTC(2026, 2, 1, hour)).toISOString();
 const measured = (value: number, relativeSd: number): Known => ({ value, sd: value * relativeSd, source: 'measured' });
@@ -498,6 +499,11 @@ function anyMeasurements(draw: Draw, load: LoadRecord | null, products: readonly
     presetActs: draw.chance(0.3)
       ? [{ id: 'act', act: { act: 'turn' as const, turns: draw.between({ min: -10, max: 10 }) || 1 }, at: at(9) }]
       : [],
+    ...anyTowing(
+      draw,
+      load,
+      many(4, (index) => at(12 + index)),
+    ),
     planerLooks: many(4, (index) => {
       const [heading, current] = [draw.of(HEADINGS), draw.of(CURRENTS)];
       const leverPosition = draw.chance(0.7) ? draw.between({ min: 0.01, max: 1 }) : null;

@@ -119,7 +119,7 @@ describe('what is known of the reel', () => {
     open('How this reel is known');
     expect(screen.getByText(/from 1 load of this reel/)).toBeInTheDocument();
     expect(section('Dimensions before and now').getByRole('row', { name: /^arbor/ })).toHaveTextContent(
-      /31\.40.*measured.*31\./,
+      /31\.4 ± .*measured.*31\./,
     );
     expect(screen.getByText('Bench rod: level after Top shot')).toBeInTheDocument();
     expect(screen.getAllByText(/space than believed|as much space as believed/).length).toBeGreaterThan(0);

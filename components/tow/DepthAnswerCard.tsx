@@ -126,6 +126,13 @@ function Stop({
   const isUseless = plusMinus > USELESS * value;
   const isGoal = depth.question.goal !== null;
   const narrows = answer.next !== null && answer.next.plusMinusAfter < 0.9 * plusMinus;
+  if (stop.status === 'lifted out')
+    return (
+      <p className="text-lg font-semibold">
+        With {format.length(stop.lengthOutM)} out the tip, {format.length(depth.rig.towed.tipHeightM)} up, lifts the
+        lure out of the water: let more line out, lower the tip, or go slower.
+      </p>
+    );
   return (
     <>
       <p className={isUseless ? 'order-2 text-xl' : ''}>
@@ -152,6 +159,15 @@ function Stop({
           : `Tuned to ${seen} depth${seen === 1 ? '' : 's'} that ${seen === 1 ? 'was' : 'were'} seen`}
         {mainlyFrom ? `; the ± comes mostly from ${say(mainlyFrom)}.` : '.'}
       </p>
+      {stop.reelInM !== null && (
+        <p className="font-semibold text-warn">
+          That is deeper than the water, {format.length(depth.rig.towed.bottomM ?? 0)}: reel in{' '}
+          {format.length(stop.reelInM)}.
+        </p>
+      )}
+      {stop.status === 'lies on the surface' && (
+        <p>The line floats: part of it lies on the surface before the tip lifts it.</p>
+      )}
       {narrows && answer.next && (
         <p className={isUseless ? 'order-1 text-lg font-semibold' : 'font-semibold'}>
           Next: touch bottom, or take a mark on the sounder, with {format.length(answer.next.lengthOutM)} out. The ±

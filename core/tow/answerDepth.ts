@@ -43,6 +43,8 @@ export interface StopFigures {
   /** What a tenth of a knot more, and ten feet more line, do to the depth (m). */
   readonly perTenthKnotM: number;
   readonly perTenFeetM: number;
+  /** Line to reel in so that the lure is off the bottom (m); null where it is, or nobody said how deep the water is. */
+  readonly reelInM: number | null;
 }
 
 /** Share by which speeds beside are slower and faster. */
@@ -84,6 +86,19 @@ export function answerDepth(question: DepthQuestion): DepthAnswer {
   };
 }
 
+/** How much line is too much for the water (m); null where it is not. */
+function reelIn(
+  belief: DepthBelief,
+  speedMS: number,
+  { values }: LearnedDepth,
+  { lengthOutM, depthM }: Pick<LineOut, 'lengthOutM' | 'depthM'>,
+): number | null {
+  const { bottomM } = belief;
+  if (bottomM === null || depthM <= bottomM) return null;
+  const free = lineOutFor(belief, values, speedMS, { depthM: bottomM }, lengthOutM);
+  return free.ok ? lengthOutM - free.value.lengthOutM : null;
+}
+
 function stopFigures(
   { belief, speedMS, mostM }: DepthQuestion,
   learned: LearnedDepth,
@@ -102,5 +117,6 @@ function stopFigures(
     lengthPlusMinusM: perTenFeetM > 0 ? (plusMinus / perTenFeetM) * TEN_FEET_M : Infinity,
     perTenthKnotM: faster - depthM,
     perTenFeetM,
+    reelInM: reelIn(belief, speedMS, learned, { lengthOutM, depthM }),
   };
 }

@@ -3,6 +3,7 @@ import { towOf, type DepthBelief } from './depthBelief';
 import { FOLLOW_TOLERANCE } from './followLengths';
 import type { TowGoal } from './lineForDepth';
 import { profileAt } from './towProfile';
+import type { TowStatus } from './towedLine';
 import { sectionsOf } from './towStack';
 import { underWater } from './underWater';
 
@@ -11,6 +12,7 @@ export interface LineOut {
   readonly lengthOutM: number;
   readonly depthM: number;
   readonly setbackM: number;
+  readonly status: TowStatus;
 }
 
 /** A counter is read to a whole count: lengths to a millimetre are enough. */
@@ -33,8 +35,8 @@ export function lineOutFor(
   const tow = towOf(belief, speedMS, unknowns);
   const run = underWater(tow, sectionsOf(tow), FOLLOW_TOLERANCE);
   const at = (lengthOutM: number): LineOut => {
-    const { depthM, setbackM } = profileAt(tow, run, lengthOutM, FOLLOW_TOLERANCE);
-    return { lengthOutM, depthM: depthM ?? 0, setbackM: setbackM ?? 0 };
+    const { depthM, setbackM, status } = profileAt(tow, run, lengthOutM, FOLLOW_TOLERANCE);
+    return { lengthOutM, depthM: depthM ?? 0, setbackM: setbackM ?? 0, status };
   };
   const isThere = (place: LineOut): boolean =>
     'depthM' in goal ? place.depthM >= goal.depthM : place.setbackM >= goal.setbackM;

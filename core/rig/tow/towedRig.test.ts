@@ -103,6 +103,18 @@ describe('the water log', () => {
     expect(before.next?.plusMinusAfter).toBeLessThan(before.stop.value.depth.plusMinus);
   });
 
+  test('says how much to reel in where the water is shallower than the lure would swim', () => {
+    const rig = towedRig(viewOf({ towed: { ...towed, bottomM: 2 } }));
+    const answer = answerDepth({
+      ...{ belief: rig.belief, marks: [], speedMS: 1, lengthsM: [60], goal: null, usualM: 60, mostM: rig.mostM },
+    });
+    if (!answer.stop.ok) throw new Error('the line is too short');
+    const { reelInM, status, lengthOutM } = answer.stop.value;
+    expect(status).toBe('on the bottom');
+    expect(reelInM).toBeGreaterThan(5);
+    expect(reelInM).toBeLessThan(lengthOutM);
+  });
+
   test('a depth that no line reaches says how deep all of it goes', () => {
     const rig = towedRig(viewOf({ towed }));
     const answer = answerDepth({
