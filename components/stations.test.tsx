@@ -289,7 +289,7 @@ describe('the Drag station', () => {
 describe('the rig’s page and the locker', () => {
   it('give every station’s state with its reason', () => {
     renderRig(tested(), <WholeLine />);
-    const stations = screen.getByRole('region', { name: 'Stations' });
+    const stations = screen.getByRole('region', { name: 'What to do next' });
     expect(stations).toHaveTextContent('no test of this load accepted yet');
     expect(stations).toHaveTextContent('all 3 lines pulled 3 times or more');
     expect(screen.getByText(/Loading, testing and setting write here by themselves/)).toBeInTheDocument();

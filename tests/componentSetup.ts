@@ -26,3 +26,6 @@ jest.mock('next/dynamic', () => (load: () => Promise<ComponentType<object>>) => 
 
 /** Modules that are asked for while a page's are loaded arrive in the next turns of the event loop. */
 beforeAll(() => new Promise((resume) => setTimeout(resume, 0)));
+
+// jsdom draws nothing, so there is nothing to bring into view.
+Element.prototype.scrollIntoView = () => undefined;

@@ -12,6 +12,7 @@ import { useSend } from '@/components/http/useSend';
 import { useRig } from '@/components/rig/RigProvider';
 import { Button } from '@/components/ui/Button';
 import { Caution } from '@/components/ui/Card';
+import { showFold } from '@/components/ui/folds';
 import { useUnits } from '@/components/units/UnitsProvider';
 import { useSay } from '@/components/units/useSay';
 import { WithMeasureNext } from '@/components/worth/WithMeasureNext';
@@ -35,7 +36,6 @@ export function CountAdvice({ load }: { load: LoadRecord }) {
         <Answer advice={advice} />
       </WithMeasureNext>
       <p className="text-sm">{basisWords(isTested, wasLogged(record))}</p>
-      <AdviceWays load={load} advice={advice} />
       {states.count.state === 'done' ? (
         <p className="font-semibold text-go">Accepted: {say(states.count.why)}. The supply line may be cut.</p>
       ) : (
@@ -43,6 +43,13 @@ export function CountAdvice({ load }: { load: LoadRecord }) {
       )}
     </div>
   );
+}
+
+/** What can be done about it. */
+export function CountWays({ load }: { load: LoadRecord }) {
+  const { view } = useRig();
+  const advice = view && adviceForRig(view);
+  return advice && <AdviceWays load={load} advice={advice} />;
 }
 
 function basisWords(isTested: boolean, isLogged: boolean): string {
@@ -107,15 +114,25 @@ function Accept({ load, canAccept }: { load: LoadRecord; canAccept: boolean }) {
       <Caution>
         Do not cut the supply line before you have accepted one of these: until then everything can be undone.
       </Caution>
-      <div className="flex flex-wrap gap-2">
-        <Button weight="main" disabled={state.kind === 'sending' || !canAccept} onClick={() => accept('card')}>
-          Accept, with the table
-        </Button>
-        <Button disabled={state.kind === 'sending' || !canAccept} onClick={() => accept('true')}>
-          Accept as true
-        </Button>
+      <div className="flex flex-wrap items-center gap-2">
+        {canAccept ? (
+          <>
+            <Button weight="main" disabled={state.kind === 'sending'} onClick={() => accept('card')}>
+              Accept, with the table
+            </Button>
+            <Button disabled={state.kind === 'sending'} onClick={() => accept('true')}>
+              Accept as true
+            </Button>
+          </>
+        ) : (
+          <>
+            <Button weight="main" onClick={() => showFold('test')}>
+              Test it along a tape
+            </Button>
+            <span className="text-sm text-ink-soft">It can be accepted once the line as it is now was tested.</span>
+          </>
+        )}
       </div>
-      {!canAccept && <p className="text-sm text-ink-soft">It can be accepted once the line as it is now was tested.</p>}
     </div>
   );
 }

@@ -3,6 +3,9 @@
 import Link from 'next/link';
 import { useMemo } from 'react';
 import { correctionTable } from '@/core/calibration/correctionTable';
+import type { CounterEstimate } from '@/core/calibration/estimateCounter';
+import { validTrial } from '@/core/rig/line/currentLine';
+import { workingRangeOf } from '@/core/rig/line/workingRange';
 import type { LoadRecord } from '@/core/record/record';
 import type { RigView } from '@/core/rig/view/rigView';
 import { fromSi } from '@/core/units/units';
@@ -10,8 +13,9 @@ import { LensChart, type LensPoint } from '@/components/line/LensChart';
 import { useRig } from '@/components/rig/RigProvider';
 import { stationPath } from '@/components/shell/paths';
 import { Card } from '@/components/ui/Card';
+import { CollapsibleCard } from '@/components/ui/CollapsibleCard';
 import { useUnits } from '@/components/units/UnitsProvider';
-import { CountAdvice } from './CountAdvice';
+import { CountAdvice, CountWays } from './CountAdvice';
 import { CardLink } from './CardLink';
 import { DisplayQuiz } from './DisplayQuiz';
 import { Evidence } from './Evidence';
@@ -44,34 +48,75 @@ export function CountStation() {
   if (!view.counter) return <WithoutCounter view={view} load={load} />;
   return (
     <div className="flex flex-col gap-4">
+      <Card title="What the counter does" aside={<CardLink />}>
+        <OpenTrials view={view} />
+        <CountAdvice load={load} />
+      </Card>
       <DriftLens view={view} />
-      <div className="grid gap-4 lg:grid-cols-[3fr_2fr]">
-        <div className="flex min-w-0 flex-col gap-4">
-          <Card title="What the counter does">
-            <CountAdvice load={load} />
-          </Card>
-          {view.counter && (
-            <Card title="What it rests on">
-              <TrialChart trials={record.trials} unitM={view.counter.counter.unitM} />
-              <Evidence estimate={view.counter} />
-            </Card>
-          )}
-        </div>
-        <div className="flex min-w-0 flex-col gap-4">
-          <Card title="Test it">
-            <OpenTrials view={view} />
-            <WalkForm load={load} />
-          </Card>
+      <CountFolds view={view} load={load} estimate={view.counter} />
+    </div>
+  );
+}
+
+/** All else of the counter, folded by what a person asks next. */
+function CountFolds({ view, load, estimate }: { view: RigView; load: LoadRecord; estimate: CounterEstimate }) {
+  const { record } = useRig();
+  const { format } = useUnits();
+  const isTested = validTrial(record) !== null;
+  const { trials, lineMarks, hangM } = record;
+  const range = workingRangeOf(record, view.current.line.woundLengthM);
+  return (
+    <div className="grid items-start gap-4 lg:grid-cols-2">
+      <CollapsibleCard
+        id="test"
+        title="Test it along a tape"
+        line={
+          trials.length === 0
+            ? 'not tested yet'
+            : `${trials.length} on record${isTested ? '' : ', none of the line as it is now'}`
+        }
+      >
+        <WalkForm load={load} />
+      </CollapsibleCard>
+      <CollapsibleCard
+        id="make-true"
+        title="Make it true, or leave it"
+        line="what to strip or add, at the top or in a reload"
+      >
+        <CountWays load={load} />
+      </CollapsibleCard>
+      <CollapsibleCard
+        id="rests-on"
+        title="What it rests on"
+        line={`${estimate.observations.length} measurements, and how each fits`}
+      >
+        <TrialChart trials={record.trials} unitM={estimate.counter.unitM} />
+        <Evidence estimate={estimate} />
+      </CollapsibleCard>
+      <CollapsibleCard
+        id="zero"
+        title="Zero, range and display"
+        line={`${hangM === null ? 'what hangs at zero is not told' : `${format.length(hangM)} hang at zero`}; fished from ${format.length(range.fromM)} to ${format.length(range.toM)}`}
+      >
+        <div className="flex flex-col gap-4">
           <DisplayQuiz />
           <Hang />
           <WorkingRange />
-          <LineMarks view={view} load={load} />
-          <Practice />
         </div>
+      </CollapsibleCard>
+      <CollapsibleCard
+        id="line-marks"
+        title="Marks on the line"
+        line={lineMarks.length === 0 ? 'none tied or inked' : `${lineMarks.length} tied or inked`}
+      >
+        <LineMarks view={view} load={load} />
+      </CollapsibleCard>
+      <Practice />
+      <div className="lg:col-span-2">
+        <CollapsibleCard id="table" title="The whole table" line="true length against reading, every join and colour">
+          <MarksTable view={view} />
+        </CollapsibleCard>
       </div>
-      <Card title="True length against reading, over the whole line" aside={<CardLink />}>
-        <MarksTable view={view} />
-      </Card>
     </div>
   );
 }

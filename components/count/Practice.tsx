@@ -10,6 +10,7 @@ const Inside = dynamic(() => import('./PracticeInside').then(({ PracticeInside: 
 export function Practice() {
   return (
     <CollapsibleCard
+      id="practise"
       title="Practise on a reel that nobody knows"
       line="walk, strip, walk again; scored against the advice"
     >

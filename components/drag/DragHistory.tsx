@@ -15,6 +15,7 @@ export function DragHistory() {
   const entries = record.log.filter((entry) => entry.topic === 'drag').slice(0, 12);
   return (
     <CollapsibleCard
+      id="drag-history"
       title="History"
       line={
         dragHistory.length === 0

@@ -7,8 +7,11 @@ import { sessionPulls } from '@/core/record/sessionPulls';
 import { useRig } from '@/components/rig/RigProvider';
 import { stationPath } from '@/components/shell/paths';
 import { Card } from '@/components/ui/Card';
+import { CollapsibleCard } from '@/components/ui/CollapsibleCard';
+import { showFold } from '@/components/ui/folds';
+import { useUnits } from '@/components/units/UnitsProvider';
 import { DragHistory } from './DragHistory';
-import { DragTargetCard } from './DragTargetCard';
+import { DragTarget } from './DragTarget';
 import { EnvelopeLens } from './EnvelopeLens';
 import { FightRehearsal } from './FightRehearsal';
 import { LeverCard } from './LeverCard';
@@ -19,6 +22,7 @@ import { SurgeCard } from './SurgeCard';
 /** The Drag station: set it with a scale, and know what it becomes as line leaves. */
 export function DragStation() {
   const { record, view } = useRig();
+  const { format } = useUnits();
   const { load, dragSetting, dragSession } = record;
   if (!view || load?.status !== 'wound') {
     return (
@@ -42,40 +46,41 @@ export function DragStation() {
   const drag = forceN === null ? null : { forceN, breakawayRatio, isJerkRead: judgement?.breakawayRatio != null };
   return (
     <div className="flex flex-col gap-4">
-      {view.strength && drag && <EnvelopeLens view={view} drag={drag} isSet={view.setForceN !== null} />}
-      <div className="grid gap-4 lg:grid-cols-2">
-        <Card title="Target">
-          <DragTargetCard view={view} load={load} />
+      {session ? (
+        <Card title="Scale session">
+          <ScaleSession key={session.id} setting={session} />
         </Card>
-        <div className="flex min-w-0 flex-col gap-4">
-          {(session ?? !accepted) && (
-            <Card title="Scale session">
-              {session ? (
-                <ScaleSession key={session.id} setting={session} />
-              ) : (
-                <p>
-                  Choose a target, then begin a session: hook a scale to the line through the bent rod, as with a fish.
-                  Two pulls warm the drag up; the next ones count.
-                </p>
-              )}
-            </Card>
+      ) : (
+        <Card title={accepted ? 'As it is set' : 'Target'}>
+          {accepted ? (
+            <AcceptedDrag setting={accepted} onAnew={() => showFold('target')} />
+          ) : (
+            <DragTarget view={view} load={load} />
           )}
-          {accepted && (
-            <Card title="As it is set">
-              <AcceptedDrag setting={accepted} />
-            </Card>
-          )}
-        </div>
-      </div>
-      {record.reel.dragKind === 'lever' && <LeverCard view={view} load={load} targetN={newest?.targetN ?? null} />}
-      {drag && view.strength && (
-        <>
-          <SurgeCard view={view} drag={drag} />
-          <FightRehearsal view={view} forceN={drag.forceN} breakawayRatio={breakawayRatio} />
-        </>
+        </Card>
       )}
-      <PlanerCard view={view} />
-      <DragHistory />
+      {view.strength && drag && <EnvelopeLens view={view} drag={drag} isSet={view.setForceN !== null} />}
+      <div className="grid items-start gap-4 lg:grid-cols-2">
+        {(session ?? accepted) && (
+          <CollapsibleCard id="target" title="Target" line="another share, another bend, another session">
+            <DragTarget view={view} load={load} />
+          </CollapsibleCard>
+        )}
+        {session && accepted && (
+          <CollapsibleCard
+            id="as-set"
+            title="As it is set"
+            line={`in force until this session is accepted: ${format.force(view.setForceN ?? accepted.targetN)}`}
+          >
+            <AcceptedDrag setting={accepted} />
+          </CollapsibleCard>
+        )}
+        {record.reel.dragKind === 'lever' && <LeverCard view={view} load={load} targetN={newest?.targetN ?? null} />}
+        {drag && view.strength && <SurgeCard view={view} drag={drag} />}
+        <PlanerCard view={view} />
+        {drag && view.strength && <FightRehearsal view={view} forceN={drag.forceN} breakawayRatio={breakawayRatio} />}
+        <DragHistory />
+      </div>
     </div>
   );
 }

@@ -15,6 +15,7 @@ import { fromSi } from '@/core/units/units';
 import { TextField } from '@/components/fields/TextField';
 import { LensChart, type LensCurve } from '@/components/line/LensChart';
 import { useRig } from '@/components/rig/RigProvider';
+import { CollapsibleCard } from '@/components/ui/CollapsibleCard';
 import { useUnits } from '@/components/units/UnitsProvider';
 import { BackOffCard } from './BackOffCard';
 import { RiskWords } from './RiskWords';
@@ -65,34 +66,40 @@ export function EnvelopeLens({ view, drag, isSet }: { view: RigView; drag: DragO
         curves={curves}
         describe={`The pull at the tip rises from ${format.force(forceN)} to ${format.force(last.tipForceN)} with ${format.length(reach.outM)} out, and at the fish to ${format.force(last.fishForceN)}.`}
       />
-      <div className="grid gap-4 lg:grid-cols-[3fr_2fr]">
-        <div className="text-sm">
-          <AboveBound envelope={envelope} />
-          <p>
-            {isSet ? 'As it was set' : 'At the target'}, {format.force(forceN)} becomes{' '}
-            <b className="figures">{format.force(last.tipForceN, last.tipPlusMinusN)}</b> at the tip with{' '}
-            {format.length(reach.outM)} out, as far as it may be (× {last.dragFactor.toFixed(2)}): the same torque acts
-            on a smaller spool. At the fish it is{' '}
-            <b className="figures">{format.force(last.fishForceN, last.fishPlusMinusN)}</b>, with the water&apos;s own
-            pull on the line.
-          </p>
-          <Passes envelope={envelope} />
-          {risk && <RiskWords rig={risk} outM={view.reach.outM} jerkM={USUAL_JERK_M} />}
-          <p className="mt-1">
-            Not counted: a belly that the line makes to the side, which loads far more (about {format.force(BELLY_N)}{' '}
-            for {format.length(100)} of thin line drawn broadside at 2 kn), and a hot or wet drag, which differs by 10
-            to 20 %. The ± takes the scale as good to {format.percent(SET_SHARE)}, a default.
-          </p>
-          <div className="mt-2 w-56">
-            <TextField
-              label="The fish runs at, kn"
-              {...speed.field}
-              hint="through the water; a default until you say"
-            />
+      <AboveBound envelope={envelope} />
+      <CollapsibleCard
+        id="left-alone"
+        title="Left alone, as line leaves"
+        line={`${format.force(last.tipForceN)} at the tip with ${format.length(reach.outM)} out; how to back off`}
+      >
+        <div className="grid gap-4 lg:grid-cols-[3fr_2fr]">
+          <div className="text-sm">
+            <p>
+              {isSet ? 'As it was set' : 'At the target'}, {format.force(forceN)} becomes{' '}
+              <b className="figures">{format.force(last.tipForceN, last.tipPlusMinusN)}</b> at the tip with{' '}
+              {format.length(reach.outM)} out, as far as it may be (× {last.dragFactor.toFixed(2)}): the same torque
+              acts on a smaller spool. At the fish it is{' '}
+              <b className="figures">{format.force(last.fishForceN, last.fishPlusMinusN)}</b>, with the water&apos;s own
+              pull on the line.
+            </p>
+            <Passes envelope={envelope} />
+            {risk && <RiskWords rig={risk} outM={view.reach.outM} jerkM={USUAL_JERK_M} />}
+            <p className="mt-1">
+              Not counted: a belly that the line makes to the side, which loads far more (about {format.force(BELLY_N)}{' '}
+              for {format.length(100)} of thin line drawn broadside at 2 kn), and a hot or wet drag, which differs by 10
+              to 20 %. The ± takes the scale as good to {format.percent(SET_SHARE)}, a default.
+            </p>
+            <div className="mt-2 w-56">
+              <TextField
+                label="The fish runs at, kn"
+                {...speed.field}
+                hint="through the water; a default until you say"
+              />
+            </div>
           </div>
+          <BackOffCard view={view} forceN={forceN} />
         </div>
-        <BackOffCard view={view} forceN={forceN} />
-      </div>
+      </CollapsibleCard>
     </div>
   );
 }

@@ -15,6 +15,7 @@ export function FightRehearsal(props: ComponentProps<typeof Inside>) {
   if (!props.view.strength || !elasticPieces(props.view)) return null;
   return (
     <CollapsibleCard
+      id="rehearse"
       title="Rehearse a fight"
       line="a simulated fish against this very rig, with your hands on the drag"
     >

@@ -12,7 +12,7 @@ import { fromSi } from '@/core/units/units';
 import type { Formatter } from '@/words/format';
 import { UndoButton } from '@/components/bench/UndoButton';
 import { useRig } from '@/components/rig/RigProvider';
-import { Card } from '@/components/ui/Card';
+import { CollapsibleCard } from '@/components/ui/CollapsibleCard';
 import { MeasureNext } from '@/components/worth/MeasureNext';
 import { useUnits } from '@/components/units/UnitsProvider';
 import { useSay } from '@/components/units/useSay';
@@ -21,13 +21,16 @@ import { PresetPanel } from './PresetPanel';
 import { ValueAxis } from '@/components/chart/Axis';
 import { linear } from '@/components/chart/scale';
 
+const leverLine = (pulls: number): string =>
+  pulls === 0 ? 'not pulled yet' : `pulled at ${pulls} place${pulls === 1 ? '' : 's'}`;
+
 /** A lever drag: pulls at places of its sweep, the curve through them, where it stands for a pull, and its preset. */
 export function LeverCard({ view, load, targetN }: { view: RigView; load: LoadRecord; targetN: number | null }) {
   const { record } = useRig();
   const say = useSay();
   const lever = leverOfRig(record);
   return (
-    <Card title="The lever over its sweep">
+    <CollapsibleCard id="lever" title="The lever over its sweep" line={leverLine(record.leverPoints.length)}>
       <div className="grid gap-4 sm:grid-cols-2">
         <div className="flex min-w-0 flex-col gap-3">
           <LeverPull load={load} />
@@ -57,7 +60,7 @@ export function LeverCard({ view, load, targetN }: { view: RigView; load: LoadRe
           )}
         </div>
       </div>
-    </Card>
+    </CollapsibleCard>
   );
 }
 

@@ -17,7 +17,7 @@ export function PlanerCard(props: ComponentProps<typeof Inside>) {
     ? `${last.planer}: ${looks.filter((look) => look.planer === last.planer).length} looks so far`
     : 'where the lever stops the creep, from what you see of it in tow: no scale needed';
   return (
-    <CollapsibleCard title="A planer" line={line}>
+    <CollapsibleCard id="planer" title="A planer" line={line}>
       <Inside {...props} />
     </CollapsibleCard>
   );

@@ -17,6 +17,7 @@ import { ChoiceField, TextField } from '@/components/fields/TextField';
 import { useRig } from '@/components/rig/RigProvider';
 import { Button } from '@/components/ui/Button';
 import { Caution } from '@/components/ui/Card';
+import { CollapsibleCard } from '@/components/ui/CollapsibleCard';
 import { useUnits } from '@/components/units/UnitsProvider';
 import { useSay } from '@/components/units/useSay';
 import { useScale, verdictWords } from './useScale';
@@ -210,7 +211,7 @@ function GuideFactor({ setting }: { setting: DragSettingRecord }) {
 }
 
 /** The drag as it was accepted: in force until another session is. */
-export function AcceptedDrag({ setting }: { setting: DragSettingRecord }) {
+export function AcceptedDrag({ setting, onAnew }: { setting: DragSettingRecord; onAnew?: () => void }) {
   const judgement = judgeScaleSession(sessionPulls(setting), setting.targetN);
   const { states } = useRig();
   const { format } = useUnits();
@@ -231,8 +232,17 @@ export function AcceptedDrag({ setting }: { setting: DragSettingRecord }) {
           {STICKY_RATIO}).
         </p>
       )}
-      <PullList setting={setting} />
-      <GuideFactor setting={setting} />
+      {onAnew && (
+        <div>
+          <Button weight={states.drag.state === 'done' ? 'plain' : 'main'} onClick={onAnew}>
+            Set it anew
+          </Button>
+        </div>
+      )}
+      <CollapsibleCard id="pulls-of-it" title="Its pulls" line={`${setting.pulls.length} on record, and the guides`}>
+        <PullList setting={setting} />
+        <GuideFactor setting={setting} />
+      </CollapsibleCard>
     </div>
   );
 }

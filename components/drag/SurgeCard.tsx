@@ -34,6 +34,7 @@ export function SurgeCard({ view, drag }: { view: RigView; drag: DragOfRig }) {
       .lockedN;
   return (
     <CollapsibleCard
+      id="surge"
       title="A sudden surge"
       line={`${format.force(peakN.value, peakN.plusMinus)} at ${format.length(lengthOutM)} out`}
     >

@@ -12,7 +12,11 @@ const Inside = dynamic(() => import('./CutListCardInside').then(({ CutListCardIn
 /** Which piece to cut from which spool. */
 export function CutListCard(props: ComponentProps<typeof Inside>) {
   return (
-    <CollapsibleCard title="Cut list" line="which piece from which spool, over several rigs: fewest joins, least waste">
+    <CollapsibleCard
+      id="cut-list"
+      title="Cut list"
+      line="which piece from which spool, over several rigs: fewest joins, least waste"
+    >
       <Inside {...props} />
     </CollapsibleCard>
   );

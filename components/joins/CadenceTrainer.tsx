@@ -13,6 +13,7 @@ const Inside = dynamic(() => import('./CadenceTrainerInside').then(({ CadenceTra
 export function CadenceTrainer(props: ComponentProps<typeof Inside>) {
   return (
     <CollapsibleCard
+      id="cadence"
       title="Cadence of the plaited knot"
       line="a drill without line, and a voice that counts while both hands are busy"
     >

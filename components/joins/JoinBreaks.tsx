@@ -17,7 +17,11 @@ export function JoinBreaks({ join }: { join: JoinRecord }) {
   const { record } = useRig();
   const { format } = useUnits();
   return (
-    <CollapsibleCard title={`Pulled to the break: ${placeWords(record, join)}`} line={efficiencyWords(join, format)}>
+    <CollapsibleCard
+      id="join-pulls"
+      title={`Pulled to the break: ${placeWords(record, join)}`}
+      line={efficiencyWords(join, format)}
+    >
       <Inside join={join} />
     </CollapsibleCard>
   );

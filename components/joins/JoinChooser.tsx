@@ -14,6 +14,7 @@ const JoinChooserInside = dynamic(() => import('./JoinChooserInside').then(({ Jo
 export function JoinChooser({ join, crew }: { join: JoinRecord; crew: CrewKnows }) {
   return (
     <CollapsibleCard
+      id="choose-join"
       title="What else would join these"
       line="ranked by what they keep, what they pass and who can tie them; and why the others cannot"
     >

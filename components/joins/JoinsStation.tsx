@@ -10,7 +10,9 @@ import type { JoinRecord } from '@/core/record/record';
 import { standingOnRig } from '@/core/rig/joins/joinsOfRig';
 import { useRig } from '@/components/rig/RigProvider';
 import { UndoButton } from '@/components/bench/UndoButton';
+import { Button } from '@/components/ui/Button';
 import { Card } from '@/components/ui/Card';
+import { showFold } from '@/components/ui/folds';
 import { schoolName } from '@/words/hands';
 import { useUnits } from '@/components/units/UnitsProvider';
 import { FishFought } from './FishFought';
@@ -53,11 +55,13 @@ export function JoinsStation({
 }) {
   const { record } = useRig();
   const joins = joinsInOrder(record);
+  const toTie = joins.find(
+    ({ join, successor }) =>
+      successor !== undefined ||
+      ['not tied', 'under-seated', 'due'].includes(standingOnRig(record, join, now).standing),
+  );
   const [picked, setPicked] = useState<string | null>(null);
-  const place =
-    joins.find((each) => placeKey(each.join) === picked) ??
-    joins.find((each) => !each.join.lastTie || each.successor) ??
-    joins[0];
+  const place = joins.find((each) => placeKey(each.join) === picked) ?? toTie ?? joins[0];
   if (!place) {
     return (
       <Card title="Joins">
@@ -69,36 +73,59 @@ export function JoinsStation({
   // What is tied next at this place: the one that is planned for it, where that is another.
   const next = place.successor ?? join;
   return (
-    <div className="grid gap-4 lg:grid-cols-[2fr_3fr]">
-      <div className="flex min-w-0 flex-col gap-4">
-        <Card title="The joins, in the order of tying">
-          <ol className="flex flex-col gap-2">
-            {joins.map((each) => (
-              <JoinRow
-                key={each.join.id}
-                place={each}
-                now={now}
-                picked={each === place}
-                onPick={() => setPicked(placeKey(each.join))}
-              />
-            ))}
-          </ol>
-          <Link
-            href={knotsPath(record.boat.id, next.kind)}
-            className="mt-2 flex min-h-11 items-center text-sm text-chalk underline underline-offset-4"
-          >
-            Look any knot up, step by step
-          </Link>
-          <FishFought />
-        </Card>
+    <div className="flex flex-col gap-4">
+      <Card title="The joins, in the order of tying">
+        <p className="mb-2 text-lg">
+          {toTie ? (
+            <>
+              Next: <b>{placeWords(record, toTie.successor ?? toTie.join)}</b>.
+            </>
+          ) : (
+            'All are tied and seated.'
+          )}
+        </p>
+        {toTie && (
+          <div className="mb-3">
+            <Button
+              weight="main"
+              onClick={() => {
+                setPicked(placeKey(toTie.join));
+                showFold('tie');
+              }}
+            >
+              Tie it, step by step
+            </Button>
+          </div>
+        )}
+        <ol className="grid gap-2 lg:grid-cols-2">
+          {joins.map((each) => (
+            <JoinRow
+              key={each.join.id}
+              place={each}
+              now={now}
+              picked={each === place}
+              onPick={() => {
+                setPicked(placeKey(each.join));
+                showFold('tie');
+              }}
+            />
+          ))}
+        </ol>
+        <Link
+          href={knotsPath(record.boat.id, next.kind)}
+          className="mt-2 flex min-h-11 items-center text-sm text-chalk underline underline-offset-4"
+        >
+          Look any knot up, step by step
+        </Link>
+        <FishFought />
+      </Card>
+      <TieGuide key={`tie-${next.id}`} join={next} people={people} ownFigures={ownFigures} />
+      <div className="grid items-start gap-4 lg:grid-cols-2">
         <JoinChooser key={`choose-${next.id}`} join={next} crew={crew} />
-        <WindOns windOns={windOns} people={people} />
-        <SpliceCard />
-      </div>
-      <div className="flex min-w-0 flex-col gap-4">
-        <TieGuide key={`tie-${next.id}`} join={next} people={people} ownFigures={ownFigures} />
         <JoinBreaks key={`break-${join.id}`} join={join} />
         {join.innerSegmentId === null && <SlipCheck key={`slip-${join.id}`} join={join} />}
+        <WindOns windOns={windOns} people={people} />
+        <SpliceCard />
         <CadenceTrainer people={people} drills={drills} />
       </div>
     </div>

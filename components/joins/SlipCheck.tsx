@@ -20,6 +20,7 @@ export function SlipCheck({ join: { id, lastSlip } }: { join: JoinRecord }) {
   const verdict = lastSlip && readSlip(lastSlip.movedM);
   return (
     <CollapsibleCard
+      id="slip"
       title="Slip check at the arbor"
       line={
         verdict ? (

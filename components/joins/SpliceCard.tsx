@@ -12,6 +12,7 @@ const Inside = dynamic(() => import('./SpliceCardInside').then(({ SpliceCardInsi
 export function SpliceCard() {
   return (
     <CollapsibleCard
+      id="splice"
       title="Splices in hollow braid"
       line="bury, taper, needle and loop for a line of yours, or by line test"
     >

@@ -12,7 +12,8 @@ import { useDraftForm } from '@/components/fields/useDraftForm';
 import { useSend } from '@/components/http/useSend';
 import { useRig } from '@/components/rig/RigProvider';
 import { Button } from '@/components/ui/Button';
-import { Card, Caution } from '@/components/ui/Card';
+import { Caution } from '@/components/ui/Card';
+import { CollapsibleCard } from '@/components/ui/CollapsibleCard';
 import { useSay } from '@/components/units/useSay';
 import { useUnits } from '@/components/units/UnitsProvider';
 import { LIMITS } from '@/usecases/limits';
@@ -115,14 +116,16 @@ export function TieGuide({
     );
   const allDone = done.length === school.steps.length;
   return (
-    <Card
+    <CollapsibleCard
+      id="tie"
       title={`Tie: ${placeWords(record, join)}`}
-      aside={
+      line={`${SCHOOL_NAMES[school.id]}, ${steps.length} steps${done.length > 0 ? `, ${done.length} done` : ''}`}
+    >
+      <div className="mb-2">
         <Button weight="quiet" onClick={() => setOnBench(true)}>
           Bench mode
         </Button>
-      }
-    >
+      </div>
       <div className="mb-3 grid gap-2 sm:grid-cols-2">
         <FormChoice
           form={form}
@@ -190,7 +193,7 @@ export function TieGuide({
           onLeave={() => setOnBench(false)}
         />
       )}
-    </Card>
+    </CollapsibleCard>
   );
 }
 

@@ -9,7 +9,7 @@ import { useSend } from '@/components/http/useSend';
 import { useRig } from '@/components/rig/RigProvider';
 import { offeredLines } from '@/components/keeping/offeredLines';
 import { Button } from '@/components/ui/Button';
-import { Card } from '@/components/ui/Card';
+import { CollapsibleCard } from '@/components/ui/CollapsibleCard';
 import { useUnits } from '@/components/units/UnitsProvider';
 import { LIMITS } from '@/usecases/limits';
 import { NOBODY, peopleOptions, type Person, type WindOn } from './joinsBench';
@@ -23,7 +23,11 @@ export function WindOns({ windOns, people }: { windOns: readonly WindOn[]; peopl
     (join) => join.outerSegmentId === top?.segmentId && join.kind === 'loop-to-loop',
   );
   return (
-    <Card title="Ready leaders, loop to loop">
+    <CollapsibleCard
+      id="ready-leaders"
+      title="Ready leaders, loop to loop"
+      line={windOns.length === 0 ? 'none made yet' : `${windOns.length} in the library`}
+    >
       {!takesLoops && (
         <p className="mb-2 text-sm text-ink-soft">
           {top
@@ -41,7 +45,7 @@ export function WindOns({ windOns, people }: { windOns: readonly WindOn[]; peopl
         </ul>
       )}
       <NewWindOn people={people} />
-    </Card>
+    </CollapsibleCard>
   );
 }
 

@@ -205,7 +205,8 @@ describe('the cadence trainer', () => {
     fireEvent.keyDown(field(), { key: 'ArrowRight' });
     expect(field()).toHaveTextContent(/Over: pass 3 of 20 to 25/);
     cleanup();
-    open();
+    // What was opened is open still.
+    show(plannedRig());
     expect(field()).toHaveTextContent(/Over: pass 3 of 20 to 25.*Interrupted\?/);
     fireEvent.click(screen.getByRole('button', { name: 'Begin again' }));
     expect(field()).toHaveTextContent(/pass 1 of/);

@@ -18,6 +18,15 @@ function Entry({ label, children }: { label: string; children: ReactNode }) {
 export function CursorReadout({ view }: { view: RigView }) {
   const lengthM = useCursor();
   const { format } = useUnits();
+  // With nothing out every lens says what the page says anyway.
+  if (lengthM === 0) {
+    return (
+      <p className="border-l-4 border-rule pl-2 text-sm text-ink-soft">
+        Point at the line, or step along it with the arrow keys: what is out, what the counter shows and what it holds
+        there.
+      </p>
+    );
+  }
   const now = readCursor(view, lengthM);
   return (
     <dl className="grid grid-cols-2 gap-x-4 gap-y-1.5 sm:grid-cols-3 lg:grid-cols-6" aria-label="At the cursor">

@@ -36,7 +36,7 @@ interface Props {
   readonly legend?: ReactNode;
 }
 
-const HEIGHT = 156;
+const HEIGHT = 140;
 const MARGIN = 14;
 const TOP = 18;
 const BOTTOM = 8;

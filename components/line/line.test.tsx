@@ -1,6 +1,7 @@
 import { fireEvent, screen } from '@testing-library/react';
 import { plannedRig, pulls, woundRig } from '../../tests/rigFixture';
 import { renderRig } from '../../tests/renderRig';
+import type { RigRecord } from '../../core/record/record';
 import { rigView, type RigView } from '../../core/rig/view/rigView';
 import { useRig } from '../rig/RigProvider';
 import { CursorReadout } from './CursorReadout';
@@ -107,13 +108,22 @@ describe('the ribbon', () => {
 });
 
 describe('the readout', () => {
+  const withRibbon = (record: RigRecord) => (
+    <>
+      <Ribbon view={viewOf(record)} orientation="lying" />
+      <CursorReadout view={viewOf(record)} />
+    </>
+  );
+
   it('says what every lens says', () => {
     const tested = { ...woundRig(), strengthTests: [pulls('top', [85, 84, 86])] };
-    renderRig(tested, <CursorReadout view={viewOf(tested)} />);
+    renderRig(tested, withRibbon(tested));
+    expect(screen.getByText(/^Point at the line/)).toBeInTheDocument();
+    fireEvent.keyDown(screen.getByRole('slider'), { key: 'ArrowRight' });
     const readout = screen.getByLabelText('At the cursor');
-    expect(readout).toHaveTextContent('0.00 m');
+    expect(readout).toHaveTextContent('1.00 m');
     expect(readout).toHaveTextContent('Top shot');
-    expect(readout).toHaveTextContent(/counter shows0 ± 0\.6/);
+    expect(readout).toHaveTextContent(/counter shows1 ± 0\.\d/);
     expect(readout).toHaveTextContent('× 1.00');
     expect(readout).toHaveTextContent('drag not set');
   });
@@ -121,8 +131,9 @@ describe('the readout', () => {
   it('counts turns of the spool where there is no counter', () => {
     const rig = woundRig();
     const bare = { ...rig, reel: { ...rig.reel, counter: null } };
-    renderRig(bare, <CursorReadout view={viewOf(bare)} />);
-    expect(screen.getByLabelText('At the cursor')).toHaveTextContent(/turns off the spool0 ±/);
+    renderRig(bare, withRibbon(bare));
+    fireEvent.keyDown(screen.getByRole('slider'), { key: 'ArrowRight' });
+    expect(screen.getByLabelText('At the cursor')).toHaveTextContent(/turns off the spool\d+ ±/);
   });
 });
 

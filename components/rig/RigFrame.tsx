@@ -20,23 +20,27 @@ function StationTabs() {
   const pathname = usePathname();
   const whole = rigPath(record.boat.id, record.id);
   const look = (path: string): string =>
-    `flex min-h-12 flex-1 flex-col justify-center border-b-4 px-3 py-1 ${pathname === path ? 'border-rule bg-card' : 'border-transparent hover:bg-card/60'}`;
+    `flex min-h-12 flex-1 flex-col justify-center border-b-4 px-1 py-1 text-sm sm:px-3 sm:text-base ${pathname === path ? 'border-rule bg-card' : 'border-transparent hover:bg-card/60'}`;
   return (
-    <nav aria-label="Stations in working order" className="no-print grid grid-cols-2 border-b-2 border-ink sm:flex">
+    <nav aria-label="Stations in working order" className="no-print grid grid-cols-4 border-b-2 border-ink sm:flex">
       <Link href={whole} aria-current={pathname === whole ? 'page' : undefined} className={look(whole)}>
-        <span className="lettered">The whole line</span>
+        <span className="lettered">
+          <span className="sm:hidden">Line</span>
+          <span className="hidden sm:inline">The whole line</span>
+        </span>
       </Link>
       {STATIONS.map(({ id, title }, index) => {
         const path = stationPath(record.boat.id, record.id, id);
         return (
           <Link key={id} href={path} aria-current={pathname === path ? 'page' : undefined} className={look(path)}>
-            <span className="flex items-center justify-between gap-2">
+            <span className="flex items-center justify-between gap-1 sm:gap-2">
               <span className="lettered">
-                {index + 1}. {title}
+                <span className="hidden sm:inline">{index + 1}. </span>
+                {title}
               </span>
               <span className="relative">
                 <Pending />
-                <StateMark state={states[id].state} />
+                <StateMark state={states[id].state} isShort />
               </span>
             </span>
           </Link>
@@ -73,8 +77,8 @@ export function RigFrame({ children }: { children: ReactNode }) {
     ? exaggeration(bandsOfLine(view.record, view.current.line), lineScale(view.current.line, 960))
     : 0;
   return (
-    <>
-      <div className="mx-auto max-w-[84rem] px-4 pt-3 print:hidden">
+    <div className="flex flex-col">
+      <div className="mx-auto w-full max-w-[84rem] px-4 pt-3 print:hidden">
         <div className="mb-2 flex flex-wrap items-baseline justify-between gap-x-6">
           <h1 className="lettered text-2xl">{record.name}</h1>
           <p className="text-sm text-ink-soft">
@@ -89,7 +93,10 @@ export function RigFrame({ children }: { children: ReactNode }) {
         <StationTabs />
         {record.archivedAt !== null && <IsPutAway />}
         <HeldOut />
-        {view && !isPaper && (
+      </div>
+      {/* On a phone the answer comes first, and the line stands under it. */}
+      {view && !isPaper && (
+        <div className="order-3 mx-auto w-full max-w-[84rem] px-4 sm:order-none print:hidden">
           <section aria-label="The line" className="my-3">
             <div className="hidden sm:block">
               <Ribbon view={view} orientation="lying" cutM={cutM} hasReach={hasReach} />
@@ -99,7 +106,7 @@ export function RigFrame({ children }: { children: ReactNode }) {
                 <span>true</span>
                 <span>{record.reel.counter ? 'counter' : 'turns'}</span>
               </p>
-              <Ribbon view={view} orientation="upright" uprightPx={430} cutM={cutM} hasReach={hasReach} />
+              <Ribbon view={view} orientation="upright" uprightPx={300} cutM={cutM} hasReach={hasReach} />
             </div>
             <p className="mt-0.5 mb-2 flex flex-wrap justify-between gap-x-6 text-xs text-ink-soft">
               <span>
@@ -115,11 +122,11 @@ export function RigFrame({ children }: { children: ReactNode }) {
             </p>
             <CursorReadout view={view} />
           </section>
-        )}
-      </div>
-      <main id="main" className={`mx-auto max-w-[84rem] px-4 pb-16 ${isPaper ? 'pt-3' : ''}`}>
+        </div>
+      )}
+      <main id="main" className={`mx-auto w-full max-w-[84rem] px-4 pt-3 pb-4 ${isPaper ? '' : 'sm:pt-0'}`}>
         {children}
       </main>
-    </>
+    </div>
   );
 }

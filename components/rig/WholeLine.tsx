@@ -6,6 +6,8 @@ import { STATIONS } from '@/core/record/stations';
 import { SpoolAtCursor } from '@/components/line/SpoolSection';
 import { stationPath } from '@/components/shell/paths';
 import { Card } from '@/components/ui/Card';
+import { CollapsibleCard } from '@/components/ui/CollapsibleCard';
+import { LinkButton } from '@/components/ui/LinkButton';
 import { StateMark } from '@/components/ui/StateMark';
 import { useUnits } from '@/components/units/UnitsProvider';
 import { useSay } from '@/components/units/useSay';
@@ -18,7 +20,8 @@ export function WholeLine() {
   const say = useSay();
   return (
     <div className="grid gap-4 lg:grid-cols-3">
-      <Card title="Stations" className="lg:col-span-1">
+      <Card title="What to do next" className="lg:col-span-1">
+        <NextAct />
         <ol className="flex flex-col divide-y divide-edge">
           {STATIONS.map(({ id, title }, index) => (
             <li key={id}>
@@ -39,29 +42,37 @@ export function WholeLine() {
         {view ? (
           <>
             <SpoolAtCursor view={view} />
-            <table className="mt-3 w-full text-sm">
-              <thead>
-                <tr className="border-b border-ink text-left">
-                  <th className="py-1 font-semibold">from the hook</th>
-                  <th className="py-1 text-right font-semibold">length</th>
-                  <th className="py-1 text-right font-semibold">thickness</th>
-                </tr>
-              </thead>
-              <tbody>
-                {view.current.line.segments.toReversed().map((segment) => (
-                  <tr key={segment.id} className="border-b border-edge">
-                    <td className="py-1">
-                      {segment.name}
-                      {!segment.wound && <span className="text-ink-soft"> (by hand)</span>}
-                    </td>
-                    <td className="figures py-1 text-right whitespace-nowrap">{format.length(segment.lengthM)}</td>
-                    <td className="figures py-1 text-right whitespace-nowrap">
-                      {format.thickness(segment.lineDiameterM)}
-                    </td>
-                  </tr>
-                ))}
-              </tbody>
-            </table>
+            <div className="mt-3">
+              <CollapsibleCard
+                id="lengths"
+                title="Lengths"
+                line={`${format.length(view.current.line.totalLengthM)} in ${view.current.line.segments.length} segments`}
+              >
+                <table className="mt-3 w-full text-sm">
+                  <thead>
+                    <tr className="border-b border-ink text-left">
+                      <th className="py-1 font-semibold">from the hook</th>
+                      <th className="py-1 text-right font-semibold">length</th>
+                      <th className="py-1 text-right font-semibold">thickness</th>
+                    </tr>
+                  </thead>
+                  <tbody>
+                    {view.current.line.segments.toReversed().map((segment) => (
+                      <tr key={segment.id} className="border-b border-edge">
+                        <td className="py-1">
+                          {segment.name}
+                          {!segment.wound && <span className="text-ink-soft"> (by hand)</span>}
+                        </td>
+                        <td className="figures py-1 text-right whitespace-nowrap">{format.length(segment.lengthM)}</td>
+                        <td className="figures py-1 text-right whitespace-nowrap">
+                          {format.thickness(segment.lineDiameterM)}
+                        </td>
+                      </tr>
+                    ))}
+                  </tbody>
+                </table>
+              </CollapsibleCard>
+            </div>
           </>
         ) : (
           <p>
@@ -73,7 +84,11 @@ export function WholeLine() {
           </p>
         )}
       </Card>
-      <Card title="Log">
+      <CollapsibleCard
+        id="log"
+        title="Log"
+        line={record.log.length === 0 ? 'nothing yet' : `${record.log.length} entries`}
+      >
         {record.note && <p className="mb-3 border-l-4 border-rule pl-2">{record.note}</p>}
         {record.log.length === 0 ? (
           <p className="text-ink-soft">
@@ -91,7 +106,21 @@ export function WholeLine() {
             ))}
           </ol>
         )}
-      </Card>
+      </CollapsibleCard>
+    </div>
+  );
+}
+
+/** The first station of the work that is due or stale, and why. */
+function NextAct() {
+  const { record, states } = useRig();
+  const say = useSay();
+  const next = STATIONS.find(({ id }) => states[id].state === 'stale' || states[id].state === 'due');
+  if (!next) return <p className="mb-2 text-lg font-semibold text-go">Nothing is due: go fishing.</p>;
+  return (
+    <div className="mb-3 flex flex-wrap items-center gap-3">
+      <LinkButton href={stationPath(record.boat.id, record.id, next.id)}>{next.title}</LinkButton>
+      <span className="text-sm">{say(states[next.id].why)}</span>
     </div>
   );
 }

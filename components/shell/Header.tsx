@@ -28,8 +28,8 @@ export function Header({
       >
         Skip to the content
       </a>
-      <div className="mx-auto flex max-w-[84rem] items-center gap-x-2 gap-y-2 px-3 py-1.5 sm:flex-wrap sm:gap-x-4 sm:px-4 sm:py-2">
-        <nav aria-label="Where you are" className="mr-auto flex min-w-0 items-center gap-x-1.5 sm:flex-wrap sm:gap-x-2">
+      <div className="mx-auto flex max-w-[84rem] items-center gap-x-2 gap-y-2 px-3 py-1.5 sm:gap-x-4 sm:px-4 lg:flex-nowrap">
+        <nav aria-label="Where you are" className="mr-auto flex min-w-0 items-center gap-x-1.5 sm:gap-x-2">
           <Link href="/" className="flex shrink-0 items-center gap-2 py-1">
             <Mark />
             <span className={`lettered text-lg ${crumbs.length > 0 ? 'sr-only sm:not-sr-only' : ''}`}>Tidy Marlin</span>

@@ -16,7 +16,7 @@ export function HeaderTools({ places, crew }: { places: readonly Place[]; crew?:
   const [isOpen, setOpen] = useState(false);
   return (
     <>
-      <div className="hidden flex-wrap items-center gap-x-4 gap-y-2 sm:flex">
+      <div className="hidden shrink-0 items-center gap-x-3 lg:flex">
         {crew && <NotingAs crew={crew} />}
         <UnitSwitch />
       </div>
@@ -35,7 +35,7 @@ export function HeaderTools({ places, crew }: { places: readonly Place[]; crew?:
       </div>
       {isOpen && (
         <HeaderMenu onClose={() => setOpen(false)}>
-          <div className="flex flex-col gap-3 sm:hidden">
+          <div className="flex flex-col gap-3 lg:hidden">
             {crew && <NotingAs crew={crew} />}
             <UnitSwitch />
           </div>

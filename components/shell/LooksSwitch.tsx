@@ -2,13 +2,16 @@
 
 import { TEXT_SIZES, THEMES } from '@/components/looks/looks';
 import { setLooks, useLooks } from '@/components/looks/useLooks';
+import { openAll, useAllOpen } from '@/components/ui/folds';
 import { ToggleRow } from '@/components/ui/ToggleRow';
 
+const OPENED = ['the answer', 'everything'] as const;
 const ROOM = 'min-h-11 grow px-3';
 
 /** Colours and text size of this device: sun on deck, night at the rail, glasses left ashore. */
 export function LooksSwitch() {
   const { theme, text } = useLooks();
+  const isAllOpen = useAllOpen();
   return (
     <>
       <div className="text-sm">
@@ -28,6 +31,16 @@ export function LooksSwitch() {
           value={text}
           options={TEXT_SIZES}
           onChange={(next) => setLooks({ text: next })}
+          room={ROOM}
+        />
+      </div>
+      <div className="text-sm">
+        <p className="mb-1 font-semibold">Pages open with</p>
+        <ToggleRow
+          label="Pages open with"
+          value={isAllOpen ? 'everything' : 'the answer'}
+          options={OPENED}
+          onChange={(next) => openAll(next === 'everything')}
           room={ROOM}
         />
       </div>

@@ -13,6 +13,7 @@ export function Families() {
   const families = [...new Set(record.products.map((product) => product.family))].filter((name) => name !== '');
   return (
     <CollapsibleCard
+      id="families"
       title="Families of lines"
       line={families.length === 0 ? 'no line says of which product it is' : families.join(', ')}
     >

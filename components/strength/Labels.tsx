@@ -16,6 +16,7 @@ export function Labels({ ids }: { ids: readonly string[] }) {
   const found = pairs.filter((pair) => pair.found.verdict === 'same').length;
   return (
     <CollapsibleCard
+      id="labels"
       title="Labels and classes"
       line={`${found === 0 ? 'no two lines of this boat' : `${found} pair${found === 1 ? '' : 's'} of lines`} told to be the same; the class that each line fits`}
     >

@@ -25,6 +25,7 @@ export function Schools() {
   };
   return (
     <CollapsibleCard
+      id="schools"
       title="Joins by their schools"
       line={schools.length === 0 ? 'no join of this boat was pulled to the break yet' : `${schools.length} tested`}
     >

@@ -17,7 +17,7 @@ export function Session({ ids }: { ids: readonly string[] }) {
     ? `${newest.name}: ${made} of ${tests.length * newest.pullsEach} pulls made`
     : 'plan an afternoon of pulls, then go through it with wet hands';
   return (
-    <CollapsibleCard title="A session of pulls" line={line}>
+    <CollapsibleCard id="session" title="A session of pulls" line={line}>
       <Inside ids={ids} />
     </CollapsibleCard>
   );

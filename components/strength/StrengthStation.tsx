@@ -10,7 +10,10 @@ import { fromSi } from '@/core/units/units';
 import { ChoiceField } from '@/components/fields/TextField';
 import { LensChart } from '@/components/line/LensChart';
 import { useRig } from '@/components/rig/RigProvider';
+import { Button } from '@/components/ui/Button';
 import { Card } from '@/components/ui/Card';
+import { CollapsibleCard } from '@/components/ui/CollapsibleCard';
+import { showFold } from '@/components/ui/folds';
 import { useUnits } from '@/components/units/UnitsProvider';
 import { Labels } from './Labels';
 import { Lines } from './Lines';
@@ -19,11 +22,12 @@ import { PullTest } from './PullTest';
 import { Schools } from './Schools';
 import { Session } from './Session';
 import { ReachField } from '@/components/drag/ReachField';
-import { Weakest } from './Weakest';
+import { EveryPlace, Weakest } from './Weakest';
 
 /** The Strength station: what the lines, the joins and so the rig hold. */
 export function StrengthStation() {
   const { record, view } = useRig();
+  const { format } = useUnits();
   const ids = [...new Set(record.segments.map((segment) => segment.productId))];
   const untested = ids.find((id) => (productStrength(record, id).summary?.n ?? 0) < PULLS_FOR_A_MEAN);
   const [chosenId, setChosenId] = useState<string | null>(null);
@@ -36,37 +40,75 @@ export function StrengthStation() {
       </Card>
     );
   }
+  const tested = ids.filter((id) => (productStrength(record, id).summary?.n ?? 0) >= PULLS_FOR_A_MEAN).length;
   return (
     <div className="flex flex-col gap-4">
-      {view.strength && <StrengthLens view={view} strength={view.strength} />}
-      <div className="grid gap-4 lg:grid-cols-[3fr_2fr]">
-        <div className="flex min-w-0 flex-col gap-4">
-          <Card title="The weakest place">
-            {view.strength ? (
-              <div className="flex flex-col gap-4">
-                <Weakest strength={view.inReach ?? view.strength} />
-                <ReachField view={view} fraction={record.dragAim?.fraction ?? USUAL_FRACTION} />
+      <Card title="The weakest place">
+        {view.strength ? (
+          <div className="flex flex-col gap-3">
+            <Weakest strength={view.inReach ?? view.strength} />
+            {untested !== undefined && (
+              <div className="flex flex-wrap items-center gap-3">
+                <Button
+                  weight="main"
+                  onClick={() => {
+                    setChosenId(untested);
+                    showFold('pull');
+                  }}
+                >
+                  Pull {productStrength(record, untested).product.name} next
+                </Button>
+                <span className="text-sm">
+                  {tested} of {ids.length} lines were pulled {PULLS_FOR_A_MEAN} times.
+                </span>
               </div>
-            ) : (
-              <p>A line has neither pulls nor a label: test it, and the weakest place stands here.</p>
             )}
-          </Card>
-          <Card title="Lines, label against pulled">
-            <Lines ids={ids} />
-          </Card>
-          <Labels ids={ids} />
-          <Families />
-          <Schools />
-        </div>
-        <div className="flex min-w-0 flex-col gap-4">
-          <Card title="Pull test">
-            <div className="flex flex-col gap-4">
-              <ChoiceField label="Line in the grips" value={productId} options={options} onChange={setChosenId} />
-              <PullTest key={productId} productId={productId} />
-            </div>
-          </Card>
-          <Session ids={ids} />
-        </div>
+          </div>
+        ) : (
+          <p>A line has neither pulls nor a label: test it, and the weakest place stands here.</p>
+        )}
+      </Card>
+      {view.strength && <StrengthLens view={view} strength={view.strength} />}
+      <div className="grid items-start gap-4 lg:grid-cols-2">
+        <CollapsibleCard
+          id="pull"
+          title="Pull test"
+          line={`${productStrength(record, productId).product.name} in the grips`}
+        >
+          <div className="flex flex-col gap-4">
+            <ChoiceField label="Line in the grips" value={productId} options={options} onChange={setChosenId} />
+            <PullTest key={productId} productId={productId} />
+          </div>
+        </CollapsibleCard>
+        <Session ids={ids} />
+        <CollapsibleCard
+          id="lines"
+          title="Lines, label against pulled"
+          line={`${tested} of ${ids.length} pulled ${PULLS_FOR_A_MEAN} times or more`}
+        >
+          <Lines ids={ids} />
+        </CollapsibleCard>
+        <CollapsibleCard
+          id="reach"
+          title="How much line may be out"
+          line={`${format.length(view.reach.outM)}: what lies deeper drives nothing`}
+        >
+          <ReachField view={view} fraction={record.dragAim?.fraction ?? USUAL_FRACTION} />
+        </CollapsibleCard>
+        {view.strength && (
+          <div className="lg:col-span-2">
+            <CollapsibleCard
+              id="places"
+              title="Every place, and where a snag breaks it"
+              line={`${(view.inReach ?? view.strength).places.length} places, each with its ±`}
+            >
+              <EveryPlace strength={view.inReach ?? view.strength} />
+            </CollapsibleCard>
+          </div>
+        )}
+        <Labels ids={ids} />
+        <Families />
+        <Schools />
       </div>
     </div>
   );

@@ -11,6 +11,7 @@ const Inside = dynamic(() => import('./TraceCardInside').then(({ TraceCardInside
 export function TraceCard(props: ComponentProps<typeof Inside>) {
   return (
     <CollapsibleCard
+      id="trace"
       title="A recorded trace"
       line="a file from a force gauge: time, force and stretch, with commas, semicolons or tabs"
     >

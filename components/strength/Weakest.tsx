@@ -10,7 +10,7 @@ import { useRig } from '@/components/rig/RigProvider';
 import { WithMeasureNext } from '@/components/worth/WithMeasureNext';
 import { useUnits } from '@/components/units/UnitsProvider';
 
-/** The weakest place by mean and by bound, what mending it would do, and where a snag would break the rig. */
+/** The weakest place by mean and by bound, and what mending it would do. */
 export function Weakest({ strength }: { strength: RigStrength }) {
   const { format } = useUnits();
   const { weakest, weakestByBound, places } = strength;
@@ -47,8 +47,16 @@ export function Weakest({ strength }: { strength: RigStrength }) {
           </p>
         </div>
       </WithMeasureNext>
+    </div>
+  );
+}
+
+/** Every place by what it holds, and where a snag would break the rig. */
+export function EveryPlace({ strength }: { strength: RigStrength }) {
+  return (
+    <div className="flex flex-col gap-3">
       <Snag strength={strength} />
-      <Places places={places} />
+      <Places places={strength.places} />
     </div>
   );
 }

@@ -12,6 +12,8 @@ import { useKeptChoice } from '@/components/fields/useKept';
 import { topShotOf } from '@/core/rig/tow/towedRig';
 import type { RigView } from '@/core/rig/view/rigView';
 import { KNOT_MS } from '@/core/units/units';
+import type { DepthAnswer } from '@/core/tow/answerDepth';
+import type { Formatter } from '@/words/format';
 import { LIMITS } from '@/usecases/limits';
 import { DepthAnswerCard } from './DepthAnswerCard';
 import { DepthLens } from './DepthLens';
@@ -77,28 +79,48 @@ function Towed({ view }: { view: RigView }) {
       {answer && !rig.isDiveOpen && (
         <>
           <TowDrawing view={view} depth={depth} answer={answer} />
-          <DepthLens view={view} depth={depth} answer={answer} />
         </>
       )}
       <div className="grid items-start gap-4 lg:grid-cols-2">
-        <CollapsibleCard title="How it is towed" line={towedWords(rig, format)}>
+        <CollapsibleCard id="towed" title="How it is towed" line={towedWords(rig, format)}>
           <TowedForm rig={rig} />
         </CollapsibleCard>
-        <CollapsibleCard title="The water log" line={logLine(record.waterMarks.length, rig.marks.length)}>
+        <CollapsibleCard
+          id="water-log"
+          title="The water log"
+          line={logLine(record.waterMarks.length, rig.marks.length)}
+        >
           <WaterLog view={view} rig={rig} answer={answer} />
         </CollapsibleCard>
         {answer && !rig.isDiveOpen && (
           <>
-            <CollapsibleCard title="What else says so" line="rule of thumb, physics, depths that were seen">
+            <div className="lg:col-span-2">
+              <CollapsibleCard id="depth-lens" title="Depth, all along the line" line={lensLine(answer, format)}>
+                <DepthLens view={view} depth={depth} answer={answer} />
+              </CollapsibleCard>
+            </div>
+            <CollapsibleCard
+              id="others-say"
+              title="What else says so"
+              line="rule of thumb, physics, depths that were seen"
+            >
               <DepthSources view={view} depth={depth} answer={answer} />
             </CollapsibleCard>
             {hasTopShot && (
-              <CollapsibleCard title="How long a top shot" line="for a distance back with little lead core out">
+              <CollapsibleCard
+                id="top-shot"
+                title="How long a top shot"
+                line="for a distance back with little lead core out"
+              >
                 <TopShotLength view={view} rig={rig} answer={answer} />
               </CollapsibleCard>
             )}
             <div className="lg:col-span-2">
-              <CollapsibleCard title="Every colour and join" line="as each leaves the tip: reading and depth">
+              <CollapsibleCard
+                id="depth-table"
+                title="Every colour and join"
+                line="as each leaves the tip: reading and depth"
+              >
                 <DepthTable view={view} depth={depth} answer={answer} />
               </CollapsibleCard>
             </div>
@@ -107,6 +129,13 @@ function Towed({ view }: { view: RigView }) {
       </div>
     </div>
   );
+}
+
+function lensLine(answer: DepthAnswer, format: Formatter): string {
+  const last = answer.along.at(-1);
+  return last
+    ? `${format.length(last.value, last.plusMinus)} with all that may be out; slower and faster`
+    : 'slower and faster';
 }
 
 function logLine(all: number, teaching: number): string {

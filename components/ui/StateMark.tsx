@@ -8,13 +8,13 @@ const MARKS = {
   'not needed': { Icon: CircleMinus, word: 'not needed', look: 'text-ink-soft' },
 } as const;
 
-/** The state of a station, by shape and word as well as colour. */
-export function StateMark({ state }: { state: StationState['state'] }) {
+/** The state of a station, by shape and word as well as colour; where it is short, by shape alone on a phone. */
+export function StateMark({ state, isShort = false }: { state: StationState['state']; isShort?: boolean }) {
   const { Icon, word, look } = MARKS[state];
   return (
     <span className={`inline-flex items-center gap-1 text-sm font-semibold whitespace-nowrap ${look}`}>
       <Icon className="size-4" aria-hidden />
-      {word}
+      <span className={isShort ? 'sr-only sm:not-sr-only' : ''}>{word}</span>
     </span>
   );
 }

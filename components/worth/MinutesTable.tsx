@@ -16,6 +16,7 @@ const LIMITS = { min: 0.25, max: 240 };
 export function MinutesTable({ boatId, known }: { boatId: string; known: readonly KnownMinutes[] }) {
   return (
     <CollapsibleCard
+      id="minutes"
       title="How long measurements take you"
       line="as usual until you say otherwise, or until your own log tells"
     >

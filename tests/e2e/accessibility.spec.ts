@@ -90,7 +90,7 @@ for (const [name, options] of [
       }
       await openRig(page, 'Second Thought', 'Sailfish fly reel');
       await openStation(page, 'Load');
-      for (const fold of [/^Kit list/, /^Kept plans/, /^Somebody/])
+      for (const fold of [/^Kit list/, /^Kept plans/, /^Convert a recipe/])
         await page.getByRole('button', { name: fold }).click();
       await check('a plan');
     });

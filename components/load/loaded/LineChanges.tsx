@@ -7,7 +7,7 @@ import { useDraftForm } from '@/components/fields/useDraftForm';
 import { useSend } from '@/components/http/useSend';
 import { useRig } from '@/components/rig/RigProvider';
 import { Button } from '@/components/ui/Button';
-import { Card } from '@/components/ui/Card';
+import { CollapsibleCard } from '@/components/ui/CollapsibleCard';
 import { useUnits } from '@/components/units/UnitsProvider';
 import { LIMITS } from '@/usecases/limits';
 
@@ -38,7 +38,11 @@ export function LineChanges({ load }: { load: LoadRecord }) {
       ),
     );
   return (
-    <Card title="Changes of one segment">
+    <CollapsibleCard
+      id="changes"
+      title="Changes of one segment"
+      line={load.changes.length === 0 ? 'none noted' : `${load.changes.length} noted`}
+    >
       {load.changes.length > 0 && (
         <ul className="mb-3 list-disc pl-5 text-sm">
           {load.changes.map((change) => (
@@ -63,6 +67,6 @@ export function LineChanges({ load }: { load: LoadRecord }) {
           Note it
         </Button>
       </div>
-    </Card>
+    </CollapsibleCard>
   );
 }

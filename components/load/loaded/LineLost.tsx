@@ -15,7 +15,7 @@ import { useSend } from '@/components/http/useSend';
 import { placeWords } from '@/components/joins/joinLines';
 import { useRig } from '@/components/rig/RigProvider';
 import { Button } from '@/components/ui/Button';
-import { Card } from '@/components/ui/Card';
+import { CollapsibleCard } from '@/components/ui/CollapsibleCard';
 import { useUnits } from '@/components/units/UnitsProvider';
 import { useSay } from '@/components/units/useSay';
 import { LIMITS } from '@/usecases/limits';
@@ -46,7 +46,11 @@ export function LineLost({ load }: { load: LoadRecord }) {
       ),
     );
   return (
-    <Card title="Line gone from the hook">
+    <CollapsibleCard
+      id="line-gone"
+      title="Line gone from the hook"
+      line="torn off, cut back or pulled off: what goes with it"
+    >
       <div className="grid grid-cols-2 items-start gap-2 sm:grid-cols-[1fr_1fr_auto]">
         <FormQuantity form={form} name="lengthM" label="Length that is gone" />
         <FormChoice
@@ -69,7 +73,7 @@ export function LineLost({ load }: { load: LoadRecord }) {
         </p>
       )}
       {cut?.ok && <WhatGoes record={record} load={load} cut={cut.value} how={form.value('reason') ?? 'lost'} />}
-    </Card>
+    </CollapsibleCard>
   );
 }
 

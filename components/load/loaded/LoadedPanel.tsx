@@ -6,6 +6,11 @@ import { SpoolAtCursor } from '@/components/line/SpoolSection';
 import { useRig } from '@/components/rig/RigProvider';
 import { Button } from '@/components/ui/Button';
 import { Card } from '@/components/ui/Card';
+import { CollapsibleCard } from '@/components/ui/CollapsibleCard';
+import { showFold } from '@/components/ui/folds';
+import { topShotCare } from '@/core/rig/load/topShotCare';
+import { stationPath } from '@/components/shell/paths';
+import { LinkButton } from '@/components/ui/LinkButton';
 import { useUnits } from '@/components/units/UnitsProvider';
 import { ReelFacts } from '../reel/ReelFacts';
 import { ReelKnowledge } from '../reel/ReelKnowledge';
@@ -25,6 +30,8 @@ export function LoadedPanel({ load, onPlan }: { load: LoadRecord; onPlan: () => 
   const levelM = load.levelBelowRimM;
   const lengths = woundLengths(record, load, view.current);
   const top = load.segments.findLast((segment) => segment.wound);
+  const care = topShotCare(record);
+  const worn = care && care.verdict !== 'fresh' ? care : null;
   const uncut = record.reel.counter !== null && record.calibration?.loadId !== load.id;
   return (
     <div className="grid gap-4 lg:grid-cols-[3fr_2fr]">
@@ -36,14 +43,44 @@ export function LoadedPanel({ load, onPlan }: { load: LoadRecord; onPlan: () => 
               counter: the correction may want line on or off.
             </p>
           )}
+          <p className="figures text-4xl font-bold">
+            {format.length(line.totalLengthM)}{' '}
+            <span className="text-lg">
+              {levelM === null
+                ? 'on, the level not measured'
+                : `on, ${format.small(Math.abs(levelM))} ${levelM >= 0 ? 'under' : 'above'} the rim`}
+            </span>
+          </p>
           <p className="mb-3">
             {levelM === null
               ? 'The level was not measured, so lengths and diameters rest on the believed packing.'
-              : `The level was measured ${format.small(Math.abs(levelM))} ${levelM >= 0 ? 'under' : 'above'} the rim: this line packs ${format.percent(Math.abs(packingFactor - 1))} ${packingFactor >= 1 ? 'tighter' : 'looser'} than believed, and every diameter below follows the measurement.`}
+              : `By that level this line packs ${format.percent(Math.abs(packingFactor - 1))} ${packingFactor >= 1 ? 'tighter' : 'looser'} than believed, and every diameter below follows the measurement.`}
             {levelM !== null &&
               levelM < 0 &&
               ' That is overfull: it rubs the frame, and each turn takes more line than the counter thinks.'}
           </p>
+          <LaidSo load={load} />
+          {!levelMeasured && (
+            <p className="mt-2 text-sm text-ink-soft">A measured level would narrow every ± on this rig.</p>
+          )}
+          <div className="mt-4 flex flex-wrap gap-2">
+            {uncut ? (
+              <LinkButton href={stationPath(record.boat.id, record.id, 'count')}>Test the counter</LinkButton>
+            ) : (
+              worn && (
+                <Button weight="main" onClick={() => showFold('top-shot-care')}>
+                  Look after the {worn.segment.name.toLowerCase()}
+                </Button>
+              )
+            )}
+            <Button onClick={onPlan}>Plan a new load</Button>
+          </div>
+        </Card>
+        <CollapsibleCard
+          id="segments"
+          title="Segment by segment"
+          line={`${load.segments.length} segments: planned, now on, noted at their ends`}
+        >
           <div className="overflow-x-auto" tabIndex={0} role="region" aria-label="Segments as wound">
             <table className="w-full text-sm">
               <thead>
@@ -78,14 +115,7 @@ export function LoadedPanel({ load, onPlan }: { load: LoadRecord; onPlan: () => 
               </tbody>
             </table>
           </div>
-          <LaidSo load={load} />
-          {!levelMeasured && (
-            <p className="mt-2 text-sm text-ink-soft">A measured level would narrow every ± on this rig.</p>
-          )}
-          <div className="mt-4">
-            <Button onClick={onPlan}>Plan a new load</Button>
-          </div>
-        </Card>
+        </CollapsibleCard>
         <TopShotCard load={load} />
         <LineLost load={load} />
         <LineChanges load={load} />

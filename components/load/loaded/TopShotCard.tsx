@@ -11,7 +11,7 @@ import { useRig } from '@/components/rig/RigProvider';
 import { offeredLines } from '@/components/keeping/offeredLines';
 import { AskFirst } from '@/components/ui/AskFirst';
 import { Button } from '@/components/ui/Button';
-import { Card } from '@/components/ui/Card';
+import { CollapsibleCard } from '@/components/ui/CollapsibleCard';
 import { useUnits } from '@/components/units/UnitsProvider';
 import { useSay } from '@/components/units/useSay';
 import { LIMITS } from '@/usecases/limits';
@@ -31,7 +31,11 @@ export function TopShotCard({ load }: { load: LoadRecord }) {
   if (!care) return null;
   const signed = (share: number): string => `${Math.abs(100 * share).toFixed(1)} % ${share >= 0 ? 'more' : 'less'}`;
   return (
-    <Card title={`Care of the ${care.segment.name.toLowerCase()}`}>
+    <CollapsibleCard
+      id="top-shot-care"
+      title={`Care of the ${care.segment.name.toLowerCase()}`}
+      line={`${VERDICTS[care.verdict]}: ${format.length(care.leftM)} of ${format.length(care.freshM)} left`}
+    >
       <p>
         <b>{VERDICTS[care.verdict]}</b>: {say(care.why)}. {format.length(care.leftM)} of {format.length(care.freshM)}{' '}
         are left.
@@ -47,7 +51,7 @@ export function TopShotCard({ load }: { load: LoadRecord }) {
       )}
       <Replace key={care.segment.segmentId} care={care} load={load} />
       <TurnRound care={care} load={load} />
-    </Card>
+    </CollapsibleCard>
   );
 }
 

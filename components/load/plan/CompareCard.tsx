@@ -17,7 +17,7 @@ export function CompareCard(props: ComponentProps<typeof Inside>) {
       ? `${kept} kept on this boat: take one up, or look at several side by side`
       : 'keep this plan under a name, for other rigs, other devices, or to compare it';
   return (
-    <CollapsibleCard title="Kept plans" line={line}>
+    <CollapsibleCard id="kept-plans" title="Kept plans" line={line}>
       <Inside {...props} />
     </CollapsibleCard>
   );

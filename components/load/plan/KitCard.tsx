@@ -19,6 +19,7 @@ export function KitCard({ record, plan }: { record: RigRecord; plan: LoadPlan })
   const kit = useMemo(() => kitOfRig(record, plan), [record, plan]);
   return (
     <CollapsibleCard
+      id="kit"
       title="Kit list"
       line={`about ${minutes(kit.byHandMinutes)} by hand, ${minutes(kit.byMachineMinutes)} on a machine (estimates); ${kit.things.length} things to lay out`}
     >

@@ -15,8 +15,9 @@ type Props = ComponentProps<typeof Inside>;
 export function RecipeCard(props: Props) {
   return (
     <CollapsibleCard
-      title="Somebody's recipe"
-      line="counts of another reel's counter, turned into true lengths and this reel's own readings"
+      id="recipe"
+      title="Convert a recipe from another reel"
+      line="another reel's counts, as true lengths and as readings of yours"
     >
       <Inside {...props} />
     </CollapsibleCard>

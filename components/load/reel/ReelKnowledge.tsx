@@ -20,7 +20,7 @@ function depthWords({ depth, loadsSeen }: RigRecord['knowledge']): string {
 export function ReelKnowledge() {
   const { record } = useRig();
   return (
-    <CollapsibleCard title="How this reel is known" line={depthWords(record.knowledge)}>
+    <CollapsibleCard id="reel-known" title="How this reel is known" line={depthWords(record.knowledge)}>
       <Inside />
     </CollapsibleCard>
   );

@@ -25,6 +25,7 @@ import { useSend } from '@/components/http/useSend';
 import { useRig } from '@/components/rig/RigProvider';
 import { Button } from '@/components/ui/Button';
 import { Caution } from '@/components/ui/Card';
+import { CollapsibleCard } from '@/components/ui/CollapsibleCard';
 import { MeasureNext } from '@/components/worth/MeasureNext';
 import { GuidesField } from './GuidesField';
 import { ReachField } from './ReachField';
@@ -47,7 +48,7 @@ const BENDS = [
 ] as const;
 
 /** The target at the tip, from every basis side by side, and the start of a scale session. */
-export function DragTargetCard({ view, load }: { view: RigView; load: LoadRecord }) {
+export function DragTarget({ view, load }: { view: RigView; load: LoadRecord }) {
   const { record } = useRig();
   const { format } = useUnits();
   const say = useSay();
@@ -133,62 +134,6 @@ export function DragTargetCard({ view, load }: { view: RigView; load: LoadRecord
           </p>
         )}
       </div>
-      <ReachField view={view} fraction={readable ? fraction : USUAL_FRACTION} />
-      <div className="flex flex-wrap items-end gap-2">
-        <div className="w-32">
-          <TextField
-            label="Share, per cent"
-            inputMode="decimal"
-            figures
-            value={percentText}
-            onChange={setTypedPercent}
-            error={readable ? fieldError('fraction') : 'Between 5 and 40.'}
-          />
-        </div>
-        {FRACTION_PRESETS.map((preset) => (
-          <Button key={preset} aria-pressed={fraction === preset} onClick={() => setTypedPercent(String(100 * preset))}>
-            {100 * preset} %
-          </Button>
-        ))}
-      </div>
-      <ChoiceField
-        label="The rod is bent"
-        value={bend}
-        options={BENDS}
-        onChange={setBend}
-        hint="held by somebody or fixed; a rod pointed at the scale fools one"
-      />
-      <GuidesField />
-      <fieldset>
-        <legend className="text-sm font-semibold">Share of what</legend>
-        <div className="mt-1 grid gap-2 sm:grid-cols-3">
-          {choices.map((choice) => (
-            <label
-              key={choice.basis}
-              className={`flex flex-col border-2 p-2 ${choice.basis === chosen ? 'border-chalk' : 'border-edge'} ${choice.strengthN ? 'cursor-pointer' : 'opacity-70'}`}
-            >
-              <span className="flex items-center gap-2 font-semibold">
-                <input
-                  type="radio"
-                  name="basis"
-                  value={choice.basis}
-                  checked={choice.basis === chosen}
-                  disabled={!choice.strengthN}
-                  onChange={() => setChosen(choice.basis)}
-                  className="size-4 accent-chalk"
-                />
-                {BASIS_NAMES[choice.basis]}
-              </span>
-              <span className="figures">
-                {choice.strengthN && readable ? format.force(choice.strengthN.value * fraction) : 'not known'}
-              </span>
-              <span className="text-xs text-ink-soft">
-                {choice.strengthN ? `${format.force(choice.strengthN.value)}: ${choice.of}` : say(choice.why)}
-              </span>
-            </label>
-          ))}
-        </div>
-      </fieldset>
       <Caution>
         {record.reel.dragLimitN === null
           ? "The maker's drag limit of this reel is not on record: look it up, it"
@@ -202,6 +147,74 @@ export function DragTargetCard({ view, load }: { view: RigView; load: LoadRecord
           Begin a scale session
         </Button>
       )}
+      <CollapsibleCard
+        id="change-target"
+        title="Change the target"
+        line={`${readable ? format.percent(fraction) : percentText} of the ${BASIS_NAMES[chosen]}, rod bent ${bend}°, ${format.length(view.reach.outM)} may be out`}
+      >
+        <div className="flex flex-col gap-4">
+          <ReachField view={view} fraction={readable ? fraction : USUAL_FRACTION} />
+          <div className="flex flex-wrap items-end gap-2">
+            <div className="w-32">
+              <TextField
+                label="Share, per cent"
+                inputMode="decimal"
+                figures
+                value={percentText}
+                onChange={setTypedPercent}
+                error={readable ? fieldError('fraction') : 'Between 5 and 40.'}
+              />
+            </div>
+            {FRACTION_PRESETS.map((preset) => (
+              <Button
+                key={preset}
+                aria-pressed={fraction === preset}
+                onClick={() => setTypedPercent(String(100 * preset))}
+              >
+                {100 * preset} %
+              </Button>
+            ))}
+          </div>
+          <ChoiceField
+            label="The rod is bent"
+            value={bend}
+            options={BENDS}
+            onChange={setBend}
+            hint="held by somebody or fixed; a rod pointed at the scale fools one"
+          />
+          <GuidesField />
+          <fieldset>
+            <legend className="text-sm font-semibold">Share of what</legend>
+            <div className="mt-1 grid gap-2 sm:grid-cols-3">
+              {choices.map((choice) => (
+                <label
+                  key={choice.basis}
+                  className={`flex flex-col border-2 p-2 ${choice.basis === chosen ? 'border-chalk' : 'border-edge'} ${choice.strengthN ? 'cursor-pointer' : 'opacity-70'}`}
+                >
+                  <span className="flex items-center gap-2 font-semibold">
+                    <input
+                      type="radio"
+                      name="basis"
+                      value={choice.basis}
+                      checked={choice.basis === chosen}
+                      disabled={!choice.strengthN}
+                      onChange={() => setChosen(choice.basis)}
+                      className="size-4 accent-chalk"
+                    />
+                    {BASIS_NAMES[choice.basis]}
+                  </span>
+                  <span className="figures">
+                    {choice.strengthN && readable ? format.force(choice.strengthN.value * fraction) : 'not known'}
+                  </span>
+                  <span className="text-xs text-ink-soft">
+                    {choice.strengthN ? `${format.force(choice.strengthN.value)}: ${choice.of}` : say(choice.why)}
+                  </span>
+                </label>
+              ))}
+            </div>
+          </fieldset>
+        </div>
+      </CollapsibleCard>
     </div>
   );
 }

@@ -1,0 +1,96 @@
+'use client';
+
+import { useEffect, useSyncExternalStore } from 'react';
+
+/** What a device remembers of folds: those that were opened or closed by hand, and whether all are open until then. */
+interface Folds {
+  readonly all: boolean;
+  readonly byHand: Readonly<Record<string, boolean>>;
+}
+
+const KEY = 'folds 1';
+const NOTHING: Folds = { all: false, byHand: {} };
+const listeners = new Set<() => void>();
+/** What is kept where the browser forbids storage: as long as the page lives. */
+let memory: string | null = null;
+
+function kept(): string | null {
+  try {
+    return window.localStorage.getItem(KEY);
+  } catch {
+    return memory;
+  }
+}
+
+function read(text: string | null): Folds {
+  if (text === null) return NOTHING;
+  try {
+    const { all, byHand } = JSON.parse(text) as Partial<Folds>;
+    return { all: all === true, byHand: typeof byHand === 'object' ? byHand : {} };
+  } catch {
+    return NOTHING;
+  }
+}
+
+function keep(folds: Folds): void {
+  memory = JSON.stringify(folds);
+  try {
+    window.localStorage.setItem(KEY, memory);
+  } catch {
+    // Full or refused: it holds as long as the page.
+  }
+  for (const listener of listeners) listener();
+}
+
+function subscribe(listener: () => void): () => void {
+  listeners.add(listener);
+  window.addEventListener('storage', listener);
+  return () => {
+    listeners.delete(listener);
+    window.removeEventListener('storage', listener);
+  };
+}
+
+const useFolds = (): Folds => read(useSyncExternalStore(subscribe, kept, () => null));
+
+/** Opens or closes every fold of every page, until one is opened or closed by hand. */
+export const openAll = (all: boolean): void => keep({ all, byHand: {} });
+
+/** Whether all folds are open until somebody closes one. */
+export const useAllOpen = (): boolean => useFolds().all;
+
+/**
+ * Whether a fold is open: as it was left on this device, else as the page has it. Its address (`#id`) opens it.
+ *
+ * @param fresh how the page has it while nobody has opened or closed it by hand
+ */
+export function useFold(id: string, fresh: boolean): readonly [open: boolean, set: (open: boolean) => void] {
+  const { all, byHand } = useFolds();
+  useEffect(() => {
+    const onAddress = (): void => {
+      if (window.location.hash !== `#${id}`) return;
+      setFold(id, true);
+      // The content is there a moment later.
+      requestAnimationFrame(() => document.getElementById(id)?.scrollIntoView({ block: 'start' }));
+    };
+    onAddress();
+    window.addEventListener('hashchange', onAddress);
+    return () => window.removeEventListener('hashchange', onAddress);
+  }, [id]);
+  return [byHand[id] ?? (all || fresh), (open) => setFold(id, open)];
+}
+
+function setFold(id: string, open: boolean): void {
+  const now = read(kept());
+  keep({ ...now, byHand: { ...now.byHand, [id]: open } });
+}
+
+/** Opens a fold from elsewhere on its page, and brings it into view with the focus on its head. */
+export function showFold(id: string): void {
+  setFold(id, true);
+  requestAnimationFrame(() => {
+    const fold = document.getElementById(id);
+    fold?.scrollIntoView({ block: 'start' });
+    fold?.querySelector('button')?.focus({ preventScroll: true });
+  });
+}
