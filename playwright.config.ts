@@ -1,5 +1,8 @@
 import { defineConfig } from '@playwright/test';
 import { CHROMIUM } from './tests/chromium';
+import { OPEN_FOLDS } from './tests/openFolds';
+
+const BASE_URL = process.env.BASE_URL ?? 'http://localhost:3000';
 
 /** Drives the built application in Debian's Chromium. `npm test` starts the server and sets BASE_URL. */
 export default defineConfig({
@@ -10,7 +13,12 @@ export default defineConfig({
   forbidOnly: true,
   reporter: [['list'], ['json']],
   use: {
-    baseURL: process.env.BASE_URL ?? 'http://localhost:3000',
+    baseURL: BASE_URL,
+    // The paths follow the work with its folds open; how pages open by themselves is a test of its own.
+    storageState: {
+      cookies: [],
+      origins: [{ origin: new URL(BASE_URL).origin, localStorage: [{ name: OPEN_FOLDS.key, value: OPEN_FOLDS.kept }] }],
+    },
     viewport: { width: 1280, height: 800 },
     // A button that is not there is said soon, not when the whole test ends.
     actionTimeout: 60_000,

@@ -1,18 +1,22 @@
 'use client';
 
-import { Command } from 'cmdk';
+import { Command, defaultFilter } from 'cmdk';
 import { usePathname, useRouter } from 'next/navigation';
 import { Dialog } from 'radix-ui';
 import type { ReactNode } from 'react';
 import { JOIN_KIND_NAMES, JOIN_KINDS } from '@/core/joins/joinKinds';
 import { TEXT_SIZES, THEMES } from '@/components/looks/looks';
 import { setLooks } from '@/components/looks/useLooks';
+import { GLOSSARY } from '@/words/glossary';
 import { useUnits } from '@/components/units/UnitsProvider';
 import { knotsPath, type Place } from './paths';
 import { useRecentPlaces } from './useRecentPlaces';
 
 const ITEM =
   'flex min-h-11 cursor-pointer items-center gap-2 px-3 data-[selected=true]:bg-rule data-[selected=true]:text-rule-ink';
+
+/** Names of words of the glossary begin so: their meaning stands where other names would. */
+const WORD = 'What it means:';
 
 const KEYS: readonly [string, string][] = [
   ['Ctrl K', 'find a place or a command'],
@@ -22,6 +26,10 @@ const KEYS: readonly [string, string][] = [
   ['Home, End', 'hook, arbor'],
   ['Tab', 'the next field or button'],
 ];
+
+/** Places and acts go before the meaning of a word of the same name. */
+const placesFirst = (value: string, typed: string, words?: string[]): number =>
+  (value.startsWith(WORD) ? 0.5 : 1) * defaultFilter(value, typed, words);
 
 /** Every way to join, by its plain name and by those under which handbooks have it. */
 const knotPlaces = (boatId: string): readonly Place[] =>
@@ -67,13 +75,25 @@ export function Palette({
 
 function Keys() {
   return (
-    <div className="p-4">
+    <div className="max-h-[76vh] overflow-y-auto p-4" tabIndex={0} role="region" aria-label="Keys and words">
       <Dialog.Title className="lettered text-lg">Keys</Dialog.Title>
       <dl className="mt-2 grid grid-cols-[auto_1fr] gap-x-4 gap-y-2">
         {KEYS.map(([key, what]) => (
           <div key={key} className="contents">
             <dt className="figures font-semibold">{key}</dt>
             <dd>{what}</dd>
+          </div>
+        ))}
+      </dl>
+      <h2 className="mt-5 lettered text-lg">Words</h2>
+      <p className="mt-1 text-sm">
+        Double-click a word on any page, or hold it down on a phone: its meaning stands beside it.
+      </p>
+      <dl className="mt-2 flex flex-col gap-1.5 text-sm">
+        {GLOSSARY.map(({ term, meaning }) => (
+          <div key={term}>
+            <dt className="inline font-semibold">{term}</dt>
+            <dd className="inline"> · {meaning}</dd>
           </div>
         ))}
       </dl>
@@ -120,7 +140,7 @@ function Found({ places, onClose, onHelp }: { places: readonly Place[]; onClose:
     })),
   ];
   return (
-    <Command label="Find a place or a command">
+    <Command label="Find a place or a command" filter={placesFirst}>
       <Dialog.Title className="sr-only">Find a place or a command</Dialog.Title>
       <Command.Input
         placeholder="Where to, or what?"
@@ -141,6 +161,13 @@ function Found({ places, onClose, onHelp }: { places: readonly Place[]; onClose:
         <Item name="Keys and help" words={['shortcuts', 'keyboard', '?']} onSelect={onHelp}>
           Keys and help
         </Item>
+        {GLOSSARY.map(({ term, also, meaning }) => (
+          <Item key={`word ${term}`} name={`${WORD} ${term}`} words={also ?? []} onSelect={onHelp}>
+            <span>
+              <b>{term}</b> <span className="text-sm">{meaning}</span>
+            </span>
+          </Item>
+        ))}
         {acts.map(({ label, alsoCalled, work }) => (
           <Item key={label} name={label} words={alsoCalled} onSelect={act(work)}>
             {label}
@@ -166,7 +193,9 @@ function Item({
   return (
     <Command.Item value={name} keywords={[...words]} onSelect={onSelect} className={ITEM}>
       {children}
-      {words.length > 0 && <span className="truncate text-sm text-ink-soft">{words.join(', ')}</span>}
+      {words.length > 0 && !name.startsWith(WORD) && (
+        <span className="truncate text-sm text-ink-soft">{words.join(', ')}</span>
+      )}
     </Command.Item>
   );
 }

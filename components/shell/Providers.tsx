@@ -3,6 +3,7 @@
 import { setNonce } from 'get-nonce';
 import type { ReactNode } from 'react';
 import { Toasts } from '@/components/ui/Toasts';
+import { WordMeaning } from '@/components/words/WordMeaning';
 import { UnitsProvider } from '@/components/units/UnitsProvider';
 import type { UnitChoice } from '@/core/units/units';
 
@@ -12,6 +13,7 @@ export function Providers({ units, nonce, children }: { units: UnitChoice; nonce
   return (
     <UnitsProvider initial={units}>
       <Toasts>{children}</Toasts>
+      <WordMeaning />
     </UnitsProvider>
   );
 }

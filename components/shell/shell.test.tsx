@@ -46,6 +46,7 @@ describe('the palette', () => {
     ['imperial', /^Show feet/],
     ['bigger', /^Text: /],
     ['shortcuts', /^Keys and help/],
+    ['creep', /^creep Line that slips out under a steady pull/],
   ])('finds %s by what people call it', (typed, label) => {
     palette();
     expect(find(typed).textContent).toMatch(label);

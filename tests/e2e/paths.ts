@@ -13,13 +13,13 @@ export async function openRig(page: Page, boat: string, rig: string): Promise<vo
   await page.getByRole('heading', { level: 1, name: rig }).waitFor();
 }
 
-export type StationName = 'Load' | 'Joins' | 'Count' | 'Strength' | 'Drag';
+export type StationName = 'Load' | 'Joins' | 'Count' | 'Strength' | 'Drag' | 'Depth';
 
 /** The tab of a station, which also tells its state. */
 export function stationTab(page: Page, station: StationName) {
   return page
     .getByRole('navigation', { name: 'Stations in working order' })
-    .getByRole('link', { name: new RegExp(`\\d\\. ${station}`) });
+    .getByRole('link', { name: new RegExp(`^(\\d\\. )?${station}`) });
 }
 
 export async function openStation(page: Page, station: StationName): Promise<void> {

@@ -1,0 +1,95 @@
+import { expect, test, type Page } from '@playwright/test';
+import { STATIONS } from '../../core/record/stations';
+import { openRig } from './paths';
+
+// As a page opens for somebody who comes for the first time.
+test.use({ storageState: { cookies: [], origins: [] } });
+
+/** Screens that a station page may be long, and the most figures that stand on it when it opens. */
+const SCREENS = { desk: 1.6, phone: 3 } as const;
+const FIGURES = 25;
+
+/** Figures in words outside of drawings, whose rulers and ticks do not count; the numbers of the stations are none. */
+function figuresOn(page: Page): Promise<number> {
+  return page.evaluate(() => {
+    const texts = document.createTreeWalker(document.body, NodeFilter.SHOW_TEXT);
+    let figures = 0;
+    while (texts.nextNode()) {
+      const element = texts.currentNode.parentElement;
+      if (!element || element.closest('svg, script, style, option, nav, [aria-hidden=true]')) continue;
+      const { width, height } = element.getBoundingClientRect();
+      if (width > 1 && height > 1)
+        figures += texts.currentNode.textContent?.match(/(?<![A-Za-z\d])\d[\d.,]*/g)?.length ?? 0;
+    }
+    return figures;
+  });
+}
+
+for (const [where, size] of [
+  ['desk', { width: 1280, height: 800 }],
+  ['phone', { width: 390, height: 844 }],
+] as const) {
+  test(`at the ${where} each station opens with its answer and next act, and is no longer than it may be`, async ({
+    page,
+  }) => {
+    await page.setViewportSize(size);
+    await openRig(page, 'Halyard Lark', 'Five-colour rod, second from port');
+    const rig = page.url();
+    for (const { id } of STATIONS) {
+      await page.goto(`${rig}/${id}`);
+      const main = page.getByRole('main');
+      // The first card answers, and its first main act is in sight without scrolling.
+      await main.getByRole('heading', { level: 2 }).first().waitFor();
+      await expect(page.getByText(/Weighing what to measure|Working it out/)).toHaveCount(0);
+      const act = main
+        .locator('section')
+        .first()
+        .getByRole('button')
+        .or(main.locator('section').first().getByRole('link'))
+        .first();
+      await expect(act, `${id}: next act`).toBeInViewport();
+      const screens = await page.evaluate(() => document.documentElement.scrollHeight / window.innerHeight);
+      expect.soft(screens, `${id}: screens`).toBeLessThanOrEqual(SCREENS[where] + 0.005);
+      expect.soft(await figuresOn(page), `${id}: figures`).toBeLessThanOrEqual(FIGURES);
+      const wide = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
+      expect.soft(wide, `${id}: wider than the screen`).toBeLessThanOrEqual(0);
+    }
+  });
+}
+
+test('a fold is remembered, and opens by its address', async ({ page }) => {
+  await openRig(page, 'Halyard Lark', 'Five-colour rod, second from port');
+  const rig = page.url();
+  await page.goto(`${rig}/count`);
+  const fold = page.getByRole('button', { name: /^What it rests on/ });
+  await expect(fold).toHaveAttribute('aria-expanded', 'false');
+  await fold.click();
+  await expect(page).toHaveURL(/#rests-on$/);
+  await page.goto(`${rig}/strength`);
+  await page.goto(`${rig}/count`);
+  await expect(fold).toHaveAttribute('aria-expanded', 'true');
+  await page.goto(`${rig}/count#table`);
+  await expect(page.getByRole('button', { name: /^The whole table/ })).toHaveAttribute('aria-expanded', 'true');
+});
+
+test('depth: from no word of how it is towed to a depth that was seen, the reading to stop at, and back', async ({
+  page,
+}) => {
+  await openRig(page, 'Halyard Lark', 'Copper rod, port');
+  await page.goto(`${page.url()}/depth`);
+  const answer = page.getByRole('region', { name: /^How deep it swims|^Where to stop/ });
+  await expect(answer.getByText(/No depth was seen with it yet/)).toBeVisible();
+  await page.getByRole('textbox', { name: 'How deep' }).fill('9');
+  await expect(answer.getByText('on the counter')).toBeVisible();
+  const before = await answer.getByText(/There it swims/).textContent();
+  await answer.getByRole('button', { name: 'Note a depth that you see' }).click();
+  await answer.getByRole('textbox', { name: 'Counter shows' }).fill('45');
+  await answer.getByRole('textbox', { name: 'How deep there' }).fill('7');
+  await answer.getByRole('button', { name: 'Note it' }).click();
+  await expect(answer.getByText(/Tuned to 1 depth that was seen/)).toBeVisible();
+  await expect(answer.getByText(/There it swims/)).not.toHaveText(before ?? '');
+  await page.getByRole('button', { name: /^The water log/ }).click();
+  await page.getByRole('button', { name: 'Take it back' }).click();
+  await page.getByRole('button', { name: 'Yes' }).click();
+  await expect(answer.getByText(/No depth was seen with it yet/)).toBeVisible();
+});
