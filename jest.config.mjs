@@ -13,7 +13,7 @@ const shared = {
       },
     ],
   },
-  transformIgnorePatterns: ['/node_modules/(?!(d3-[a-z-]+|internmap|pure-rand)/)'],
+  transformIgnorePatterns: ['/node_modules/(?!(d3-[a-z-]+|internmap|pure-rand|syllable|flesch)/)'],
   modulePathIgnorePatterns: ['<rootDir>/.next/', '<rootDir>/data/'],
   moduleNameMapper: { '^@/(.*)$': '<rootDir>/$1', '^server-only$': '<rootDir>/tests/serverOnlyStub.ts' },
 };

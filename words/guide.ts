@@ -22,7 +22,7 @@ const STEPS: Readonly<Record<StepText, string | ((format: Formatter) => string)>
   'break-wire': 'Crank the end until it breaks off flush.',
   'close-turns-wire': 'Close turns of the end, square round the standing wire.',
   'crossed-over-tag':
-    'Lay the first wraps steeply over the tag, to one flange and back, so that they bite on it and on each other. The knot comes after them.',
+    'Lay the first wraps steeply over the tag, to one flange and back. They bite on it and on each other. The knot comes after them.',
   'draw-knot-onto': 'Wet it, and draw the knot down on to the crossed wraps.',
   'draw-line-in': 'Draw the line into the hollow braid.',
   'fold-end-back': 'Fold the end back on itself: the wire, else the thicker line.',
@@ -40,7 +40,7 @@ const STEPS: Readonly<Record<StepText, string | ((format: Formatter) => string)>
     'Seal the end of the sheath so that it does not fray: a touch of heat or glue, rolled round and smooth.',
   'spread-wire-twists': 'Twists of both strands round each other, each at the same open angle.',
   'thin-braid-end':
-    'Thin the end of the braid by pulling strands out of it, so that it lies down on the line without a step.',
+    'Pull strands out of the end of the braid to thin it. Then it lies down on the line without a step.',
   'trim-tag-both': 'Trim both tags close.',
   'wet-draw-fold': 'Wet it, and draw the wraps together towards the closed end of the fold, one beside the other.',
   'wet-draw-loop': 'Wet it, and draw all four strands down together.',

@@ -112,7 +112,7 @@ function CountFolds({ view, load, estimate }: { view: RigView; load: LoadRecord;
         <LineMarks view={view} load={load} />
       </CollapsibleCard>
       <Practice />
-      <div className="lg:col-span-2">
+      <div className="min-w-0 lg:col-span-2">
         <CollapsibleCard id="table" title="The whole table" line="true length against reading, every join and colour">
           <MarksTable view={view} />
         </CollapsibleCard>

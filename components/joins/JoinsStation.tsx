@@ -103,7 +103,7 @@ export function JoinsStation({
               key={each.join.id}
               place={each}
               now={now}
-              picked={each === place}
+              picked={picked !== null && each === place}
               onPick={() => {
                 setPicked(placeKey(each.join));
                 showFold('tie');

@@ -84,7 +84,7 @@ export function StrengthStation() {
         <CollapsibleCard
           id="lines"
           title="Lines, label against pulled"
-          line={`${tested} of ${ids.length} pulled ${PULLS_FOR_A_MEAN} times or more`}
+          line={tested === ids.length ? 'all pulled often enough' : `${tested} of ${ids.length} pulled often enough`}
         >
           <Lines ids={ids} />
         </CollapsibleCard>
@@ -96,7 +96,7 @@ export function StrengthStation() {
           <ReachField view={view} fraction={record.dragAim?.fraction ?? USUAL_FRACTION} />
         </CollapsibleCard>
         {view.strength && (
-          <div className="lg:col-span-2">
+          <div className="min-w-0 lg:col-span-2">
             <CollapsibleCard
               id="places"
               title="Every place, and where a snag breaks it"

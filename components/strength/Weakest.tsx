@@ -16,7 +16,6 @@ export function Weakest({ strength }: { strength: RigStrength }) {
   const { weakest, weakestByBound, places } = strength;
   const next = nextWeakest(strength);
   const unbound = places.filter((place) => place.boundN === null).length;
-  const lowerN = leastOfMany(places.map((place) => place.strengthN));
   return (
     <div className="flex flex-col gap-3">
       <WithMeasureNext
@@ -34,8 +33,6 @@ export function Weakest({ strength }: { strength: RigStrength }) {
               : `That figure is a ${weakest.strengthN.source}, not a test.`}
             {next &&
               ` With it mended the rig would hold ${format.force(next.strengthN.value)}, then the ${next.name} gives.`}
-            {lowerN > WORTH_SAYING * weakest.strengthN.value &&
-              ` It is the least of ${places.length} figures, each with its ±: the true least lies about ${format.force(lowerN)} lower on average.`}
           </p>
           <p>
             {weakestByBound
@@ -56,8 +53,22 @@ export function EveryPlace({ strength }: { strength: RigStrength }) {
   return (
     <div className="flex flex-col gap-3">
       <Snag strength={strength} />
+      <LeastOfMany strength={strength} />
       <Places places={strength.places} />
     </div>
+  );
+}
+
+/** The least of many figures, each with its ±, lies a little lower than it looks. */
+function LeastOfMany({ strength: { weakest, places } }: { strength: RigStrength }) {
+  const { format } = useUnits();
+  const lowerN = leastOfMany(places.map((place) => place.strengthN));
+  if (lowerN <= WORTH_SAYING * weakest.strengthN.value) return null;
+  return (
+    <p className="text-sm">
+      The weakest is the least of {places.length} figures, each with its ±: the true least lies about{' '}
+      {format.force(lowerN)} lower on average.
+    </p>
   );
 }
 

@@ -5,10 +5,11 @@ import { openLocker, openRig, openStation } from './paths';
 test('units switch everywhere at once and are remembered', async ({ page }) => {
   await openRig(page, 'Halyard Lark', 'Copper rod, port');
   const readout = page.getByLabel('At the cursor', { exact: true });
-  await expect(readout).toContainText('0.00 m');
+  await page.getByRole('slider').press('ArrowRight');
+  await expect(readout).toContainText('1.00 m');
   await page.getByRole('radio', { name: 'ft', exact: true }).click();
   await page.getByRole('radio', { name: 'lb', exact: true }).click();
-  await expect(readout).toContainText('0.00 ft');
+  await expect(readout).toContainText('3.28 ft');
   await openStation(page, 'Strength');
   await expect(page.getByRole('row', { name: /Nylon 0\.40/ })).toContainText('lb');
   await page.reload();

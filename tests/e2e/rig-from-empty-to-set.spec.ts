@@ -30,7 +30,7 @@ test('the unfinished rig goes through all four stations, and everything is kept'
     await expect(page.getByLabel('Level under the rim')).not.toHaveValue('');
     await page.getByRole('button', { name: 'Finish this load' }).click();
     await expect(stationTab(page, 'Load')).toContainText('done');
-    await expect(page.getByText(/The level was measured .* under the rim/)).toBeVisible();
+    await expect(page.getByText(/on, .* under the rim/)).toBeVisible();
     await expect(page.getByText(/Leave the supply end of top shot uncut/)).toBeVisible();
     // The reel has been taught by its first load.
     await page.getByRole('button', { name: /^How this reel is known/ }).click();

@@ -33,7 +33,7 @@ for (const [where, size] of [
     page,
   }) => {
     await page.setViewportSize(size);
-    await openRig(page, 'Halyard Lark', 'Five-colour rod, second from port');
+    await openRig(page, 'Halyard Lark', 'Copper rod, port');
     const rig = page.url();
     for (const { id } of STATIONS) {
       await page.goto(`${rig}/${id}`);
