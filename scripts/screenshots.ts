@@ -27,7 +27,7 @@ async function openRig(boat: string, rig: string, station?: string): Promise<voi
   await page.getByRole('heading', { level: 1, name: rig }).waitFor();
   if (!station) return;
   await page
-    .getByRole('link', { name: new RegExp(`\\d\\. ${station}`) })
+    .getByRole('link', { name: new RegExp(`^(\\d\\. )?${station}`) })
     .first()
     .click();
   await page.waitForURL(new RegExp(`/${station.toLowerCase()}$`));
@@ -43,8 +43,8 @@ await page.goto('/');
 await page.getByRole('main').getByRole('link', { name: 'Halyard Lark' }).click();
 await page.getByRole('heading', { name: /Locker of/ }).waitFor();
 await shot('locker');
-await page.getByRole('link', { name: 'Make the rods agree' }).click();
-await page.getByRole('heading', { name: /^Make the rods/ }).waitFor();
+await page.getByRole('link', { name: 'Same length on every rod' }).click();
+await page.getByRole('heading', { name: /^Same length on every rod/ }).waitFor();
 await shot('fleet');
 await page.goBack();
 await page.getByRole('link', { name: 'What to measure next' }).click();
@@ -70,6 +70,11 @@ await shot('strength');
 await openRig('Second Thought', 'Thirty-seven, starboard rigger', 'Drag');
 await hover(0.6);
 await shot('drag');
+await openRig('Halyard Lark', 'Five-colour rod, second from port', 'Depth');
+await page.getByRole('textbox', { name: 'How deep' }).fill('6');
+await page.getByText('on the counter').waitFor();
+await hover(0.42);
+await shot('depth');
 await openRig('Second Thought', 'Planer rod, bait', 'Drag');
 await page.getByRole('button', { name: /^A planer/ }).click();
 await page.getByText(/the creep stops at/).evaluate((element) => element.scrollIntoView({ block: 'center' }));
@@ -98,15 +103,12 @@ await page.getByRole('button', { name: 'Call this winding off' }).click();
 await page.getByRole('button', { name: 'Call it off' }).click();
 await page.getByRole('button', { name: 'Take it to the bench' }).waitFor();
 await openRig('Halyard Lark', 'Five-colour rod, second from port', 'Load');
-await page.getByRole('button', { name: /^How this reel is known/ }).click();
-await page.evaluate(() => window.scrollTo(0, 370));
-await shot('reel-knowledge');
 await page.getByRole('link', { name: /\d\. Joins/ }).click();
 await page.getByRole('button', { name: /^Upper braid to Leader/ }).click();
 await page.getByRole('button', { name: /^What else would join/ }).click();
 const guide = page.getByRole('region', { name: /^Tie: / });
 for (const index of [0, 1, 2]) await guide.getByRole('checkbox').nth(index).check();
-await page.evaluate(() => window.scrollTo(0, 370));
+await guide.evaluate((element) => element.scrollIntoView({ block: 'start' }));
 // A step is laid in under three seconds.
 await page.waitForTimeout(3000);
 await shot('joins');

@@ -22,8 +22,7 @@ export function CursorReadout({ view }: { view: RigView }) {
   if (lengthM === 0) {
     return (
       <p className="border-l-4 border-rule pl-2 text-sm text-ink-soft">
-        Point at the line, or step along it with the arrow keys: what is out, what the counter shows and what it holds
-        there.
+        Point at the line, or step along it with the arrow keys: every figure here follows.
       </p>
     );
   }

@@ -5,7 +5,7 @@ import type { RigSummary } from '@/core/rig/rigSummary';
 import { STATIONS } from '@/core/record/stations';
 import type { StationState } from '@/core/record/stationState';
 import { LinePicture } from '@/components/line/LinePicture';
-import { gearPath, rigPath, stationPath } from '@/components/shell/paths';
+import { gearPath, quickDragPath, rigPath, stationPath } from '@/components/shell/paths';
 import { StateMark } from '@/components/ui/StateMark';
 import { useUnits } from '@/components/units/UnitsProvider';
 import { useSay } from '@/components/units/useSay';
@@ -23,16 +23,7 @@ export function Locker({
 }) {
   if (rigs.length === 0 && !isWhole) return <p>No rig of this locker has that in its name.</p>;
   if (rigs.length === 0) {
-    return (
-      <p className="max-w-prose">
-        No rig in this locker yet. A rig is a rod, a reel and the line on it.{' '}
-        <Link href={gearPath(boatId)} className="text-chalk underline">
-          Put a reel and a line on record
-        </Link>{' '}
-        first: three caliper measurements of the spool, or the capacities on its box, and the thickness of the line are
-        enough to work out how much backing goes on.
-      </p>
-    );
+    return <FirstSteps boatId={boatId} />;
   }
   return (
     <ul className="flex flex-col gap-3">
@@ -40,6 +31,47 @@ export function Locker({
         <RigCard key={rig.id} boatId={boatId} rig={rig} />
       ))}
     </ul>
+  );
+}
+
+/** An empty locker: three ways to begin, each with what it takes. */
+function FirstSteps({ boatId }: { boatId: string }) {
+  const ways = [
+    {
+      path: gearPath(boatId),
+      title: 'Put a reel and a line on record',
+      takes: 'the capacity on the box, or three caliper readings; then how much backing goes on, with its ±',
+      isMain: true,
+    },
+    {
+      path: quickDragPath(boatId),
+      title: 'Only my drag',
+      takes: 'the label of the line and a scale: what it should show, in ten seconds',
+      isMain: false,
+    },
+    {
+      path: '/',
+      title: 'Look at a boat that is at work',
+      takes: 'the lockers that are here already: open a rod, move along its line, try everything',
+      isMain: false,
+    },
+  ];
+  return (
+    <section aria-labelledby="first-steps">
+      <h2 id="first-steps" className="mb-3 lettered text-xl">
+        No rig in this locker yet. Where to begin?
+      </h2>
+      <ul className="grid gap-3 sm:grid-cols-3">
+        {ways.map(({ path, title, takes, isMain }) => (
+          <li key={title} className={`border-l-4 bg-card ${isMain ? 'border-chalk' : 'border-rule'}`}>
+            <Link href={path} className="flex h-full min-h-24 flex-col gap-1 px-4 py-3 hover:bg-paper">
+              <span className="lettered text-lg text-chalk underline underline-offset-4">{title}</span>
+              <span className="text-sm">{takes}</span>
+            </Link>
+          </li>
+        ))}
+      </ul>
+    </section>
   );
 }
 

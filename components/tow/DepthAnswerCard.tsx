@@ -65,6 +65,13 @@ export function DepthAnswerCard({ view, depth, goal, speed }: Props) {
               a third. Say the current, or read the speed through the water.
             </p>
           )}
+          <div className="flex flex-wrap gap-2">
+            <Button weight={notes ? 'plain' : 'main'} aria-expanded={notes} onClick={() => setNotes(!notes)}>
+              Note a depth that you see
+            </Button>
+            {stop && !rig.isDiveOpen && <Button onClick={() => setAtRail(true)}>At the rail</Button>}
+          </div>
+          {notes && <WaterMarkForm view={view} rig={rig} onNoted={() => setNotes(false)} />}
         </div>
         <div className="flex flex-col gap-2">
           <div className="grid grid-cols-2 gap-2 sm:grid-cols-3">
@@ -92,13 +99,6 @@ export function DepthAnswerCard({ view, depth, goal, speed }: Props) {
               hint="through the water"
             />
           </div>
-          <div className="flex flex-wrap gap-2">
-            <Button weight={notes ? 'plain' : 'main'} aria-expanded={notes} onClick={() => setNotes(!notes)}>
-              Note a depth that you see
-            </Button>
-            {stop && !rig.isDiveOpen && <Button onClick={() => setAtRail(true)}>At the rail</Button>}
-          </div>
-          {notes && <WaterMarkForm view={view} rig={rig} onNoted={() => setNotes(false)} />}
         </div>
       </div>
       {atRail && stop && <StopBench view={view} depth={depth} stop={stop} onLeave={() => setAtRail(false)} />}

@@ -45,8 +45,8 @@ for (const [name, options] of [
       await check('boats');
       await openLocker(page, 'Second Thought');
       await check('locker');
-      await page.getByRole('link', { name: 'Make the rods agree' }).click();
-      await page.getByRole('heading', { name: /^Make the rods/ }).waitFor();
+      await page.getByRole('link', { name: 'Same length on every rod' }).click();
+      await page.getByRole('heading', { name: /^Same length on every rod/ }).waitFor();
       await check('fleet');
       await page.goBack();
       await page.getByRole('link', { name: 'Reels, lines, a new rig' }).click();

@@ -4,7 +4,7 @@ import { openLocker, openRig, openStation } from './paths';
 
 test('rods are made to agree, and their cards go as print, drawing and figures', async ({ page }) => {
   await openLocker(page, 'Halyard Lark');
-  await page.getByRole('link', { name: 'Make the rods agree' }).click();
+  await page.getByRole('link', { name: 'Same length on every rod' }).click();
   const rods = page.getByRole('region', { name: 'The rods', exact: true });
   await expect(rods.getByRole('row', { name: /Plain nylon rod, stern/ })).toContainText(/strip \d/);
   await expect(page.getByText(/Left out: Spare lead-core rod/)).toBeVisible();

@@ -41,7 +41,7 @@ export default async function LockerPage({ params, searchParams }: Props) {
         places={[
           ...locker.rigs.map((rig) => ({ label: rig.name, path: rigPath(boat.id, rig.id) })),
           { label: 'Reels and lines', path: gearPath(boat.id), alsoCalled: ['gear', 'shelf', 'supplies', 'new rig'] },
-          { label: 'Fleet', path: fleetPath(boat.id), alsoCalled: ['make the rods agree', 'compare'] },
+          { label: 'Fleet', path: fleetPath(boat.id), alsoCalled: ['make the rods agree', 'same length', 'compare'] },
           { label: 'What to measure next', path: measuringPath(boat.id) },
           { label: 'Quick drag: what the scale should show', path: quickDragPath(boat.id) },
           { label: 'What to tie before a trip', path: tieListPath(boat.id), alsoCalled: ['knots due', 'retie'] },
@@ -59,7 +59,7 @@ export default async function LockerPage({ params, searchParams }: Props) {
             </p>
           </div>
           <Link href={fleetPath(boat.id)} className={`ml-auto ${button}`}>
-            Make the rods agree
+            Same length on every rod
           </Link>
           <Link href={measuringPath(boat.id)} className={button}>
             What to measure next

@@ -23,7 +23,7 @@ export default async function Fleet({ params, searchParams }: Props) {
     <BoatPage
       boat={boat}
       here={{ label: 'Fleet', path: fleetPath(boat.id) }}
-      heading={`Make the rods of ${boat.name} agree`}
+      heading={`Same length on every rod of ${boat.name}`}
       crew={crew}
       places={fleet.rigs.map((rig) => ({ label: rig.name, path: rigPath(boat.id, rig.id) }))}
     >
