@@ -44,7 +44,9 @@ export function RodCard() {
   const marks = useMemo(() => (view ? cardMarks(view, units.length) : []), [view, units.length]);
   if (!view || marks.length === 0) return <p>A card needs a line: plan or load this rod first.</p>;
   const [length, shows, open, named] = view.counter ? HEADS : TURN_HEADS;
-  const heads = deep ? ['out', shows, open, `deep, ${knots(deep.speedMS)}`, named] : [length, shows, open, named];
+  const heads = deep
+    ? ['out', shows, open, `deep ${units.length}, ${knots(deep.speedMS)}`, named]
+    : [length, shows, open, named];
   const isConfirmed = !view.counter || states.count.state === 'done';
   const stale = isConfirmed ? '' : ` Count: ${states.count.state}, ${say(states.count.why)}.`;
   const rows = marks.map((mark) => ({

@@ -3,6 +3,7 @@
 import dynamic from 'next/dynamic';
 import { useState } from 'react';
 import { because } from '@/core/reasons';
+import { ERRORS } from '@/core/measurement/errors';
 import { STICKY_RATIO } from '@/core/drag/readPull';
 import { judgeScaleSession, type ScaleSession as Judgement } from '@/core/drag/scaleSession';
 import { guideFactorFor } from '@/core/rig/drag/guideOfRig';
@@ -213,14 +214,13 @@ function GuideFactor({ setting }: { setting: DragSettingRecord }) {
 /** The drag as it was accepted: in force until another session is. */
 export function AcceptedDrag({ setting, onAnew }: { setting: DragSettingRecord; onAnew?: () => void }) {
   const judgement = judgeScaleSession(sessionPulls(setting), setting.targetN);
+  const setN = judgement?.medianN ?? setting.targetN;
   const { states } = useRig();
   const { format } = useUnits();
   const say = useSay();
   return (
     <div className="flex flex-col gap-3">
-      <p className="figures text-4xl font-bold">
-        {judgement ? format.force(judgement.medianN) : format.force(setting.targetN)}
-      </p>
+      <p className="figures text-4xl font-bold">{format.force(setN, SET_SHARE * setN)}</p>
       <p>
         set with a scale at the tip, for {format.percent(setting.fraction)} of the {BASIS_WORDS[setting.strengthBasis]}.{' '}
         {judgement && `The last pulls agree within ${format.force(judgement.spreadN)}. `}
@@ -246,5 +246,8 @@ export function AcceptedDrag({ setting, onAnew }: { setting: DragSettingRecord; 
     </div>
   );
 }
+
+/** The usual ± of three pulls with a scale, as a share (from memory). */
+const SET_SHARE = PLUS_MINUS_SDS * ERRORS.dragSetShare.sd;
 
 const BASIS_WORDS = { label: 'label', tested: 'tested line', weakest: 'weakest place' } as const;

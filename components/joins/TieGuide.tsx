@@ -136,23 +136,29 @@ export function TieGuide({
         />
         <FormChoice form={form} name="personId" label="Tied by" options={persons} />
       </div>
-      <GuideDrawing school={school} done={done} hand={hand} wordsOf={wordsOf} />
-      <ol className="flex flex-col gap-1">
-        {school.steps.map((step, index) => (
-          <Step
-            key={step.id}
-            step={step}
-            words={wordsOf(step)}
-            checked={done.includes(step.id)}
-            ready={index <= done.length}
-            onToggle={(on) => toggle(step, on)}
-          />
-        ))}
-      </ol>
-      <OwnFigures school={school} own={ownFigures} />
-      {tensionBand && school.steps.some((step) => step.figure === 'tension') && (
-        <TensionCheck joinId={join.id} band={tensionBand} />
-      )}
+      <div className="grid items-start gap-x-6 lg:grid-cols-[3fr_2fr]">
+        <div className="min-w-0">
+          <GuideDrawing school={school} done={done} hand={hand} wordsOf={wordsOf} />
+        </div>
+        <div className="min-w-0">
+          <ol className="flex flex-col gap-1">
+            {school.steps.map((step, index) => (
+              <Step
+                key={step.id}
+                step={step}
+                words={wordsOf(step)}
+                checked={done.includes(step.id)}
+                ready={index <= done.length}
+                onToggle={(on) => toggle(step, on)}
+              />
+            ))}
+          </ol>
+          <OwnFigures school={school} own={ownFigures} />
+          {tensionBand && school.steps.some((step) => step.figure === 'tension') && (
+            <TensionCheck joinId={join.id} band={tensionBand} />
+          )}
+        </div>
+      </div>
       <div className="mt-4 flex flex-wrap items-end gap-3">
         <div className="w-44">
           <FormQuantity form={form} name="seatedN" label="Seated with" hint="by the scale; may stay empty" />

@@ -33,7 +33,7 @@ function StationTabs() {
         const path = stationPath(record.boat.id, record.id, id);
         return (
           <Link key={id} href={path} aria-current={pathname === path ? 'page' : undefined} className={look(path)}>
-            <span className="flex items-center justify-between gap-1 sm:gap-2">
+            <span className="flex items-center gap-1 sm:justify-between sm:gap-2">
               <span className="lettered">
                 <span className="hidden sm:inline">{index + 1}. </span>
                 {title}

@@ -49,7 +49,9 @@ export function DepthTable({ view, depth, answer }: { view: RigView; depth: Dept
           <tr key={`${row.kind} ${row.name} ${row.lengthOutM}`} className="border-b border-edge">
             <td className="py-1 pr-3">{row.name}</td>
             <td className="figures py-1 pr-3">{format.counts(row.reading.value, row.reading.plusMinus)}</td>
-            <td className="figures py-1 pr-3">{format.length(row.here.value, row.here.plusMinus)}</td>
+            <td className="figures py-1 pr-3">
+              {row.here.value >= 0.05 ? format.length(row.here.value, row.here.plusMinus) : 'lifted out'}
+            </td>
             <td className="figures py-1 pr-3">{row.slowerM !== null && format.length(row.slowerM)}</td>
             <td className="figures py-1">{row.fasterM !== null && format.length(row.fasterM)}</td>
           </tr>

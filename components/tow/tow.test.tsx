@@ -166,7 +166,7 @@ describe('the card of a rod that is towed', () => {
   it('has the depth beside the reading, and says what it rests on', async () => {
     renderRig({ ...woundRig(), towed }, <RodCard />);
     const sheet = await screen.findByRole('img', { name: /^Card of/ });
-    await waitFor(() => expect(sheet.textContent).toMatch(/deep, 1\.9 kn/));
+    await waitFor(() => expect(sheet.textContent).toMatch(/deep m, 1\.9 kn/));
     expect(sheet.textContent).toMatch(/by physics alone: no depth\s*was seen yet/);
     expect(sheet.textContent).toMatch(/0\.1 kn faster is [\d.]+ m shallower/);
   });

@@ -21,7 +21,8 @@ export function useDeepOnCard(format: Formatter) {
     speedMS,
     at: (lengthOutM: number): string => {
       const here = lengthOutM <= mostM ? depthAlong(lengthsM, answer.along, lengthOutM) : null;
-      return here ? format.length(here.value, here.plusMinus) : '';
+      // Its unit stands in the head of the column.
+      return here && here.value >= 0.05 ? format.length(here.value, here.plusMinus).replace(/ \D+$/, '') : '';
     },
     foot: [
       `Deep with ${rig.towed.lure} at ${knots(speedMS)} through the water, ${seen === 0 ? 'by physics alone: no depth was seen yet' : `tuned to ${seen} seen`}.`,

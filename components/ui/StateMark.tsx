@@ -14,7 +14,7 @@ export function StateMark({ state, isShort = false }: { state: StationState['sta
   return (
     <span className={`inline-flex items-center gap-1 text-sm font-semibold whitespace-nowrap ${look}`}>
       <Icon className="size-4" aria-hidden />
-      <span className={isShort ? 'sr-only sm:not-sr-only' : ''}>{word}</span>
+      <span className={!isShort ? '' : state === 'not needed' ? 'sr-only' : 'sr-only sm:not-sr-only'}>{word}</span>
     </span>
   );
 }
