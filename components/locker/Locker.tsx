@@ -5,7 +5,7 @@ import type { RigSummary } from '@/core/rig/rigSummary';
 import { STATIONS } from '@/core/record/stations';
 import type { StationState } from '@/core/record/stationState';
 import { LinePicture } from '@/components/line/LinePicture';
-import { gearPath, quickDragPath, rigPath, stationPath } from '@/components/shell/paths';
+import { firstReelPath, gearPath, quickDragPath, rigPath, stationPath } from '@/components/shell/paths';
 import { StateMark } from '@/components/ui/StateMark';
 import { useUnits } from '@/components/units/UnitsProvider';
 import { useSay } from '@/components/units/useSay';
@@ -38,10 +38,16 @@ export function Locker({
 function FirstSteps({ boatId }: { boatId: string }) {
   const ways = [
     {
+      path: firstReelPath(boatId),
+      title: 'My first reel',
+      takes: 'five questions, two minutes: how much backing goes on, with its ±; everything else later',
+      isMain: true,
+    },
+    {
       path: gearPath(boatId),
       title: 'Put a reel and a line on record',
-      takes: 'the capacity on the box, or three caliper readings; then how much backing goes on, with its ±',
-      isMain: true,
+      takes: 'with all that is known of them: caliper readings, capacities, labels',
+      isMain: false,
     },
     {
       path: quickDragPath(boatId),
@@ -61,7 +67,7 @@ function FirstSteps({ boatId }: { boatId: string }) {
       <h2 id="first-steps" className="mb-3 lettered text-xl">
         No rig in this locker yet. Where to begin?
       </h2>
-      <ul className="grid gap-3 sm:grid-cols-3">
+      <ul className="grid gap-3 sm:grid-cols-2 lg:grid-cols-4">
         {ways.map(({ path, title, takes, isMain }) => (
           <li key={title} className={`border-l-4 bg-card ${isMain ? 'border-chalk' : 'border-rule'}`}>
             <Link href={path} className="flex h-full min-h-24 flex-col gap-1 px-4 py-3 hover:bg-paper">

@@ -7,6 +7,7 @@ export const gearPath = (boatId: string): string => `/boats/${boatId}/gear`;
 /** Where a new rig is made, like another one. */
 export const likePath = (boatId: string, rigId: string): string => `${gearPath(boatId)}?likeRigId=${rigId}`;
 /** What a scale should show, with no reel on record. */
+export const firstReelPath = (boatId: string): string => `/boats/${boatId}/first-reel`;
 export const quickDragPath = (boatId: string): string => `/boats/${boatId}/quick-drag`;
 /** Where a line is put on record of which somebody said what it is, and its label (N) where they know it. */
 export const quickLinePath = (boatId: string, material: Material, labelN: number | null): string =>

@@ -9,6 +9,9 @@ import type { Material } from '../materials/materials';
 import type { Known } from '../provenance/source';
 
 export const REEL_KINDS = ['conventional', 'fixed-spool', 'fly'] as const;
+/** What one count of a counter stands for, as a person says it first. */
+export const COUNTS_IN = ['feet', 'metres', 'no counter'] as const;
+
 export const DRAG_KINDS = ['star', 'lever', 'front knob', 'disc'] as const;
 
 export interface ReelRecord {

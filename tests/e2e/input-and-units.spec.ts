@@ -111,6 +111,29 @@ test('a new boat starts empty and is led to its first plan', async ({ page }) =>
   await expect(page.getByText(/of line, planned/)).toBeVisible();
 });
 
+test('from an empty boat to the first backing length in six acts', async ({ page }) => {
+  const boat = `First ${randomUUID().slice(0, 8)}`;
+  await page.goto('/');
+  await page.getByLabel('Name of the boat, club or bench').fill(boat);
+  await page.getByRole('button', { name: 'Make a locker' }).click();
+  // An act is one press, choice or filled field.
+  let acts = 0;
+  const act = async (work: Promise<void>): Promise<void> => {
+    acts += 1;
+    await work;
+  };
+  await act(page.getByRole('link', { name: /^My first reel/ }).click());
+  await act(page.getByLabel('So much line').fill('240'));
+  await act(page.getByLabel('so thick', { exact: true }).fill('0.38'));
+  await act(page.getByLabel('Thickness').fill('0.42'));
+  await act(page.getByLabel('Length', { exact: true }).fill('90'));
+  await act(page.getByRole('button', { name: 'How much backing?' }).click());
+  await page.waitForURL(/\/load$/);
+  const answer = page.getByRole('region', { name: 'How much goes on' });
+  await expect(answer).toContainText(/[\d.]+ ± [\d.]+ m/);
+  expect(acts).toBeLessThanOrEqual(12);
+});
+
 test('the server answers bad requests with 4xx and fields, never with its inside', async ({ request, page }) => {
   await openRig(page, 'Halyard Lark', 'Copper rod, port');
   const [, boatId = '', rigId = ''] = /boats\/([^/]+)\/rigs\/([^/?]+)/.exec(page.url()) ?? [];

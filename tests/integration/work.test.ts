@@ -377,6 +377,7 @@ describe('strength and drag', () => {
       'due',
       'done',
       'done',
+      'not needed',
     ]);
   });
 

@@ -25,6 +25,7 @@ import { abandonWinding, cancelWinding } from '../load/endWinding';
 import { agreeLength, beginWinding, finishWinding, noteLevel, noteWinding } from '../load/winding';
 import { keepPlan, putAway, remove, rename } from '../keeping/keeping';
 import { noteTowed, noteWaterMark } from '../tow/noteTow';
+import { makeFirstRig } from '../firstReel/firstReel';
 import { createRig } from '../rigs/makeRig';
 import { moveRig } from '../rigs/moveRig';
 import type { UseCaseOutcome } from '../outcome';
@@ -62,6 +63,7 @@ export const HANDLERS = {
   measureLine: (db, { lineId }, input) => measureLine(db, lineId, input),
   changeLine: (db, { lineId }, input) => changeLine(db, lineId, input.version, input.line),
   addSupply: (db, _, input) => addSupplySpool(db, input),
+  makeFirstRig: (db, _, input) => makeFirstRig(db, input),
   createRig: (db, _, input) => createRig(db, input),
   withdraw: (db, _, input) => withdraw(db, input),
 

@@ -31,6 +31,7 @@ export const ROUTES = {
   measureLine: { method: 'PUT', path: `${BOAT}/lines/:lineId/measured`, role: 'crew' },
   changeLine: { method: 'PUT', path: `${BOAT}/lines/:lineId`, role: 'crew' },
   addSupply: { method: 'POST', path: `${BOAT}/supplies`, role: 'crew' },
+  makeFirstRig: { method: 'POST', path: `${BOAT}/first-reel`, role: 'crew' },
   createRig: { method: 'POST', path: `${BOAT}/rigs`, role: 'crew' },
   withdraw: { method: 'POST', path: `${BOAT}/withdrawals`, role: 'crew' },
   rename: { method: 'PUT', path: `${BOAT}/names`, role: 'crew' },

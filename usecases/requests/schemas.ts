@@ -58,6 +58,7 @@ import {
 } from '../load/loadInput';
 import { archiveInput, keepPlanInput, removeInput, renameInput } from '../keeping/keepingInput';
 import { towedInput, waterMarkInput } from '../tow/towInput';
+import { firstReelInput } from '../firstReel/firstReelInput';
 import { moveRigInput, rigInput } from '../rigs/rigInput';
 import { stackInput } from '../load/stackInput';
 import {
@@ -89,6 +90,7 @@ export const SCHEMAS = {
   measureLine: measuredLineInput,
   changeLine: z.strictObject({ ...versionField, line: lineInput }),
   addSupply: supplyInput,
+  makeFirstRig: firstReelInput,
   createRig: rigInput,
   withdraw: withdrawInput,
   rename: renameInput,
