@@ -10,12 +10,25 @@ export const FOLLOW_TOLERANCE = 1e-5;
 const NEAR_M = 5e-4;
 const TRIES = 6;
 
+/** A length, and where it left the water of a tow that is nearly this one (m). */
+export interface LeftNear {
+  readonly lengthM: number;
+  readonly immersedM: number;
+}
+
 /**
  * Where growing lengths leave the water, each sought from where the two before it did; where that goes astray it is sought as if it
  * were the first.
+ *
+ * @param beside where to begin, of a tow nearly like this one; null: nothing is known
  */
-export function followLengths(tow: Tow, run: UnderWater): (lengthM: number) => number | null {
-  let [lengthBefore, atBefore, slope] = [NaN, NaN, NaN];
+export function followLengths(
+  tow: Tow,
+  run: UnderWater,
+  beside: LeftNear | null = null,
+): (lengthM: number) => number | null {
+  // Line that is added is wet, most of it.
+  let [lengthBefore, atBefore, slope] = beside ? [beside.lengthM, beside.immersedM, 1] : [NaN, NaN, NaN];
   const missing = (sM: number, lengthM: number): number =>
     sM + throughAir(run.sections, run.at(sM), tow.tipHeightM, lengthM, FOLLOW_TOLERANCE).lengthM - lengthM;
 

@@ -1,6 +1,6 @@
 import { fitToEvidence } from '../numerics/fitToEvidence';
 import { depthUnknowns, towOf, type DepthBelief } from './depthBelief';
-import { FOLLOW_TOLERANCE, followLengths } from './followLengths';
+import { FOLLOW_TOLERANCE, followLengths, type LeftNear } from './followLengths';
 import { sectionsOf } from './towStack';
 import { underWater } from './underWater';
 
@@ -47,13 +47,24 @@ export function depthWith(
   lengthsM: readonly number[],
   unknowns: readonly number[],
 ): readonly number[] {
+  return leavesWith(belief, speedMS, lengthsM, unknowns, null).map((leaves) => leaves?.depthM ?? 0);
+}
+
+/** The same, with where the line leaves the water; null where the tip lifts the lure out. */
+function leavesWith(
+  belief: DepthBelief,
+  speedMS: number,
+  lengthsM: readonly number[],
+  unknowns: readonly number[],
+  beside: LeftNear | null,
+): readonly ((LeftNear & { readonly depthM: number }) | null)[] {
   const tow = towOf(belief, speedMS, unknowns);
   const run = underWater(tow, sectionsOf(tow), FOLLOW_TOLERANCE);
-  if (run.end === 'slack') return lengthsM.map(() => 0);
-  const follow = followLengths(tow, run);
+  if (run.end === 'slack') return lengthsM.map(() => null);
+  const follow = followLengths(tow, run, beside);
   return lengthsM.map((lengthM) => {
     const immersedM = follow(lengthM);
-    return immersedM === null ? 0 : Math.max(run.at(immersedM).zM, 0);
+    return immersedM === null ? null : { lengthM, immersedM, depthM: Math.max(run.at(immersedM).zM, 0) };
   });
 }
 
@@ -71,6 +82,8 @@ export function markSdM({ depthM, depthSdM, lengthOutM, lengthSdM }: Omit<SeenDe
  */
 export function learnDepth(belief: DepthBelief, marks: readonly SeenDepth[]): LearnedDepth {
   const count = depthUnknowns(belief).length;
+  // Each mark is sought from where it was found last: the fit moves by little.
+  const left: (LeftNear | null)[] = marks.map(() => null);
   const fit = fitToEvidence(
     Array.from({ length: count }, () => 1),
     marks.map((mark) => ({
@@ -79,7 +92,12 @@ export function learnDepth(belief: DepthBelief, marks: readonly SeenDepth[]): Le
       sd: markSdM(mark),
       tails: TAILS,
     })),
-    (unknowns) => marks.flatMap(({ speedMS, lengthOutM }) => depthWith(belief, speedMS, [lengthOutM], unknowns)),
+    (unknowns) =>
+      marks.map(({ speedMS, lengthOutM }, index) => {
+        const [leaves = null] = leavesWith(belief, speedMS, [lengthOutM], unknowns, left[index] ?? null);
+        if (leaves) left[index] = leaves;
+        return leaves?.depthM ?? 0;
+      }),
   );
   const identity = Array.from({ length: count }, (_, row) =>
     Array.from({ length: count }, (__, column) => (row === column ? 1 : 0)),

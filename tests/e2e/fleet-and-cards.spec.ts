@@ -18,12 +18,14 @@ test('rods are made to agree, and their cards go as print, drawing and figures',
     .click();
   const card = page.getByRole('img', { name: /^Card of Five-colour rod/ });
   await expect(card).toBeVisible();
+  // Its depths are worked out beside the page.
+  await expect(card.getByText(/^deep m, 2\.1 kn/)).toBeVisible();
   const [file] = await Promise.all([
     page.waitForEvent('download'),
     page.getByRole('button', { name: 'Keep as CSV' }).click(),
   ]);
   const text = await readFile(await file.path(), 'utf8');
-  expect(text.split('\r\n')[0]).toBe('true length out,counter,±,mark');
+  expect(text.split('\r\n')[0]).toBe('out,counter,±,"deep m, 2.1 kn",mark');
   expect(text).toContain('white out');
   const [drawing] = await Promise.all([
     page.waitForEvent('download'),

@@ -6,6 +6,7 @@ import { currentLine } from '../../core/rig/line/currentLine';
 import { labelsCompared } from '../../core/rig/strength/labelsCompared';
 import { productStrength } from '../../core/rig/strength/strengthOfRig';
 import type { RigRecord } from '../../core/record/record';
+import { towedRig } from '../../core/rig/tow/towedRig';
 import { rigView } from '../../core/rig/view/rigView';
 import { sessionPulls } from '../../core/record/sessionPulls';
 import { stationStates } from '../../core/rig/stationStates';
@@ -41,8 +42,10 @@ function rig(part: string): RigRecord {
 describe('the demo boats', () => {
   it('carry the rigs of their two settings, one of them untouched', () => {
     expect(rigs).toHaveLength(11);
-    expect(Object.values(stationStates(rig('Spare lead-core'))).every(({ state }) => state === 'due')).toBe(true);
-    expect(Object.values(stationStates(rig('Copper rod, port'))).every(({ state }) => state === 'done')).toBe(true);
+    const states = (name: string) => Object.values(stationStates(rig(name))).map(({ state }) => state);
+    expect(states('Spare lead-core')).toEqual(['due', 'due', 'due', 'due', 'due', 'not needed']);
+    // Towed with copper, and no depth seen with it yet.
+    expect(states('Copper rod, port')).toEqual(['done', 'done', 'done', 'done', 'done', 'due']);
   });
 
   it('have every line drawn and every wound one within its packing', () => {
@@ -65,6 +68,13 @@ describe('the demo boats', () => {
       drag: { state: 'stale' },
       load: { state: 'done' },
     });
+  });
+
+  it('have depths that tune one rig, and a planer whose dive nobody has seen', () => {
+    const view = rigView(rig('Five-colour'));
+    expect(view && towedRig(view).marks).toHaveLength(2);
+    const planer = rigView(rig('Planer rod'));
+    expect(planer && towedRig(planer).isDiveOpen).toBe(true);
   });
 
   it('have a counter with another constant than its twin', () => {
