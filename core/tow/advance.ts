@@ -84,7 +84,7 @@ export function advance(
 }
 
 /** What is watched is close enough to 0 at this share of the tolerance (m, or rad). */
-const LANDED = 1e-3;
+const LANDED = 0.05;
 
 /** The state within a step where what is watched comes to 0: by secants, between places where it is under 0 and over it. */
 function land(

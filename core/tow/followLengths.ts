@@ -29,11 +29,14 @@ export function followLengths(
 ): (lengthM: number) => number | null {
   // Line that is added is wet, most of it.
   let [lengthBefore, atBefore, slope] = beside ? [beside.lengthM, beside.immersedM, 1] : [NaN, NaN, NaN];
+  // How the slope itself changes: divided differences of Newton, over the last three lengths.
+  let [lengthTwo, bend] = [NaN, 0];
   const missing = (sM: number, lengthM: number): number =>
     sM + throughAir(run.sections, run.at(sM), tow.tipHeightM, lengthM, FOLLOW_TOLERANCE).lengthM - lengthM;
 
   function near(lengthM: number): number | null {
-    let at = atBefore + slope * (lengthM - lengthBefore);
+    const moreM = lengthM - lengthBefore;
+    let at = atBefore + slope * moreM + (bend === 0 ? 0 : bend * moreM * (lengthM - lengthTwo));
     let [steep, last, lastShort] = [slope, NaN, NaN];
     for (let round = 0; round < TRIES; round += 1) {
       if (!(at > 0 && at < Math.min(run.endM, lengthM - tow.tipHeightM))) return null;
@@ -55,7 +58,11 @@ export function followLengths(
     const found =
       (tow.tipHeightM > 0 ? near(lengthM) : null) ?? entryOf(tow, run, lengthM, FOLLOW_TOLERANCE)?.immersedM;
     if (found === undefined) return null;
-    if (Number.isFinite(lengthBefore) && lengthM > lengthBefore) slope = (found - atBefore) / (lengthM - lengthBefore);
+    if (Number.isFinite(lengthBefore) && lengthM > lengthBefore) {
+      const now = (found - atBefore) / (lengthM - lengthBefore);
+      bend = Number.isFinite(lengthTwo) ? (now - slope) / (lengthM - lengthTwo) : 0;
+      [slope, lengthTwo] = [now, lengthBefore];
+    } else bend = 0;
     [lengthBefore, atBefore] = [lengthM, found];
     return found;
   };
