@@ -1,7 +1,8 @@
 'use client';
 
 import { ticks } from 'd3-array';
-import { useMemo, useRef } from 'react';
+import dynamic from 'next/dynamic';
+import { useMemo, useRef, useState } from 'react';
 import { countMarks, type CountMark } from '@/core/rig/count/countMarks';
 import { dragFactorSd } from '@/core/calibration/dragFactorSd';
 import { dragEnvelope } from '@/core/drag/dragEnvelope';
@@ -21,8 +22,7 @@ import { usePlaner } from '@/components/drag/usePlaner';
 import { useReady } from '@/components/ui/useReady';
 import { useUnits } from '@/components/units/UnitsProvider';
 import { useSay } from '@/components/units/useSay';
-import { useDeepOnCard } from '@/components/tow/useDeepOnCard';
-import { knots } from '@/components/tow/towedWords';
+import type { DeepOnCard as Deep } from '@/components/tow/DeepOnCard';
 import { CardActions } from './CardActions';
 import { CardRows, CardSheet } from './CardSheet';
 
@@ -32,6 +32,11 @@ const COLUMNS = [5, 34, 49, 59] as const;
 /** With depth beside it the marks have less room. */
 const DEEP_COLUMNS = [5, 27, 40, 50, 72] as const;
 
+/** Loaded where a rig is towed. */
+const DeepOnCard = dynamic(() => import('@/components/tow/DeepOnCard').then(({ DeepOnCard: loaded }) => loaded), {
+  ssr: false,
+});
+
 /** The card that hangs at a rod: true lengths, joins and colours, and what the counter shows then. */
 export function RodCard() {
   const { record, view, states } = useRig();
@@ -40,13 +45,13 @@ export function RodCard() {
   const sheet = useRef<SVGSVGElement>(null);
   const planer = usePlanerWords(format);
   const chance = useChanceWords(format);
-  const deep = useDeepOnCard(format);
+  const [told, setDeep] = useState<Deep | null>(null);
+  const isTowed = record.towed !== null && record.load?.status === 'wound';
+  const deep = isTowed ? told : null;
   const marks = useMemo(() => (view ? cardMarks(view, units.length) : []), [view, units.length]);
   if (!view || marks.length === 0) return <p>A card needs a line: plan or load this rod first.</p>;
   const [length, shows, open, named] = view.counter ? HEADS : TURN_HEADS;
-  const heads = deep
-    ? ['out', shows, open, `deep ${units.length}, ${knots(deep.speedMS)}`, named]
-    : [length, shows, open, named];
+  const heads = deep ? ['out', shows, open, `deep ${units.length}, ${deep.at}`, named] : [length, shows, open, named];
   const isConfirmed = !view.counter || states.count.state === 'done';
   const stale = isConfirmed ? '' : ` Count: ${states.count.state}, ${say(states.count.why)}.`;
   const rows = marks.map((mark) => ({
@@ -55,7 +60,7 @@ export function RodCard() {
       format.length(mark.lengthOutM),
       String(Math.round(mark.reading.value)),
       `±${mark.reading.plusMinus.toFixed(mark.reading.plusMinus < 10 ? 1 : 0)}`,
-      ...(deep ? [deep.at(mark.lengthOutM)] : []),
+      ...(deep ? [deep.with(mark.lengthOutM)] : []),
       shortMark(mark.kind, mark.name, deep ? DEEP_MARK_LETTERS : MARK_LETTERS),
     ],
   }));
@@ -65,6 +70,7 @@ export function RodCard() {
   const backOff = isDragDone ? backOffWords(view, format, units.length) : [];
   return (
     <div className="flex flex-col gap-4">
+      {isTowed && <DeepOnCard view={view} format={format} onDeep={setDeep} />}
       <CardActions sheet={sheet} name={record.name} heads={heads} rows={rows.map((row) => row.cells)} />
       {stale && <p className="no-print text-sm text-warn">Not confirmed:{stale} The card says so too.</p>}
       <CardSheet

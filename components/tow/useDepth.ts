@@ -18,14 +18,11 @@ export interface Depth {
   readonly answer: DepthAnswer | null;
 }
 
-/** Where the lure of a rig swims, worked out away from the page; nothing without a rig. */
-export function useDepth(view: RigView, goal: TowGoal | null, speedMS: number | null): Depth;
-export function useDepth(view: RigView | null, goal: TowGoal | null, speedMS: number | null): Depth | null;
-export function useDepth(view: RigView | null, goal: TowGoal | null, speedMS: number | null): Depth | null {
-  const rig = useMemo(() => view && towedRig(view), [view]);
+/** Where the lure of a rig swims, worked out away from the page. */
+export function useDepth(view: RigView, goal: TowGoal | null, speedMS: number | null): Depth {
+  const rig = useMemo(() => towedRig(view), [view]);
   const key = goal && JSON.stringify(goal);
-  const question = useMemo((): DepthQuestion | null => {
-    if (!rig) return null;
+  const question = useMemo((): DepthQuestion => {
     const { belief, marks, rangeM, mostM } = rig;
     const lengthsM = Array.from({ length: STATIONS }, (_, index) => (mostM * (index + 1)) / STATIONS);
     const asked = key === null ? null : (JSON.parse(key) as TowGoal);
@@ -33,7 +30,7 @@ export function useDepth(view: RigView | null, goal: TowGoal | null, speedMS: nu
   }, [rig, key, speedMS]);
   const [found, setFound] = useState<{ of: DepthQuestion; answer: DepthAnswer } | null>(null);
   useEffect(() => {
-    if (!question || typeof Worker === 'undefined') return;
+    if (typeof Worker === 'undefined') return;
     const thread = new Worker(new URL('./tow.worker.ts', import.meta.url));
     let isWanted = true;
     void wrap<TowWorker>(thread)
@@ -47,7 +44,6 @@ export function useDepth(view: RigView | null, goal: TowGoal | null, speedMS: nu
       thread.terminate();
     };
   }, [question]);
-  if (!rig || !question) return null;
   // Of another line nothing is shown.
   const answer = found?.of.belief === question.belief ? found.answer : null;
   return { rig, question, answer };
