@@ -1,10 +1,10 @@
 'use client';
 
 import { CONSTRUCTIONS, CONSTRUCTIONS_OF, type Construction } from '@/core/joins/ends';
-import { MATERIALS } from '@/core/materials/materials';
+import { MATERIAL, MATERIALS } from '@/core/materials/materials';
 import type { LineProductRecord } from '@/core/record/record';
 import { FormChoice, FormQuantity, FormText } from '@/components/fields/FormParts';
-import { choice, neededQuantity, quantity, words } from '@/components/fields/specs';
+import { choice, neededQuantity, number, quantity, words } from '@/components/fields/specs';
 import { useDraftForm } from '@/components/fields/useDraftForm';
 import { useSend } from '@/components/http/useSend';
 import { Button } from '@/components/ui/Button';
@@ -23,6 +23,10 @@ const MAKES: Readonly<Record<(typeof MADE)[number], string>> = {
   hard: 'hard, stiff',
   soft: 'soft, limp',
 };
+
+/** Ten metres are weighed: of one a kitchen scale shows nothing. */
+const GRAMS_PER_KG_M = 10_000;
+const GRAMS = { min: GRAMS_PER_KG_M * LIMITS.massKgPerM.min, max: GRAMS_PER_KG_M * LIMITS.massKgPerM.max };
 
 /** Makes that a material can have. */
 const madeOf = (material: string | null): readonly Construction[] => CONSTRUCTIONS_OF[material ?? ''] ?? [];
@@ -62,11 +66,13 @@ export function LineForm({
     family: words(line?.family),
     colourLengthM: quantity('length', LIMITS.colourLengthM, line?.colourLengthM ?? null),
     colours: words(line?.colours.join(', ')),
+    gramsPer10M: number(GRAMS, line?.massKgPerM == null ? null : Number((GRAMS_PER_KG_M * line.massKgPerM).toFixed(2))),
   });
   const store = (): Promise<void> =>
-    form.submit(async ({ colours, construction, ...stated }) => {
+    form.submit(async ({ colours, construction, gramsPer10M, ...stated }) => {
       const said = madeOf(stated.material).find((each) => each === construction) ?? null;
-      const body = { ...stated, construction: said, colours: namesIn(colours) };
+      const massKgPerM = gramsPer10M === null ? null : gramsPer10M / GRAMS_PER_KG_M;
+      const body = { ...stated, construction: said, colours: namesIn(colours), massKgPerM };
       const result = line
         ? await sendNow(
             'changeLine',
@@ -123,6 +129,15 @@ export function LineForm({
               text: MAKES[value],
             }))}
             hint="says what its end can be made"
+          />
+        )}
+        {MATERIAL[form.value('material') ?? 'nylon'].solidKgM3 !== null && (
+          <FormText
+            form={form}
+            name="gramsPer10M"
+            label="Ten metres of it weigh, g"
+            hint="dry, on a kitchen scale: says how it sinks; may stay empty"
+            inputMode="decimal"
           />
         )}
         {form.value('material') === 'lead core' && (

@@ -133,6 +133,19 @@ describe('the gear page', () => {
     expect(lines().getByText(/\(a guess\)/)).toBeInTheDocument();
   });
 
+  it('asks what ten metres weigh of line that sinks by its metal, and of no other', async () => {
+    renderGear();
+    const lines = within(screen.getByRole('region', { name: 'Lines' }));
+    expect(lines.queryByLabelText('Ten metres of it weigh, g')).toBeNull();
+    fireEvent.change(lines.getByLabelText('Material'), { target: { value: 'lead core' } });
+    fireEvent.change(lines.getByLabelText('Name'), { target: { value: 'Lead core 0.80' } });
+    fireEvent.change(lines.getByLabelText('Thickness'), { target: { value: '0.8' } });
+    fireEvent.change(lines.getByLabelText('Ten metres of it weigh, g'), { target: { value: '17,2' } });
+    fireEvent.click(lines.getByRole('button', { name: 'Add this line' }));
+    await waitFor(() => expect(sent).toHaveLength(1));
+    expect(sent[0]?.body).toMatchObject({ material: 'lead core', massKgPerM: expect.closeTo(0.00172, 9) });
+  });
+
   it('puts a spool on the shelf, whole where nothing else is said', async () => {
     renderGear();
     fireEvent.change(screen.getByLabelText('Label of a new spool'), { target: { value: 'Top drawer' } });
