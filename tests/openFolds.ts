@@ -7,7 +7,7 @@ export const OPEN_FOLDS = {
       [
         ...['test', 'make-true', 'rests-on', 'zero', 'line-marks', 'table', 'pull', 'lines', 'reach', 'places'],
         ...['target', 'as-set', 'lever', 'change-target', 'left-alone', 'pulls-of-it', 'ready-leaders', 'segments'],
-        ...['top-shot-care', 'line-gone', 'changes', 'tie', 'lengths', 'log', 'depth-lens'],
+        ...['top-shot-care', 'line-gone', 'changes', 'tie', 'lengths', 'log', 'depth-lens', 'run-sheet', 'stack'],
       ].map((id) => [id, true]),
     ),
   }),

@@ -135,7 +135,8 @@ describe('the gear page', () => {
 
   it('asks what ten metres weigh of line that sinks by its metal, and of no other', async () => {
     renderGear();
-    const lines = within(screen.getByRole('region', { name: 'Lines' }));
+    const [first] = screen.getAllByRole('region', { name: 'Lines' });
+    const lines = within(first as HTMLElement);
     expect(lines.queryByLabelText('Ten metres of it weigh, g')).toBeNull();
     fireEvent.change(lines.getByLabelText('Material'), { target: { value: 'lead core' } });
     fireEvent.change(lines.getByLabelText('Name'), { target: { value: 'Lead core 0.80' } });

@@ -12,6 +12,7 @@ import { useRig } from '@/components/rig/RigProvider';
 import { gearPath } from '@/components/shell/paths';
 import { Button } from '@/components/ui/Button';
 import { Card } from '@/components/ui/Card';
+import { CollapsibleCard } from '@/components/ui/CollapsibleCard';
 import { useSay } from '@/components/units/useSay';
 import { FillConflict } from './FillConflict';
 import { FillField } from './FillField';
@@ -89,7 +90,6 @@ export function PlanPanel() {
               {plan.ok && target && (
                 <FillConflict record={planned} line={plan.value.line} target={target} levelBelowRimM={levelM} />
               )}
-              {plan.ok && <RunSheet record={planned} plan={plan.value} />}
               {plan.ok && <AdviceList advice={adviceOnPlan(planned, plan.value)} />}
             </div>
           )}
@@ -123,8 +123,28 @@ export function PlanPanel() {
               </Button>
             )}
           </div>
+          {planned && plan?.ok && (
+            <div className="mt-4">
+              <CollapsibleCard
+                id="run-sheet"
+                title="Run sheet"
+                line={`where to stop each of ${plan.value.segments.length === 1 ? 'one segment' : `${plan.value.segments.length} segments`}`}
+              >
+                <RunSheet record={planned} plan={plan.value} />
+              </CollapsibleCard>
+            </div>
+          )}
         </Card>
-        <Card title="The stack, in winding order">
+        <CollapsibleCard
+          id="stack"
+          title="The stack, in winding order"
+          line={
+            draft.rows.length === 0
+              ? 'nothing planned yet'
+              : `${draft.rows.map((row) => row.name).join(', ')}: lengths, lines, joins`
+          }
+          isOpen={draft.rows.length === 0 || kept !== null}
+        >
           {record.products.length === 0 ? (
             <p>
               This boat has no line yet.{' '}
@@ -136,7 +156,7 @@ export function PlanPanel() {
           ) : (
             <StackEditor draft={draft} products={record.products} onChange={keep} fieldError={fieldError} />
           )}
-        </Card>
+        </CollapsibleCard>
         {planned && plan?.ok && <KitCard record={planned} plan={plan.value} />}
       </div>
       <div className="flex flex-col gap-4">
