@@ -70,7 +70,7 @@ export function EnvelopeLens({ view, drag, isSet }: { view: RigView; drag: DragO
       <CollapsibleCard
         id="left-alone"
         title="Left alone, as line leaves"
-        line={`${format.force(last.tipForceN)} at the tip with ${format.length(reach.outM)} out; how to back off`}
+        line={`${format.force(last.tipForceN)} at the tip with ${format.length(reach.outM)} out; ${heldWords(envelope, format)}`}
       >
         <div className="grid gap-4 lg:grid-cols-[3fr_2fr]">
           <div className="text-sm">
@@ -179,6 +179,15 @@ function AboveBound({ envelope }: { envelope: DragEnvelope }) {
       From the start it pulls more than 95 of 100 such rigs hold: set it lighter before anything else.
     </p>
   );
+}
+
+/** How far the drag may be left alone in the mean, for the head of the fold. */
+function heldWords({ points, safeLengthM }: DragEnvelope, format: Formatter): string {
+  const endM = points.at(-1)?.lengthOutM ?? 0;
+  if (safeLengthM === null) return 'too much from the start, back off';
+  return safeLengthM < endM - 1e-6
+    ? `too much beyond ${format.length(safeLengthM)}, back off`
+    : 'in the mean it holds all the way';
 }
 
 /** Where shares of the strength are passed, and how far the drag may be left alone. */

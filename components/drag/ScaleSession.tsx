@@ -223,7 +223,8 @@ export function AcceptedDrag({ setting, onAnew }: { setting: DragSettingRecord; 
       <p className="figures text-4xl font-bold">{format.force(setN, SET_SHARE * setN)}</p>
       <p>
         set with a scale at the tip, for {format.percent(setting.fraction)} of the {BASIS_WORDS[setting.strengthBasis]}.{' '}
-        {judgement && `The last pulls agree within ${format.force(judgement.spreadN)}. `}
+        {judgement &&
+          `The last pulls agree within ${format.force(judgement.spreadN)}; the ± is a usual scale's, a default. `}
         {states.drag.state === 'stale' && <b className="text-warn">Stale, {say(states.drag.why)}. Set it again.</b>}
       </p>
       {judgement?.sticky && judgement.breakawayRatio !== null && (

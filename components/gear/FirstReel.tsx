@@ -65,7 +65,9 @@ export function FirstReel({ boatId }: { boatId: string }) {
         </Button>
       </div>
       <p className="mt-3 max-w-prose text-sm text-ink-soft">
-        A box is good to some per cent, and the ± says so. A caliper on the spool, or the first winding, narrows it.
+        Taken as usual until you say otherwise: a reel with a star drag that winds with the right hand, its spool in
+        usual proportions. A box is good to some per cent, and the ± says so. A caliper on the spool, or the first
+        winding, narrows it.
       </p>
     </Card>
   );

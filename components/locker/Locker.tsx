@@ -57,8 +57,8 @@ function FirstSteps({ boatId }: { boatId: string }) {
     },
     {
       path: '/',
-      title: 'Look at a boat that is at work',
-      takes: 'the lockers that are here already: open a rod, move along its line, try everything',
+      title: 'All boats',
+      takes: 'where a boat is at work already, open one of its rods and try everything',
       isMain: false,
     },
   ];

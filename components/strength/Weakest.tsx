@@ -15,6 +15,7 @@ export function Weakest({ strength }: { strength: RigStrength }) {
   const { format } = useUnits();
   const { weakest, weakestByBound, places } = strength;
   const next = nextWeakest(strength);
+  const looksHigh = leastOfMany(places.map((place) => place.strengthN)) > WORTH_SAYING * weakest.strengthN.value;
   const unbound = places.filter((place) => place.boundN === null).length;
   return (
     <div className="flex flex-col gap-3">
@@ -33,6 +34,7 @@ export function Weakest({ strength }: { strength: RigStrength }) {
               : `That figure is a ${weakest.strengthN.source}, not a test.`}
             {next &&
               ` With it mended the rig would hold ${format.force(next.strengthN.value)}, then the ${next.name} gives.`}
+            {looksHigh && ' As the least of several figures, the true least lies a little lower.'}
           </p>
           <p>
             {weakestByBound

@@ -36,7 +36,7 @@ export function DeepOnCard({
   return null;
 }
 
-type Answered = Depth & { readonly answer: NonNullable<Depth['answer']> };
+type Answered = Pick<Depth, 'rig' | 'question'> & { readonly answer: NonNullable<Depth['answer']> };
 
 function deepOf({ rig, question, answer }: Answered, format: Formatter): DeepOnCard {
   const { lengthsM, speedMS, mostM } = question;

@@ -32,7 +32,7 @@ interface Props {
 
 /** The answer: at which reading to stop, how deep that is, why, and what to do next. */
 export function DepthAnswerCard({ view, depth, goal, speed }: Props) {
-  const { rig, answer } = depth;
+  const { rig, answer, isCurrent } = depth;
   const [notes, setNotes] = useState(false);
   const [atRail, setAtRail] = useState(false);
   const stop = answer?.stop.ok ? answer.stop.value : null;
@@ -59,17 +59,20 @@ export function DepthAnswerCard({ view, depth, goal, speed }: Props) {
           ) : (
             <TooShort answer={answer} />
           )}
+          {answer && !isCurrent && <p className="text-sm text-ink-soft">Working it out for what you typed …</p>}
           {rig.isCurrentOpen && (
             <p className="border-l-4 border-warn bg-warn/10 px-3 py-2 text-sm">
-              The speed is over the ground and the current is not known: half a knot of it moves the depth by a fifth to
-              a third. Say the current, or read the speed through the water.
+              The speed is over the ground and the current is not known. The ± reckons with half a knot of it, one way
+              or the other. Say the current, or read the speed through the water.
             </p>
           )}
           <div className="flex flex-wrap gap-2">
             <Button weight={notes ? 'plain' : 'main'} aria-expanded={notes} onClick={() => setNotes(!notes)}>
               Note a depth that you see
             </Button>
-            {stop && !rig.isDiveOpen && <Button onClick={() => setAtRail(true)}>At the rail</Button>}
+            {stop && stop.status !== 'lifted out' && !rig.isDiveOpen && (
+              <Button onClick={() => setAtRail(true)}>At the rail</Button>
+            )}
           </div>
           {notes && <WaterMarkForm view={view} rig={rig} onNoted={() => setNotes(false)} />}
         </div>
@@ -177,8 +180,8 @@ function Stop({
       <p className={`text-sm text-ink-soft ${isUseless ? 'order-4' : ''}`}>
         A tenth of a knot faster: {format.length(Math.abs(stop.perTenthKnotM))}{' '}
         {stop.perTenthKnotM < 0 ? 'shallower' : 'deeper'}. {format.length(moreM)} more line:{' '}
-        {format.length((stop.perTenFeetM * moreM) / TEN_FEET_M)} deeper. In a turn the inside line sinks, the outside
-        one rises.
+        {format.length((stop.perTenFeetM * moreM) / TEN_FEET_M)} deeper. In a wide turn the inside line sinks, the
+        outside one rises.
       </p>
     </>
   );

@@ -76,11 +76,7 @@ function Towed({ view }: { view: RigView }) {
           isOff: typedSpeed !== null && typedSpeed !== '' && speedMS === null,
         }}
       />
-      {answer && !rig.isDiveOpen && (
-        <>
-          <TowDrawing view={view} depth={depth} answer={answer} />
-        </>
-      )}
+      {answer && !rig.isDiveOpen && <TowDrawing view={view} depth={depth} answer={answer} />}
       <div className="grid items-start gap-4 lg:grid-cols-2">
         <CollapsibleCard id="towed" title="How it is towed" line={towedWords(rig, format)}>
           <TowedForm rig={rig} />

@@ -50,6 +50,12 @@ export function StopBench({
             ? `, ${quartersWords(words.colours)} out`
             : ''}
         </p>
+        {stop.reelInM !== null && (
+          <p role="alert" className="mt-3 text-xl font-semibold text-stop">
+            Deeper than the water: reel in {format.length(stop.reelInM)}.
+          </p>
+        )}
+        {depth.answer?.learned.seen === 0 && <p className="mt-3 text-lg">No depth was seen with it yet.</p>}
         <p className="mt-3 text-lg">
           0.1 kn faster: {format.length(Math.abs(stop.perTenthKnotM))} {stop.perTenthKnotM < 0 ? 'shallower' : 'deeper'}
           .

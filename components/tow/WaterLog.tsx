@@ -19,7 +19,8 @@ const KIND_WORDS = { bottom: 'Bottom', sonar: 'Sounder', strike: 'Strike' } as c
 /** Depths that were seen, strikes, and what each of them teaches. */
 export function WaterLog({ view, rig, answer }: { view: RigView; rig: TowedRig; answer: DepthAnswer | null }) {
   const { record } = useRig();
-  const teaching = new Set(marksThatTeach(record).map(({ id }) => id));
+  const teaching = new Set(rig.marks.map(({ id }) => id));
+  const ofLine = new Set(marksThatTeach(record).map(({ id }) => id));
   const off = new Map(answer?.learned.conflicts.map(({ id, sds }) => [id, sds]));
   const newestFirst = record.waterMarks.toReversed();
   return (
@@ -28,13 +29,20 @@ export function WaterLog({ view, rig, answer }: { view: RigView; rig: TowedRig; 
       {newestFirst.length > 0 && (
         <ul className="flex flex-col">
           {newestFirst.map((mark) => (
-            <Entry key={mark.id} mark={mark} teaches={teaching.has(mark.id)} off={off.get(mark.id)} />
+            <Entry
+              key={mark.id}
+              mark={mark}
+              why={teaching.has(mark.id) ? null : ofLine.has(mark.id) ? BEYOND : whyNot(mark, record.towed?.lure)}
+              off={off.get(mark.id)}
+            />
           ))}
         </ul>
       )}
     </div>
   );
 }
+
+const BEYOND = 'more line was out than may be out now';
 
 function whyNot(mark: WaterMarkRecord, lure: string | undefined): string {
   if (mark.depthM === null) return 'its depth is not known';
@@ -43,7 +51,7 @@ function whyNot(mark: WaterMarkRecord, lure: string | undefined): string {
   return 'line was lost or added since, or nobody has said how it is towed';
 }
 
-function Entry({ mark, teaches, off }: { mark: WaterMarkRecord; teaches: boolean; off: number | undefined }) {
+function Entry({ mark, why, off }: { mark: WaterMarkRecord; why: string | null; off: number | undefined }) {
   const { record } = useRig();
   const { format } = useUnits();
   const { sendNow, state } = useSend();
@@ -69,7 +77,7 @@ function Entry({ mark, teaches, off }: { mark: WaterMarkRecord; teaches: boolean
         {mark.note && `. ${mark.note}`}{' '}
         <span className="text-ink-soft">
           {shortWhenWords(mark.at)}
-          {!teaches && ` · does not tune the depth: ${whyNot(mark, record.towed?.lure)}`}
+          {why !== null && ` · does not tune the depth: ${why}`}
         </span>
         {off !== undefined && (
           <span className="block font-semibold text-warn">

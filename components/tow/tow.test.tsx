@@ -70,6 +70,8 @@ describe('the Depth station', () => {
     shown({ towed });
     fireEvent.change(screen.getByRole('textbox', { name: 'How deep' }), { target: { value: '5' } });
     const answer = card('Where to stop');
+    // Until it is worked out, what stands there is the answer before it, whole.
+    expect(screen.queryByText('on the counter')).toBeNull();
     expect(await answer.findByText('on the counter')).toBeInTheDocument();
     const reading = answer.getByText(/^\d+$/).textContent ?? '';
     fireEvent.click(answer.getByRole('button', { name: 'At the rail' }));

@@ -13,9 +13,12 @@ const STATIONS = 32;
 
 export interface Depth {
   readonly rig: TowedRig;
+  /** What the answer answers. */
   readonly question: DepthQuestion;
   /** The newest answer; null until there is one. While another is worked out, the one before it stands. */
   readonly answer: DepthAnswer | null;
+  /** False while what is asked now is worked out: question and answer are then those before it, and belong together. */
+  readonly isCurrent: boolean;
 }
 
 /** Where the lure of a rig swims, worked out away from the page. */
@@ -44,7 +47,9 @@ export function useDepth(view: RigView, goal: TowGoal | null, speedMS: number | 
       thread.terminate();
     };
   }, [question]);
-  // Of another line nothing is shown.
-  const answer = found?.of.belief === question.belief ? found.answer : null;
-  return { rig, question, answer };
+  // Of another line nothing is shown; of another goal or speed only with that goal and speed beside it.
+  const isOfLine = found?.of.belief === question.belief;
+  return isOfLine
+    ? { rig, question: found.of, answer: found.answer, isCurrent: found.of === question }
+    : { rig, question, answer: null, isCurrent: false };
 }

@@ -11,14 +11,15 @@ interface Folds {
 const KEY = 'folds 1';
 const NOTHING: Folds = { all: false, byHand: {} };
 const listeners = new Set<() => void>();
-/** What is kept where the browser forbids storage: as long as the page lives. */
-let memory: string | null = null;
+/** What storage would not take, full or forbidden: it holds as long as the page lives. */
+let untaken: string | null = null;
 
 function kept(): string | null {
+  if (untaken !== null) return untaken;
   try {
     return window.localStorage.getItem(KEY);
   } catch {
-    return memory;
+    return null;
   }
 }
 
@@ -26,18 +27,19 @@ function read(text: string | null): Folds {
   if (text === null) return NOTHING;
   try {
     const { all, byHand } = JSON.parse(text) as Partial<Folds>;
-    return { all: all === true, byHand: typeof byHand === 'object' ? byHand : {} };
+    return { all: all === true, byHand: typeof byHand === 'object' && byHand !== null ? byHand : {} };
   } catch {
     return NOTHING;
   }
 }
 
 function keep(folds: Folds): void {
-  memory = JSON.stringify(folds);
+  const text = JSON.stringify(folds);
   try {
-    window.localStorage.setItem(KEY, memory);
+    window.localStorage.setItem(KEY, text);
+    untaken = null;
   } catch {
-    // Full or refused: it holds as long as the page.
+    untaken = text;
   }
   for (const listener of listeners) listener();
 }

@@ -16,7 +16,7 @@ export interface StepControl {
 const STEPS = 200_000;
 const GROWTH = { least: 0.2, most: 5, safety: 0.9 } as const;
 /** First step tried (m). */
-export const FIRST_STEP_M = 0.2;
+const FIRST_STEP_M = 0.2;
 
 export const controlOf = (tolerance: number): StepControl => ({ tolerance, stepM: FIRST_STEP_M, offM: 0 });
 

@@ -38,8 +38,6 @@ export interface DepthAnswer {
 
 export interface StopFigures {
   readonly depth: Figure;
-  /** Line by which that ± moves the place to stop (m). */
-  readonly lengthPlusMinusM: number;
   /** What a tenth of a knot more, and ten feet more line, do to the depth (m). */
   readonly perTenthKnotM: number;
   readonly perTenFeetM: number;
@@ -52,7 +50,7 @@ const BESIDE = 0.2;
 const TENTH_KNOT_MS = 0.1 * KNOT_MS;
 export const TEN_FEET_M = 3.048;
 /** Depth that is seen on a sounder or with a touch of bottom, to so much (m), and to that share of itself. */
-export const SEEN_SD = { m: 0.3, share: 0.02 } as const;
+const SEEN_SD = { m: 0.3, share: 0.02 } as const;
 export const seenSdM = (depthM: number): number => Math.hypot(SEEN_SD.m, SEEN_SD.share * depthM);
 
 /** Everything that the station of a towed rig shows, worked out at once. */
@@ -111,10 +109,8 @@ function stopFigures(
   const stepM = Math.max(beyondM, lengthOutM) - shortM;
   const perTenFeetM = stepM > 0 ? ((far - near) / stepM) * TEN_FEET_M : 0;
   const [faster = depthM] = depthWith(belief, speedMS + TENTH_KNOT_MS, [lengthOutM], learned.values);
-  const plusMinus = depth?.plusMinus ?? NaN;
   return {
     depth: depth ?? { value: depthM, plusMinus: NaN, mainlyFrom: null },
-    lengthPlusMinusM: perTenFeetM > 0 ? (plusMinus / perTenFeetM) * TEN_FEET_M : Infinity,
     perTenthKnotM: faster - depthM,
     perTenFeetM,
     reelInM: reelIn(belief, speedMS, learned, { lengthOutM, depthM }),
