@@ -1,4 +1,5 @@
 import type { LoadRecord, RigRecord, StrengthTestRecord } from '../core/record/record';
+import type { WaterMarkRecord } from '../core/record/tow';
 import { loadBasis } from '../core/rig/bases';
 import { knownBy, learnFromLoads, withKnowledge, type BoatEvidence } from '../core/rig/load/learnFromLoads';
 import { planForRig } from '../core/rig/line/planForRig';
@@ -298,3 +299,11 @@ export function pulls(productId: string, peaksN: readonly number[]): StrengthTes
     })),
   };
 }
+
+/** An entry of the water log of the wound rig that teaches, as far as it is not changed: bottom at 8 m with 60 m out. */
+export const waterMark = (over: Partial<WaterMarkRecord> = {}): WaterMarkRecord => ({
+  ...{ id: 'm1', at: '2030-05-04T10:00:00.000Z', loadId: woundRig().load?.id ?? '', kind: 'bottom', reading: null },
+  ...{ laps: null, lengthOutM: 60, depthM: 8, speedMS: 1, lure: 'spoon', side: null, turn: 'straight', note: '' },
+  instrument: 'read by eye',
+  ...over,
+});

@@ -1,10 +1,9 @@
 import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import type { RigRecord } from '@/core/record/record';
-import type { WaterMarkRecord } from '@/core/record/tow';
 import { answerDepth } from '@/core/tow/answerDepth';
 import { USUAL_TOW } from '@/core/rig/tow/towedRig';
 import { RodCard } from '@/components/cards/RodCard';
-import { plannedRig, woundRig } from '../../tests/rigFixture';
+import { plannedRig, waterMark, woundRig } from '../../tests/rigFixture';
 import { renderRig } from '../../tests/renderRig';
 import { DepthStation } from './DepthStation';
 
@@ -27,27 +26,7 @@ afterAll(() => {
 });
 
 const towed = { ...USUAL_TOW };
-const mark = (over: Partial<WaterMarkRecord> = {}): WaterMarkRecord => ({
-  ...{
-    id: 'm1',
-    at: '2030-05-04T10:00:00.000Z',
-    loadId: woundRig().load?.id ?? '',
-    kind: 'bottom',
-    reading: null,
-    laps: null,
-  },
-  ...{
-    lengthOutM: 60,
-    depthM: 8,
-    speedMS: 1,
-    lure: 'spoon',
-    side: null,
-    turn: 'straight',
-    note: '',
-    instrument: 'read by eye',
-  },
-  ...over,
-});
+const mark = waterMark;
 const shown = (over: Partial<RigRecord> = {}) => renderRig({ ...woundRig(), ...over }, <DepthStation />);
 const card = (name: string) => within(screen.getByRole('region', { name }));
 

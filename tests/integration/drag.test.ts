@@ -1,13 +1,9 @@
 import { leverOfRig, presetOf } from '../../core/rig/drag/leverOfRig';
 import { stationStates } from '../../core/rig/stationStates';
 import { planerLookInput } from '../../usecases/drag/dragInput';
-import { finishInput, windingInput } from '../../usecases/load/loadInput';
 import {
   acceptSetting,
-  beginWinding,
   changeReel,
-  finishWinding,
-  noteWinding,
   readRigRecord,
   recordDragPull,
   recordLeverPoint,
@@ -17,7 +13,7 @@ import {
   workPreset,
 } from './acts';
 import { closeDatabase, freshDatabase } from './database';
-import { bench, must, REEL, type Bench } from './gear';
+import { bench, must, REEL, windWhole, type Bench } from './gear';
 
 let b: Bench;
 let loadId: string;
@@ -26,14 +22,7 @@ beforeAll(async () => {
   await freshDatabase();
   b = await bench('Second Thought');
   must(await changeReel(b.boatId, b.reelId, 1, { ...REEL, dragKind: 'lever', dragLimitN: 400 }));
-  loadId = must(
-    await beginWinding(b.boatId, b.rigId, { version: (await record()).version, levelBelowRimM: 0.002 }),
-  ).loadId;
-  for (const segment of (await record()).load?.segments ?? []) {
-    const input = windingInput.parse({ segmentId: segment.segmentId, reading: segment.stopReading });
-    must(await noteWinding(b.boatId, b.rigId, loadId, input));
-  }
-  must(await finishWinding(b.boatId, b.rigId, loadId, finishInput.parse({ version: 1, levelBelowRimM: 0.002 })));
+  loadId = await windWhole(b);
 });
 afterAll(closeDatabase);
 

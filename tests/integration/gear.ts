@@ -1,4 +1,15 @@
-import { createLine, createReel, createRig, makeBoat, saveStack } from './acts';
+import { finishInput, windingInput } from '../../usecases/load/loadInput';
+import {
+  beginWinding,
+  createLine,
+  createReel,
+  createRig,
+  finishWinding,
+  makeBoat,
+  noteWinding,
+  readRigRecord,
+  saveStack,
+} from './acts';
 import { randomUUID } from 'node:crypto';
 import type { ReelFormInput } from '../../usecases/gear/gearInput';
 import type { StackInput } from '../../usecases/load/stackInput';
@@ -75,4 +86,16 @@ export async function bench(boatName: string): Promise<Bench> {
   const stack = { version: 1, segments, joins, fill: null };
   must(await saveStack(boatId, rigId, stack));
   return { boatId, rigId, reelId, lineIds, stack };
+}
+
+/** Winds a bench's rig as it is planned, each segment to its stop reading; gives the load. */
+export async function windWhole({ boatId, rigId }: Bench): Promise<string> {
+  const record = () => readRigRecord(boatId, rigId);
+  const version = (await record())?.version ?? 0;
+  const { loadId } = must(await beginWinding(boatId, rigId, { version, levelBelowRimM: 0.002 }));
+  for (const { segmentId, stopReading } of (await record())?.load?.segments ?? []) {
+    must(await noteWinding(boatId, rigId, loadId, windingInput.parse({ segmentId, reading: stopReading })));
+  }
+  must(await finishWinding(boatId, rigId, loadId, finishInput.parse({ version: 1, levelBelowRimM: 0.002 })));
+  return loadId;
 }

@@ -2,20 +2,10 @@ import { randomUUID } from 'node:crypto';
 import { towedRig, USUAL_TOW } from '../../core/rig/tow/towedRig';
 import { stationStates } from '../../core/rig/stationStates';
 import { rigView } from '../../core/rig/view/rigView';
-import { finishInput, windingInput } from '../../usecases/load/loadInput';
 import { towedInput, waterMarkInput } from '../../usecases/tow/towInput';
-import {
-  beginWinding,
-  changeLength,
-  finishWinding,
-  noteTowed,
-  noteWaterMark,
-  noteWinding,
-  readRigRecord,
-  withdraw,
-} from './acts';
+import { changeLength, noteTowed, noteWaterMark, readRigRecord, withdraw } from './acts';
 import { asOwner, closeDatabase, freshDatabase } from './database';
-import { bench, must, type Bench } from './gear';
+import { bench, must, windWhole, type Bench } from './gear';
 
 let b: Bench;
 let loadId: string;
@@ -34,14 +24,7 @@ const TOWED = {
 beforeAll(async () => {
   await freshDatabase();
   b = await bench('Halyard Lark');
-  loadId = must(
-    await beginWinding(b.boatId, b.rigId, { version: (await record()).version, levelBelowRimM: 0.002 }),
-  ).loadId;
-  for (const segment of (await record()).load?.segments ?? []) {
-    const input = windingInput.parse({ segmentId: segment.segmentId, reading: segment.stopReading });
-    must(await noteWinding(b.boatId, b.rigId, loadId, input));
-  }
-  must(await finishWinding(b.boatId, b.rigId, loadId, finishInput.parse({ version: 1, levelBelowRimM: 0.002 })));
+  loadId = await windWhole(b);
 });
 afterAll(closeDatabase);
 

@@ -1,4 +1,4 @@
-import { woundRig } from '../../../tests/rigFixture';
+import { waterMark, woundRig } from '../../../tests/rigFixture';
 import { answerDepth } from '../../tow/answerDepth';
 import type { WaterMarkRecord } from '../../record/tow';
 import { stationStates } from '../stationStates';
@@ -6,27 +6,7 @@ import { rigView } from '../view/rigView';
 import { marksThatTeach } from './marksThatTeach';
 import { coloursOut, throughWater, towedRig, USUAL_TOW } from './towedRig';
 
-const mark = (over: Partial<WaterMarkRecord> = {}): WaterMarkRecord => ({
-  ...{
-    id: 'm1',
-    at: '2030-05-04T10:00:00.000Z',
-    loadId: woundRig().load?.id ?? '',
-    kind: 'bottom',
-    reading: null,
-    laps: null,
-  },
-  ...{
-    lengthOutM: 60,
-    depthM: 8,
-    speedMS: 1,
-    lure: 'spoon',
-    side: null,
-    turn: 'straight',
-    note: '',
-    instrument: 'read by eye',
-  },
-  ...over,
-});
+const mark = waterMark;
 const viewOf = (over: object = {}) => {
   const view = rigView({ ...woundRig(), ...over });
   if (!view) throw new Error('the fixture has no view');
