@@ -19,6 +19,9 @@ export const MEASUREMENT_NAMES: Readonly<Record<MeasurementKind, string>> = {
   'join-pulls': `${PULLS} pulls of a join`,
   'straight-pull': `${PULLS} pulls straight off the reel`,
   'lever-pull': 'a pull with the lever at its place',
+  'water-mark': 'a depth that is seen',
+  'lure-pull': 'the lure on a scale',
+  'ten-metres': 'ten metres of a line on a scale',
 };
 
 /** One measurement, verb first. */
@@ -55,6 +58,12 @@ export function measurementWords(
       return `pull straight off the reel of ${name}`;
     case 'lever-pull':
       return `pull once more with the lever at that place`;
+    case 'water-mark':
+      return `touch bottom or take a mark with ${atM === null ? 'your usual line' : format.length(atM)} of ${name} out`;
+    case 'lure-pull':
+      return `tow the lure of ${name} on a scale`;
+    case 'ten-metres':
+      return `weigh ten metres of ${name}`;
   }
 }
 
@@ -134,6 +143,22 @@ export function howToMeasure(kind: MeasurementKind, wraps: number): readonly str
         'Lever back to free, then forward to the very place again: the place is part of what is measured.',
         'Through the bent rod, as with a fish; read the moving pull.',
       ];
+    case 'water-mark':
+      return [
+        'Straight on at a steady speed for a minute before you read.',
+        'Let out slowly until the lure ticks the bottom, or shows on the sounder. Read counter and depth at once.',
+        'Then come back the other way and do it again: a current shows as two answers.',
+      ];
+    case 'lure-pull':
+      return [
+        'Tie it to a few metres of thin line on the scale. Hold the scale low, near the water.',
+        'Go as fast as you fish. Watch the scale for half a minute and take the middle, not the jerks.',
+      ];
+    case 'ten-metres':
+      return [
+        'Measure ten metres along the tape, dry. Coil them into a cup.',
+        'Use a scale that shows a tenth of a gram. Set it to zero with the cup on it.',
+      ];
   }
 }
 
@@ -147,6 +172,8 @@ export const MEASURING_CAUTIONS: Readonly<Partial<Record<MeasurementKind, string
   'join-pulls': BREAKS,
   'straight-pull': PULLS_AT_THE_ROD,
   'lever-pull': PULLS_AT_THE_ROD,
+  'water-mark': 'Somebody else steers and looks out. Bottom can hold a hook: be ready to give line.',
+  'lure-pull': 'Somebody else steers. Hand on the scale, never round the line, and clear of the hooks.',
 };
 
 const QUANTITY: Readonly<Record<FigureKind, 'length' | 'smallLength' | 'force' | 'counts' | 'share'>> = {
@@ -157,6 +184,7 @@ const QUANTITY: Readonly<Record<FigureKind, 'length' | 'smallLength' | 'force' |
   target: 'force',
   straight: 'force',
   lever: 'share',
+  depth: 'length',
 };
 
 /** A ± alone, in the unit of its figure. */
@@ -192,6 +220,8 @@ export function figureWords(
       return 'the drag straight off the reel';
     case 'lever':
       return 'the lever’s place on its sweep';
+    case 'depth':
+      return `how deep it swims with ${atM === null ? 'your usual line' : format.length(atM)} out`;
   }
 }
 

@@ -72,12 +72,15 @@ export function CardRows({
   headSize = 2.9,
   boldFrom = 1,
   boldTo = 1,
+  mostSize = 4.2,
 }: {
   heads: readonly string[];
   /** Size of the heads (mm), and the columns that carry the figures. */
   headSize?: number;
   boldFrom?: number;
   boldTo?: number;
+  /** Size of the figures (mm), at the most. */
+  mostSize?: number;
   /** Where each column begins (mm). */
   at: readonly number[];
   rows: readonly CardRow[];
@@ -86,7 +89,7 @@ export function CardRows({
 }) {
   const footTop = FOOT_END - FOOT_STEP * (foot.length - 1);
   const step = Math.min(7, (footTop - TOP - 7) / Math.max(rows.length, 1));
-  const size = Math.min(4.2, step * 0.72);
+  const size = Math.min(mostSize, step * 0.72);
   return (
     <>
       {heads.map((head, index) => (

@@ -29,8 +29,9 @@ import { CardRows, CardSheet } from './CardSheet';
 const HEADS = ['true length out', 'counter', '±', 'mark'] as const;
 const TURN_HEADS = ['true length out', 'turns', '±', 'mark'] as const;
 const COLUMNS = [5, 34, 49, 59] as const;
-/** With depth beside it the marks have less room. */
-const DEEP_COLUMNS = [5, 27, 40, 50, 72] as const;
+/** With depths beside it all is a little smaller, and the marks have less room. */
+const DEEP_COLUMNS = [5, 21, 31, 41, 56, 71, 86] as const;
+const DEEP_SIZE = 3.2;
 
 /** Loaded where a rig is towed. */
 const DeepOnCard = dynamic(() => import('@/components/tow/DeepOnCard').then(({ DeepOnCard: loaded }) => loaded), {
@@ -51,7 +52,7 @@ export function RodCard() {
   const marks = useMemo(() => (view ? cardMarks(view, units.length) : []), [view, units.length]);
   if (!view || marks.length === 0) return <p>A card needs a line: plan or load this rod first.</p>;
   const [length, shows, open, named] = view.counter ? HEADS : TURN_HEADS;
-  const heads = deep ? ['out', shows, open, `deep ${units.length}, ${deep.at}`, named] : [length, shows, open, named];
+  const heads = deep ? ['out', shows, open, ...deep.heads, named] : [length, shows, open, named];
   const isConfirmed = !view.counter || states.count.state === 'done';
   const stale = isConfirmed ? '' : ` Count: ${states.count.state}, ${say(states.count.why)}.`;
   const rows = marks.map((mark) => ({
@@ -60,7 +61,7 @@ export function RodCard() {
       format.length(mark.lengthOutM),
       String(Math.round(mark.reading.value)),
       `±${mark.reading.plusMinus.toFixed(mark.reading.plusMinus < 10 ? 1 : 0)}`,
-      ...(deep ? [deep.with(mark.lengthOutM)] : []),
+      ...(deep ? deep.with(mark.lengthOutM) : []),
       shortMark(mark.kind, mark.name, deep ? DEEP_MARK_LETTERS : MARK_LETTERS),
     ],
   }));
@@ -82,6 +83,7 @@ export function RodCard() {
         <CardRows
           heads={heads}
           at={deep ? DEEP_COLUMNS : COLUMNS}
+          {...(deep ? { mostSize: DEEP_SIZE } : {})}
           rows={rows}
           foot={[
             `${day}. From the hook; ± 95 %.`,
@@ -112,7 +114,7 @@ function cardMarks(view: RigView, unit: string): readonly CountMark[] {
 
 /** Letters that fit beside the figures. */
 const MARK_LETTERS = 27;
-const DEEP_MARK_LETTERS = 19;
+const DEEP_MARK_LETTERS = 11;
 
 /** Letters that a line under the figures has room for. */
 const FOOT_LETTERS = 72;

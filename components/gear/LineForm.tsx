@@ -9,6 +9,7 @@ import { useDraftForm } from '@/components/fields/useDraftForm';
 import { useSend } from '@/components/http/useSend';
 import { Button } from '@/components/ui/Button';
 import { LIMITS } from '@/usecases/limits';
+import { GRAMS_PER_KG_M, TEN_METRES_GRAMS } from './tenMetres';
 import { ThicknessHelp } from './ThicknessHelp';
 
 const SOURCES = ['label', 'measured', 'default'] as const;
@@ -23,10 +24,6 @@ const MAKES: Readonly<Record<(typeof MADE)[number], string>> = {
   hard: 'hard, stiff',
   soft: 'soft, limp',
 };
-
-/** Ten metres are weighed: of one a kitchen scale shows nothing. */
-const GRAMS_PER_KG_M = 10_000;
-const GRAMS = { min: GRAMS_PER_KG_M * LIMITS.massKgPerM.min, max: GRAMS_PER_KG_M * LIMITS.massKgPerM.max };
 
 /** Makes that a material can have. */
 const madeOf = (material: string | null): readonly Construction[] => CONSTRUCTIONS_OF[material ?? ''] ?? [];
@@ -66,7 +63,10 @@ export function LineForm({
     family: words(line?.family),
     colourLengthM: quantity('length', LIMITS.colourLengthM, line?.colourLengthM ?? null),
     colours: words(line?.colours.join(', ')),
-    gramsPer10M: number(GRAMS, line?.massKgPerM == null ? null : Number((GRAMS_PER_KG_M * line.massKgPerM).toFixed(2))),
+    gramsPer10M: number(
+      TEN_METRES_GRAMS,
+      line?.massKgPerM == null ? null : Number((GRAMS_PER_KG_M * line.massKgPerM).toFixed(2)),
+    ),
   });
   const store = (): Promise<void> =>
     form.submit(async ({ colours, construction, gramsPer10M, ...stated }) => {

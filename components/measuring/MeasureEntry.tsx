@@ -1,5 +1,6 @@
 'use client';
 
+import { towedRig } from '@/core/rig/tow/towedRig';
 import { WalkForm } from '@/components/count/WalkForm';
 import { LeverPull } from '@/components/drag/LeverPull';
 import { JoinBreaksInside } from '@/components/joins/JoinBreaksInside';
@@ -7,13 +8,16 @@ import { ReverseFill } from '@/components/load/reel/ReverseFill';
 import { Checkpoint } from '@/components/load/wind/Checkpoint';
 import { useRig } from '@/components/rig/RigProvider';
 import { SessionInside } from '@/components/strength/SessionInside';
+import { WaterMarkForm } from '@/components/tow/WaterMarkForm';
 import type { EntryProps } from '@/components/worth/entry';
 import { DimensionEntry } from './DimensionEntry';
+import { LurePullEntry } from './LurePullEntry';
+import { TenMetresEntry } from './TenMetresEntry';
 import { ThicknessEntry } from './ThicknessEntry';
 
 /** Where a measurement is typed in: the very entry that its station has. */
 export function MeasureEntry({ option, wraps, onDone }: EntryProps) {
-  const { record } = useRig();
+  const { record, view } = useRig();
   const { load } = record;
   switch (option.kind) {
     case 'wraps':
@@ -43,6 +47,12 @@ export function MeasureEntry({ option, wraps, onDone }: EntryProps) {
     }
     case 'lever-pull':
       return load && <LeverPull load={load} />;
+    case 'water-mark':
+      return view && <WaterMarkForm view={view} rig={towedRig(view)} onNoted={onDone} />;
+    case 'lure-pull':
+      return <LurePullEntry onDone={onDone} />;
+    case 'ten-metres':
+      return <TenMetresEntry lineId={option.of} onDone={onDone} />;
     case 'straight-pull':
       return (
         <p>

@@ -1,6 +1,7 @@
 import { act, fireEvent, render, screen, waitFor, within } from '@testing-library/react';
 import type { RigRecord } from '@/core/record/record';
 import type { MeasureOption } from '@/core/worth/measureNext';
+import { USUAL_TOW } from '@/core/rig/tow/towedRig';
 import { known } from '../../tests/believedLoad';
 import { plannedRig, pulls, trial, woundRig } from '../../tests/rigFixture';
 import { renderRig } from '../../tests/renderRig';
@@ -10,6 +11,7 @@ import { LoadStation } from '../load/LoadStation';
 import { StrengthStation } from '../strength/StrengthStation';
 import { Toasts } from '../ui/Toasts';
 import { UnitsProvider } from '../units/UnitsProvider';
+import { MeasureEntry } from './MeasureEntry';
 import { WordsProvider } from '../units/WordsProvider';
 import { BoatNext } from '../worth/BoatNext';
 
@@ -195,5 +197,57 @@ describe('the list of a boat', () => {
       await Promise.resolve();
     });
     expect(sent[0]).toMatchObject({ url: '/api/boats/boat/measuring-minutes', body: { minutes: { level: 3 } } });
+  });
+});
+
+describe('what would narrow a depth', () => {
+  const options = (kind: MeasureOption['kind'], of: string): MeasureOption => ({
+    ...{ kind, of, name: 'Rod', atM: null, minutes: 4, narrows: [], gain: 0.2, gainPerMinute: 0.05 },
+  });
+  const entry = (option: MeasureOption, over: Partial<RigRecord> = {}) => {
+    const onDone = jest.fn();
+    renderRig({ ...woundRig(), ...over }, <MeasureEntry option={option} wraps={0} onDone={onDone} />);
+    return onDone;
+  };
+  const keep = (name: string): Promise<void> =>
+    act(async () => {
+      fireEvent.click(screen.getByRole('button', { name }));
+    });
+
+  it('the lure on a scale is kept with all else that was said of how it is towed', async () => {
+    const onDone = entry(options('lure-pull', 'rig'), { towed: { ...USUAL_TOW, lure: 'deep plug', bottomM: 21 } });
+    await keep('Keep this pull');
+    expect(screen.getByLabelText(/The scale shows/)).toHaveFocus();
+    fireEvent.change(screen.getByLabelText(/The scale shows/), { target: { value: '1.4' } });
+    await keep('Keep this pull');
+    expect(sent[0]?.url).toMatch(/towed/);
+    expect(sent[0]?.body).toMatchObject({ lure: 'deep plug', bottomM: 21, lurePullN: expect.any(Number) as number });
+    expect(onDone).toHaveBeenCalled();
+  });
+
+  it('asks first how a rig is towed of which nobody has said', () => {
+    entry(options('lure-pull', 'rig'));
+    expect(screen.getByText(/Say first how it is towed/)).toBeInTheDocument();
+  });
+
+  it('ten metres on a scale become the weight of a metre', async () => {
+    const [line] = woundRig().products;
+    const onDone = entry(options('ten-metres', line?.id ?? ''));
+    fireEvent.change(screen.getByLabelText('Ten metres of it weigh, g'), { target: { value: '17.2' } });
+    await keep('Keep this weight');
+    expect(sent[0]?.body).toEqual({
+      version: line?.version,
+      read: { way: 'weighed', massKgPerM: expect.closeTo(0.00172, 9) as number },
+    });
+    expect(onDone).toHaveBeenCalled();
+  });
+
+  it('a depth that is seen goes into the water log', async () => {
+    const onDone = entry(options('water-mark', 'rig'));
+    fireEvent.change(screen.getByLabelText(/How deep there/), { target: { value: '8' } });
+    fireEvent.change(screen.getByLabelText('Counter shows'), { target: { value: '142' } });
+    await keep('Note it');
+    expect(sent[0]?.body).toMatchObject({ kind: 'bottom', depthM: 8, reading: 142 });
+    expect(onDone).toHaveBeenCalled();
   });
 });

@@ -3,21 +3,18 @@
 import { useEffect } from 'react';
 import type { RigView } from '@/core/rig/view/rigView';
 import type { Formatter } from '@/words/format';
-import { depthAlong } from './depthsAlong';
+import { DEEP_M, depthAlong } from './depthsAlong';
 import { knots } from './towedWords';
 import { useDepth, type Depth } from './useDepth';
 
-/** What a card says of depth, at the speed that the rig is towed at. */
+/** What a card says of depth: slower, at the speed that the rig is towed at, and faster. */
 export interface DeepOnCard {
-  /** Head of its column, without the unit. */
-  readonly at: string;
-  /** Depth with a length out (m), in the unit of the head; empty where the tip lifts the lure out. */
-  readonly with: (lengthOutM: number) => string;
+  /** Heads of its columns: the speeds. */
+  readonly heads: readonly string[];
+  /** Depths with a length out (m) at each of them, without the unit; empty where the tip lifts the lure out. */
+  readonly with: (lengthOutM: number) => readonly string[];
   readonly foot: readonly string[];
 }
-
-/** Under this nothing is deep: the tip holds the lure at the surface (m). */
-const DEEP_M = 0.05;
 
 /** Works the depth of a towed rig out beside its card, and tells it when it is there; draws nothing. */
 export function DeepOnCard({
@@ -42,15 +39,19 @@ function deepOf({ rig, question, answer }: Answered, format: Formatter): DeepOnC
   const { lengthsM, speedMS, mostM } = question;
   const stop = answer.stop.ok ? answer.stop.value : null;
   const { seen } = answer.learned;
+  const [slower, faster] = answer.beside;
+  const speeds = [slower, { speedMS, along: answer.along }, faster].filter((each) => each !== undefined);
   return {
-    at: knots(speedMS),
-    with: (lengthOutM) => {
-      const here = lengthOutM <= mostM ? depthAlong(lengthsM, answer.along, lengthOutM) : null;
-      // Its unit stands in the head of the column.
-      return here && here.value >= DEEP_M ? format.length(here.value, here.plusMinus).replace(/ \D+$/, '') : '';
-    },
+    heads: speeds.map((each) => knots(each.speedMS)),
+    with: (lengthOutM) =>
+      speeds.map(({ along }) => {
+        const deep = lengthOutM <= mostM ? depthAlong(lengthsM, along, lengthOutM) : null;
+        if (!deep || deep.value < DEEP_M) return '';
+        // Its unit stands in the foot.
+        return format.length(deep.value, deep.plusMinus).replace(/ \D+$/, '').replace(' ± ', '±');
+      }),
     foot: [
-      `Deep with ${rig.towed.lure} at ${knots(speedMS)} through the water, ${seen === 0 ? 'by physics alone: no depth was seen yet' : `tuned to ${seen} seen`}.`,
+      `Under the knots: how deep, in ${format.units.length}, with ${rig.towed.lure}; through the water, ${seen === 0 ? 'by physics alone: no depth was seen yet' : `tuned to ${seen} seen`}.`,
       ...(stop
         ? [
             `With ${format.length(stop.lengthOutM)} out, 0.1 kn faster is ${format.length(Math.abs(stop.perTenthKnotM))} ${stop.perTenthKnotM < 0 ? 'shallower' : 'deeper'}.`,

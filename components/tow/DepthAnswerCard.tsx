@@ -1,6 +1,8 @@
 'use client';
 
+import dynamic from 'next/dynamic';
 import { useState } from 'react';
+import { isUseless as isUselessFigure } from '@/core/worth/enough';
 import type { RigView } from '@/core/rig/view/rigView';
 import { TEN_FEET_M, type DepthAnswer, type StopFigures } from '@/core/tow/answerDepth';
 import type { LineOut } from '@/core/tow/lineOutFor';
@@ -16,8 +18,11 @@ import type { Depth } from './useDepth';
 import { useStopWords } from './useStopWords';
 import { WaterMarkForm } from './WaterMarkForm';
 
-/** A ± beyond this share of the depth makes it useless: the mark that would narrow it stands before it (common practice, no source). */
-const USELESS = 0.5;
+/** What would narrow it is weighed when the page stands: the answer does not wait for it. */
+const NarrowDepth = dynamic(() => import('./NarrowDepth').then(({ NarrowDepth: loaded }) => loaded), {
+  ssr: false,
+  loading: () => <p className="text-sm text-ink-soft">Weighing what to measure next …</p>,
+});
 
 interface Props {
   readonly view: RigView;
@@ -126,9 +131,8 @@ function Stop({
   const words = useStopWords(view, stop.lengthOutM);
   const { value, plusMinus, mainlyFrom } = stop.depth;
   const { seen } = answer.learned;
-  const isUseless = plusMinus > USELESS * value;
+  const isUseless = isUselessFigure('depth', value, plusMinus);
   const isGoal = depth.question.goal !== null;
-  const narrows = answer.next !== null && answer.next.plusMinusAfter < 0.9 * plusMinus;
   if (stop.status === 'lifted out')
     return (
       <p className="text-lg font-semibold">
@@ -171,12 +175,9 @@ function Stop({
       {stop.status === 'lies on the surface' && (
         <p>The line floats: part of it lies on the surface before the tip lifts it.</p>
       )}
-      {narrows && answer.next && (
-        <p className={isUseless ? 'order-1 text-lg font-semibold' : 'font-semibold'}>
-          Next: touch bottom, or take a mark on the sounder, with {format.length(answer.next.lengthOutM)} out. The ±
-          falls to about {format.length(answer.next.plusMinusAfter)}.
-        </p>
-      )}
+      <div className={isUseless ? 'order-1 text-lg font-semibold' : ''}>
+        <NarrowDepth view={view} narrow={answer.narrow} />
+      </div>
       <p className={`text-sm text-ink-soft ${isUseless ? 'order-4' : ''}`}>
         A tenth of a knot faster: {format.length(Math.abs(stop.perTenthKnotM))}{' '}
         {stop.perTenthKnotM < 0 ? 'shallower' : 'deeper'}. {format.length(moreM)} more line:{' '}

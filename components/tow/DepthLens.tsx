@@ -1,6 +1,7 @@
 'use client';
 
 import { useMemo } from 'react';
+import type { Figure } from '@/core/provenance/figure';
 import type { RigView } from '@/core/rig/view/rigView';
 import type { DepthAnswer } from '@/core/tow/answerDepth';
 import { fromSi } from '@/core/units/units';
@@ -17,9 +18,9 @@ export function DepthLens({ view, depth, answer }: { view: RigView; depth: Depth
     const shown = (depthM: number): number => -fromSi('length', depthM, units.length);
     const start = { lengthM: 0, value: 0 };
     const [slower, faster] = answer.beside;
-    const plain = (name: string, look: string, depthsM: readonly number[]): LensCurve => ({
+    const plain = (name: string, look: string, along: readonly Figure[]): LensCurve => ({
       ...{ name, look, dashed: true },
-      points: [start, ...lengthsM.map((lengthM, index) => ({ lengthM, value: shown(depthsM[index] ?? 0) }))],
+      points: [start, ...lengthsM.map((lengthM, index) => ({ lengthM, value: shown(along[index]?.value ?? 0) }))],
     });
     return [
       {
@@ -34,8 +35,8 @@ export function DepthLens({ view, depth, answer }: { view: RigView; depth: Depth
           })),
         ],
       },
-      ...(slower ? [plain(`at ${knots(slower.speedMS)}`, 'stroke-go text-go', slower.depthsM)] : []),
-      ...(faster ? [plain(`at ${knots(faster.speedMS)}`, 'stroke-warn text-warn', faster.depthsM)] : []),
+      ...(slower ? [plain(`at ${knots(slower.speedMS)}`, 'stroke-go text-go', slower.along)] : []),
+      ...(faster ? [plain(`at ${knots(faster.speedMS)}`, 'stroke-warn text-warn', faster.along)] : []),
     ];
   }, [answer, lengthsM, speedMS, units.length]);
   const last = answer.along.at(-1);

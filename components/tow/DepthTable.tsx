@@ -6,7 +6,7 @@ import type { RigView } from '@/core/rig/view/rigView';
 import type { DepthAnswer } from '@/core/tow/answerDepth';
 import { roundLengths } from '@/components/drag/BackOffCard';
 import { useUnits } from '@/components/units/UnitsProvider';
-import { depthAlong, plainAlong } from './depthsAlong';
+import { DEEP_M, depthAlong } from './depthsAlong';
 import { knots } from './towedWords';
 import type { Depth } from './useDepth';
 
@@ -21,9 +21,9 @@ export function useDepthRows(view: RigView, depth: Depth, answer: DepthAnswer) {
       .flatMap((mark) => {
         const here = depthAlong(lengthsM, answer.along, mark.lengthOutM);
         if (!here) return [];
-        const beside = [slower, faster].map((each) => each && plainAlong(lengthsM, each.depthsM, mark.lengthOutM));
+        const beside = [slower, faster].map((each) => each && depthAlong(lengthsM, each.along, mark.lengthOutM));
         const name = mark.kind === 'length' ? format.length(mark.lengthOutM) : mark.name;
-        return [{ ...mark, name, here, slowerM: beside[0] ?? null, fasterM: beside[1] ?? null }];
+        return [{ ...mark, name, here, slower: beside[0] ?? null, faster: beside[1] ?? null }];
       });
   }, [view, answer, lengthsM, mostM, units.length, format]);
 }
@@ -49,11 +49,11 @@ export function DepthTable({ view, depth, answer }: { view: RigView; depth: Dept
           <tr key={`${row.kind} ${row.name} ${row.lengthOutM}`} className="border-b border-edge">
             <td className="py-1 pr-3">{row.name}</td>
             <td className="figures py-1 pr-3">{format.counts(row.reading.value, row.reading.plusMinus)}</td>
-            <td className="figures py-1 pr-3">
-              {row.here.value >= 0.05 ? format.length(row.here.value, row.here.plusMinus) : 'lifted out'}
-            </td>
-            <td className="figures py-1 pr-3">{row.slowerM !== null && format.length(row.slowerM)}</td>
-            <td className="figures py-1">{row.fasterM !== null && format.length(row.fasterM)}</td>
+            {[row.here, row.slower, row.faster].map((deep, column) => (
+              <td key={column} className="figures py-1 pr-3">
+                {deep && (deep.value >= DEEP_M ? format.length(deep.value, deep.plusMinus) : 'lifted out')}
+              </td>
+            ))}
           </tr>
         ))}
       </tbody>

@@ -1,6 +1,9 @@
 import { bisector } from 'd3-array';
 import type { Figure } from '@/core/provenance/figure';
 
+/** Under this nothing is deep: the tip holds the lure at the surface (m). */
+export const DEEP_M = 0.05;
+
 /** A figure between the lengths that it was worked out at: straight between them, from nothing with no line out. */
 export function depthAlong(lengthsM: readonly number[], along: readonly Figure[], lengthM: number): Figure | null {
   const after = bisector((each: number) => each).left(lengthsM, lengthM);
@@ -14,10 +17,4 @@ export function depthAlong(lengthsM: readonly number[], along: readonly Figure[]
     plusMinus: between(from?.plusMinus ?? 0, to.plusMinus),
     mainlyFrom: to.mainlyFrom,
   };
-}
-
-/** The same of plain depths. */
-export function plainAlong(lengthsM: readonly number[], depthsM: readonly number[], lengthM: number): number | null {
-  const figures = depthsM.map((value) => ({ value, plusMinus: 0, mainlyFrom: null }));
-  return depthAlong(lengthsM, figures, lengthM)?.value ?? null;
 }

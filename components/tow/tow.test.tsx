@@ -41,7 +41,9 @@ describe('the Depth station', () => {
     const answer = card('How deep it swims');
     expect(await answer.findByText(/^[\d.]+ ± [\d.]+ m$/)).toBeInTheDocument();
     expect(answer.getByText(/No depth was seen with it yet; the ± comes mostly from/)).toBeInTheDocument();
-    expect(answer.getByText(/Next: touch bottom, or take a mark on the sounder, with/)).toBeInTheDocument();
+    expect(await answer.findByText(/touch bottom or take a mark with .* out, 5 min/)).toBeInTheDocument();
+    fireEvent.click(answer.getByRole('button', { name: /Other ways/ }));
+    expect(answer.getAllByRole('button', { name: 'Measure it', hidden: true }).length).toBeGreaterThan(1);
     expect(answer.getByText(/, a default/)).toBeInTheDocument();
   });
 
@@ -144,11 +146,23 @@ describe('the Depth station', () => {
 });
 
 describe('the card of a rod that is towed', () => {
-  it('has the depth beside the reading, and says what it rests on', async () => {
+  it('has the depth at three speeds beside the reading, and says what it rests on', async () => {
     renderRig({ ...woundRig(), towed }, <RodCard />);
     const sheet = await screen.findByRole('img', { name: /^Card of/ });
-    await waitFor(() => expect(sheet.textContent).toMatch(/deep m, 1\.9 kn/));
-    expect(sheet.textContent).toMatch(/by physics alone: no depth\s*was seen yet/);
+    await waitFor(() => expect(sheet.textContent).toMatch(/1\.6 kn1\.9 kn2\.3 kn/));
+    // Deepest slowly, and each with its ±.
+    const rows = [...sheet.querySelectorAll('g')].map((row) =>
+      [...row.querySelectorAll('text')].map((cell) => cell.textContent),
+    );
+    const deep =
+      rows
+        .at(-2)
+        ?.slice(3, 6)
+        .map((cell) => Number(/^([\d.]+)±[\d.]+$/.exec(cell)?.[1])) ?? [];
+    expect(deep).toHaveLength(3);
+    expect(deep).toEqual(deep.toSorted((a, b) => b - a));
+    expect(sheet.textContent).toMatch(/Under the knots: how deep, in m, with spoon/);
+    expect(sheet.textContent).toMatch(/by\s*physics alone: no depth\s*was seen yet/);
     expect(sheet.textContent).toMatch(/0\.1 kn faster is [\d.]+ m shallower/);
   });
 });

@@ -29,8 +29,18 @@ export function useDepth(view: RigView, goal: TowGoal | null, speedMS: number | 
     const { belief, marks, rangeM, mostM } = rig;
     const lengthsM = Array.from({ length: STATIONS }, (_, index) => (mostM * (index + 1)) / STATIONS);
     const asked = key === null ? null : (JSON.parse(key) as TowGoal);
-    return { belief, marks, speedMS: speedMS ?? rig.speedMS, lengthsM, goal: asked, usualM: rangeM.toM, mostM };
-  }, [rig, key, speedMS]);
+    const { id, name } = view.record;
+    return {
+      rig: { id, name },
+      belief,
+      marks,
+      speedMS: speedMS ?? rig.speedMS,
+      lengthsM,
+      goal: asked,
+      usualM: rangeM.toM,
+      mostM,
+    };
+  }, [view, rig, key, speedMS]);
   const [found, setFound] = useState<{ of: DepthQuestion; answer: DepthAnswer } | null>(null);
   useEffect(() => {
     if (typeof Worker === 'undefined') return;

@@ -24,6 +24,7 @@ const STATION_OF: Readonly<Record<FigureKind, Station>> = {
   target: 'drag',
   straight: 'drag',
   lever: 'drag',
+  depth: 'depth',
 };
 
 const minutesWords = (minutes: number): string => `${Math.round(10 * minutes) / 10} min`;

@@ -2,7 +2,7 @@
 
 import { Dialog } from 'radix-ui';
 import { useContext } from 'react';
-import type { RigFigure } from '@/core/rig/worth/figuresOfRig';
+import type { RigFigure } from '@/core/rig/worth/rigFigure';
 import { productOf } from '@/core/rig/line/planForRig';
 import { wrapsFor } from '@/core/worth/measurement';
 import type { MeasureOption } from '@/core/worth/measureNext';

@@ -2,7 +2,8 @@
 
 import { useMemo, useState } from 'react';
 import { useSearchParams } from 'next/navigation';
-import { figuresOfRig, type RigFigure } from '@/core/rig/worth/figuresOfRig';
+import { figuresOfRig } from '@/core/rig/worth/figuresOfRig';
+import type { RigFigure } from '@/core/rig/worth/rigFigure';
 import type { FigureKind } from '@/core/worth/enough';
 import { keyOf } from '@/core/worth/measurement';
 import { minutesFor } from '@/core/worth/minutes';
@@ -27,11 +28,11 @@ export function MeasureNextInside({ kinds }: { kinds: readonly FigureKind[] }) {
       </p>
     );
   }
-  return <Figures figures={figures} />;
+  return <MeasureFigures figures={figures} />;
 }
 
-/** Figures side by side, and the one measurement that was begun. */
-function Figures({ figures }: { figures: readonly RigFigure[] }) {
+/** Figures side by side with what would narrow each, and the one measurement that was begun. */
+export function MeasureFigures({ figures }: { figures: readonly RigFigure[] }) {
   const { record } = useRig();
   const meant = useSearchParams().get('measure');
   const weighed = useMemo(() => {

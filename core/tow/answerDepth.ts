@@ -2,13 +2,16 @@ import type { Figure } from '../provenance/figure';
 import type { Failure } from '../result';
 import { KNOT_MS } from '../units/units';
 import type { DepthBelief } from './depthBelief';
-import { depthFigures, worthOfMark, type MarkWorth } from './depthFigures';
+import { depthFigures } from './depthFigures';
+import { depthToNarrow, type DepthToNarrow } from './depthToNarrow';
 import { depthWith, learnDepth, type LearnedDepth, type SeenDepth } from './learnDepth';
 import type { TowGoal } from './lineForDepth';
 import { lineOutFor, type LineOut } from './lineOutFor';
 
 /** What is asked of a rig in tow. */
 export interface DepthQuestion {
+  /** Whose depth it is. */
+  readonly rig: { readonly id: string; readonly name: string };
   readonly belief: DepthBelief;
   readonly marks: readonly SeenDepth[];
   /** Through the water, as it is read (m/s). */
@@ -29,11 +32,11 @@ export interface DepthAnswer {
   /** The same without its marks: what the line's own physics say. */
   readonly unlearned: Figure;
   /** Depth at each of the lengths a little slower and a little faster. */
-  readonly beside: readonly { readonly speedMS: number; readonly depthsM: readonly number[] }[];
+  readonly beside: readonly { readonly speedMS: number; readonly along: readonly Figure[] }[];
   /** What to let out, and where that brings the lure; or why no line does. */
   readonly stop: { readonly ok: true; readonly value: LineOut & StopFigures } | Failure<'line-too-short'>;
-  /** The mark that would narrow it most. */
-  readonly next: MarkWorth | null;
+  /** The depth with that let out, or with all of it, and what would narrow it. */
+  readonly narrow: DepthToNarrow;
 }
 
 export interface StopFigures {
@@ -49,9 +52,6 @@ export interface StopFigures {
 const BESIDE = 0.2;
 const TENTH_KNOT_MS = 0.1 * KNOT_MS;
 export const TEN_FEET_M = 3.048;
-/** Depth that is seen on a sounder or with a touch of bottom, to so much (m), and to that share of itself. */
-const SEEN_SD = { m: 0.3, share: 0.02 } as const;
-export const seenSdM = (depthM: number): number => Math.hypot(SEEN_SD.m, SEEN_SD.share * depthM);
 
 /** Everything that the station of a towed rig shows, worked out at once. */
 export function answerDepth(question: DepthQuestion): DepthAnswer {
@@ -61,24 +61,16 @@ export function answerDepth(question: DepthQuestion): DepthAnswer {
   const along = depthFigures(belief, learned, speedMS, lengthsM);
   const beside = [1 - BESIDE, 1 + BESIDE].map((share) => ({
     speedMS: share * speedMS,
-    depthsM: depthWith(belief, share * speedMS, lengthsM, values),
+    along: depthFigures(belief, learned, share * speedMS, lengthsM),
   }));
   const found = goal
     ? lineOutFor(belief, values, speedMS, goal, mostM)
     : lineOutFor(belief, values, speedMS, { depthM: depthWith(belief, speedMS, [usualM], values)[0] ?? 0 }, usualM);
   const atM = found.ok ? found.value.lengthOutM : mostM;
   const [unlearned] = depthFigures(belief, learnDepth(belief, []), speedMS, [atM]);
-  const worth = worthOfMark(
-    belief,
-    learned,
-    speedMS,
-    atM,
-    [0.5 * atM, 0.75 * atM, atM].filter((each) => each > 0),
-    seenSdM,
-  );
-  const next = worth.toSorted((a, b) => a.plusMinusAfter - b.plusMinusAfter)[0] ?? null;
+  const narrow = depthToNarrow(belief, learned, question.rig, speedMS, atM);
   return {
-    ...{ learned, along, beside, next },
+    ...{ learned, along, beside, narrow },
     unlearned: unlearned ?? { value: NaN, plusMinus: NaN, mainlyFrom: null },
     stop: found.ok ? { ok: true, value: { ...found.value, ...stopFigures(question, learned, found.value) } } : found,
   };

@@ -13,6 +13,8 @@ export interface BelievedLine {
   readonly name: string;
   readonly lengthM: number;
   readonly diameterM: Known;
+  /** Gives way under the jaws of a caliper: it is wrapped. */
+  readonly isSoft: boolean;
   readonly sinks: SinksBy;
 }
 
@@ -41,7 +43,7 @@ export interface DepthUnknown {
  */
 const DRAG_FACTOR = { ln: Math.log(1.1), sd: 0.2 } as const;
 /** SD of the logarithm of a lure's pull where a scale has shown it. */
-const PULLED_LN_SD = 0.12;
+export const PULLED_LN_SD = 0.12;
 
 /** What is open of a depth: the drag across the line, the lure, the speed, then each line's weight and each one's thickness. */
 export function depthUnknowns({ lines }: DepthBelief): readonly DepthUnknown[] {
@@ -55,8 +57,15 @@ export function depthUnknowns({ lines }: DepthBelief): readonly DepthUnknown[] {
   ];
 }
 
-const linesOnce = (lines: readonly BelievedLine[]): readonly BelievedLine[] =>
+export const linesOnce = (lines: readonly BelievedLine[]): readonly BelievedLine[] =>
   lines.filter((line, index) => lines.findIndex(({ key }) => key === line.key) === index);
+
+/** Where the lure's pull stands among the unknowns. */
+export const LURE_UNKNOWN = 1;
+
+/** SD of the logarithm of the lure's pull: by its kind, or as a scale has shown it. */
+export const pullLnSd = ({ lure, lurePull }: Pick<DepthBelief, 'lure' | 'lurePull'>): number =>
+  lurePull === null ? LURES[lure].lnSd : PULLED_LN_SD;
 
 /** True where the lure's dive is not known before it is learned. */
 export const diveIsOpen = ({ lure }: Pick<DepthBelief, 'lure'>): boolean => LURES[lure].diveAreaM2 === null;
@@ -77,7 +86,7 @@ export function towOf(belief: DepthBelief, readMS: number, unknowns: readonly nu
   const of = LURES[lure];
   const pressurePa = 0.5 * water.densityKgM3 * speedMS ** 2;
   const pulledM2 = lurePull && lurePull.dragN / (0.5 * water.densityKgM3 * lurePull.speedMS ** 2);
-  const lnSd = pulledM2 === null ? of.lnSd : PULLED_LN_SD;
+  const lnSd = pullLnSd(belief);
   const dragAreaM2 = (pulledM2 ?? of.dragAreaM2) * Math.exp(lnSd * pull);
   const diveAreaM2 =
     of.diveAreaM2 === null

@@ -1,4 +1,5 @@
-import { FOLLOW_TOLERANCE, followLengths } from './followLengths';
+import { FOLLOW_TOLERANCE } from './followLengths';
+import { leavesFor } from './leavesOver';
 import { lengthOfPieces, sectionsOf, type Tow } from './towStack';
 import { underWater } from './underWater';
 
@@ -28,10 +29,7 @@ export function depthMap(
       throw new RangeError('depthMap: more line than there is');
     const run = underWater(tow, sectionsOf(tow), FOLLOW_TOLERANCE);
     const row = new Float64Array(lengthsM.length).fill(NaN);
-    if (run.end === 'slack') return row;
-    const follow = followLengths(tow, run);
-    lengthsM.forEach((lengthM, index) => {
-      const immersedM = follow(lengthM);
+    leavesFor(tow, run, lengthsM).forEach((immersedM, index) => {
       if (immersedM !== null) row[index] = Math.max(run.at(immersedM).zM, 0);
     });
     return row;

@@ -4,7 +4,7 @@ import type { Tow } from './towStack';
 import type { UnderWater } from './underWater';
 
 /** Depths that are drawn, read to a tenth of a metre or fitted to touches: a millimetre is enough. */
-export const FOLLOW_TOLERANCE = 1e-5;
+export const FOLLOW_TOLERANCE = 2e-6;
 
 /** Line that may be missing at the tip before a last correction (m): what that leaves is some hundredths of a millimetre of depth. */
 const NEAR_M = 5e-4;

@@ -1,30 +1,10 @@
-import { depthFigures, worthOfMark } from './depthFigures';
+import { depthFigures } from './depthFigures';
 import { depthUnknowns, towOf, type DepthBelief } from './depthBelief';
 import { depthWith, learnDepth, type SeenDepth } from './learnDepth';
-import { waterOf } from './medium';
+import { belief, seen, TRUE, WHOLE_M } from '../../tests/towBelief';
 import { sinksBy, weightOf } from './sinking';
 import { towProfile } from './towProfile';
 
-const SEA = waterOf('salt', 12);
-const known = (value: number, share: number) => ({ value, sd: share * value, source: 'label' }) as const;
-
-const belief = (over: Partial<DepthBelief> = {}): DepthBelief => ({
-  lines: [
-    { key: 'l', name: 'Leader', lengthM: 6, diameterM: known(0.00035, 0.03), sinks: sinksBy('fluorocarbon', null) },
-    { key: 'p', name: 'Lead core', lengthM: 45, diameterM: known(0.00082, 0.05), sinks: sinksBy('lead core', null) },
-    { key: 'b', name: 'Braid', lengthM: 60, diameterM: known(0.00028, 0.06), sinks: sinksBy('braid', null) },
-  ],
-  ...{ lure: 'spoon', lurePull: null, water: SEA, tipHeightM: 1.2, bottomM: null, speedShareSd: 0.04 },
-  ...over,
-});
-
-const WHOLE_M = 100;
-/** A rig that truly is so many SDs off what is believed of it. */
-const TRUE = [0.8, -1, 0, 0, 0.9, 0, 0, 0, 0];
-const seen = (id: string, lengthOutM: number, speedMS: number, offM = 0): SeenDepth => ({
-  ...{ id, lengthOutM, lengthSdM: 0.2, speedMS, depthSdM: 0.3 },
-  depthM: (depthWith(belief(), speedMS, [lengthOutM], TRUE)[0] ?? NaN) + offM,
-});
 const at = (marks: readonly SeenDepth[]) => depthFigures(belief(), learnDepth(belief(), marks), 1, [WHOLE_M])[0];
 
 describe('a depth before anything is seen', () => {
@@ -72,16 +52,6 @@ describe('touches of bottom', () => {
     const truth = depthWith(belief(), 1, [WHOLE_M], TRUE)[0] ?? NaN;
     const depth = depthFigures(belief(), bad, 1, [WHOLE_M])[0];
     expect(Math.abs((depth?.value ?? NaN) - truth)).toBeLessThan(0.1 * truth);
-  });
-
-  test('the next one is worth what it turns out to be worth', () => {
-    const learned = learnDepth(belief(), []);
-    const sd = () => 0.3;
-    const [near, far] = worthOfMark(belief(), learned, 1, WHOLE_M, [15, 95], sd);
-    expect(far?.plusMinusAfter).toBeLessThan(near?.plusMinusAfter ?? 0);
-    const then = at([{ ...seen('a', 95, 1), lengthSdM: 0 }]);
-    expect((then?.plusMinus ?? NaN) / (far?.plusMinusAfter ?? NaN)).toBeGreaterThan(0.8);
-    expect((then?.plusMinus ?? NaN) / (far?.plusMinusAfter ?? NaN)).toBeLessThan(1.25);
   });
 });
 

@@ -1,6 +1,8 @@
 import { fitToEvidence } from '../numerics/fitToEvidence';
+import { withTails } from '../worth/belief';
 import { depthUnknowns, towOf, type DepthBelief } from './depthBelief';
 import { FOLLOW_TOLERANCE, followLengths, type LeftNear } from './followLengths';
+import { leavesFor } from './leavesOver';
 import { sectionsOf } from './towStack';
 import { underWater } from './underWater';
 
@@ -47,25 +49,22 @@ export function depthWith(
   lengthsM: readonly number[],
   unknowns: readonly number[],
 ): readonly number[] {
-  return leavesWith(belief, speedMS, lengthsM, unknowns, null).map((leaves) => leaves?.depthM ?? 0);
-}
-
-/** The same, with where the line leaves the water; null where the tip lifts the lure out. */
-function leavesWith(
-  belief: DepthBelief,
-  speedMS: number,
-  lengthsM: readonly number[],
-  unknowns: readonly number[],
-  beside: LeftNear | null,
-): readonly ((LeftNear & { readonly depthM: number }) | null)[] {
   const tow = towOf(belief, speedMS, unknowns);
   const run = underWater(tow, sectionsOf(tow), FOLLOW_TOLERANCE);
-  if (run.end === 'slack') return lengthsM.map(() => null);
-  const follow = followLengths(tow, run, beside);
-  return lengthsM.map((lengthM) => {
-    const immersedM = follow(lengthM);
-    return immersedM === null ? null : { lengthM, immersedM, depthM: Math.max(run.at(immersedM).zM, 0) };
-  });
+  return leavesFor(tow, run, lengthsM).map((immersedM) => (immersedM === null ? 0 : Math.max(run.at(immersedM).zM, 0)));
+}
+
+/** Where one length leaves the water and how deep that is, sought from where a tow nearly like it did; null where the tip lifts the lure out. */
+function leavesWith(
+  belief: DepthBelief,
+  { speedMS, lengthOutM }: SeenDepth,
+  unknowns: readonly number[],
+  beside: LeftNear | null,
+): (LeftNear & { readonly depthM: number }) | null {
+  const tow = towOf(belief, speedMS, unknowns);
+  const run = underWater(tow, sectionsOf(tow), FOLLOW_TOLERANCE);
+  const immersedM = run.end === 'slack' ? null : followLengths(tow, run, beside)(lengthOutM);
+  return immersedM === null ? null : { lengthM: lengthOutM, immersedM, depthM: Math.max(run.at(immersedM).zM, 0) };
 }
 
 /** What a seen depth is off by against the line's own (m): the eye's, the reading's, and that of the speed at that moment. */
@@ -73,6 +72,13 @@ export function markSdM({ depthM, depthSdM, lengthOutM, lengthSdM }: Omit<SeenDe
   const bySpeed = DEPTH_BY_SPEED * SPEED_READ_SHARE * depthM;
   return Math.hypot(depthSdM, bySpeed, (depthM / Math.max(lengthOutM, 1)) * lengthSdM);
 }
+
+/** Variance of a mark's errors with what their tails cost (m²). */
+export const markNoise = (mark: Omit<SeenDepth, 'id' | 'speedMS'>): number => withTails(markSdM(mark) ** 2, TAILS);
+
+/** Depth that is seen on a sounder or with a touch of bottom, to so much (m), and to that share of itself. */
+const SEEN_SD = { m: 0.3, share: 0.02 } as const;
+export const seenSdM = (depthM: number): number => Math.hypot(SEEN_SD.m, SEEN_SD.share * depthM);
 
 /**
  * Tunes what is open of a rig's depth to depths that were seen with it: the drag across the line, the lure's pull, the speed's own error, each
@@ -93,8 +99,8 @@ export function learnDepth(belief: DepthBelief, marks: readonly SeenDepth[]): Le
       tails: TAILS,
     })),
     (unknowns) =>
-      marks.map(({ speedMS, lengthOutM }, index) => {
-        const [leaves = null] = leavesWith(belief, speedMS, [lengthOutM], unknowns, left[index] ?? null);
+      marks.map((mark, index) => {
+        const leaves = leavesWith(belief, mark, unknowns, left[index] ?? null);
         if (leaves) left[index] = leaves;
         return leaves?.depthM ?? 0;
       }),

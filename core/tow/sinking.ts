@@ -6,7 +6,7 @@ const GRAVITY_MS2 = toSi('force', 1, 'kg');
 
 /** What tells how a line sinks: a metre of it on a scale, dry, or the density of its material. */
 export type SinksBy =
-  | { readonly by: 'density'; readonly densityKgM3: Known }
+  | { readonly by: 'density'; readonly densityKgM3: Known; readonly solidKgM3: number | null }
   | { readonly by: 'weighed'; readonly massKgPerM: Known; readonly solidKgM3: number };
 
 /** SD of a weighed length of line, as a share (kitchen scale and tape; common practice, no source). */
@@ -20,9 +20,18 @@ const WEIGHED_SHARE_SD = 0.03;
  */
 export function sinksBy(material: Material, massKgPerM: number | null): SinksBy {
   const { densityKgM3, solidKgM3 } = MATERIAL[material];
-  if (massKgPerM === null || solidKgM3 === null) return { by: 'density', densityKgM3 };
+  if (massKgPerM === null || solidKgM3 === null) return { by: 'density', densityKgM3, solidKgM3 };
   const sd = WEIGHED_SHARE_SD * massKgPerM;
   return { by: 'weighed', massKgPerM: { value: massKgPerM, sd, source: 'measured' }, solidKgM3 };
+}
+
+/**
+ * What a metre's weight in water would be off by (N/m, SD) once ten metres of it have been weighed; null where that tells nothing, or was
+ * done.
+ */
+export function weighedSdNPerM(sinks: SinksBy, diameterM: number, waterKgM3: number): number | null {
+  if (sinks.by === 'weighed' || sinks.solidKgM3 === null) return null;
+  return WEIGHED_SHARE_SD * Math.abs(weightOf(sinks, diameterM, waterKgM3).submergedWeightNPerM);
 }
 
 /**

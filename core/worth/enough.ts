@@ -2,7 +2,7 @@ import { ERRORS } from '../measurement/errors';
 import { PLUS_MINUS_SDS } from '../numerics/propagate';
 
 /** Figures that people act by. */
-export type FigureKind = 'length' | 'level' | 'counter' | 'strength' | 'target' | 'straight' | 'lever';
+export type FigureKind = 'length' | 'level' | 'counter' | 'strength' | 'target' | 'straight' | 'lever' | 'depth';
 
 /** Why a ± is good enough: nobody can tell less, no hand can do better, or no decision turns on it. */
 export type EnoughBecause = 'count' | 'hand' | 'decision';
@@ -34,6 +34,9 @@ const STRENGTH_SHARE = 0.1;
 /** How well a hand puts a lever back to a place, as a share of its sweep (from memory). */
 const LEVER_BY_HAND = 0.03;
 
+/** A bait is where it is meant to be within so much of its depth, and within so much at the least (m; from memory). */
+const DEPTH = { share: 0.05, m: 0.6 } as const;
+
 /**
  * The ± below which measuring more is not worth it.
  *
@@ -56,6 +59,8 @@ export function enoughOf(kind: FigureKind, value: number, byHand = 0): Enough {
       return { plusMinus: PLUS_MINUS_SDS * ERRORS.pullShare.sd * value, because: 'hand' };
     case 'lever':
       return { plusMinus: LEVER_BY_HAND, because: 'hand' };
+    case 'depth':
+      return { plusMinus: Math.max(DEPTH.m, DEPTH.share * value), because: 'decision' };
   }
 }
 
@@ -68,6 +73,7 @@ const USELESS_SHARE: Readonly<Record<FigureKind, number>> = {
   target: 0.5,
   straight: 0.5,
   lever: 0.5,
+  depth: 0.5,
 };
 
 /** A level that may lie this much deeper or higher says nothing of a fill (m). */

@@ -2,6 +2,7 @@
 export const MEASUREMENT_KINDS = [
   ...(['wraps', 'line-caliper', 'rim', 'arbor', 'width', 'level', 'turns', 'walk', 'colours', 'spool'] as const),
   ...(['line-pulls', 'join-pulls', 'straight-pull', 'lever-pull'] as const),
+  ...(['water-mark', 'lure-pull', 'ten-metres'] as const),
 ] as const;
 
 export type MeasurementKind = (typeof MEASUREMENT_KINDS)[number];
@@ -22,6 +23,9 @@ export const USUAL_MINUTES: Readonly<Record<MeasurementKind, number>> = {
   'join-pulls': 4,
   'straight-pull': 4,
   'lever-pull': 4,
+  'water-mark': 5,
+  'lure-pull': 3,
+  'ten-metres': 4,
 };
 
 /** How many wraps make a row (common practice), and how wide a row of thin line has to be for a ruler to tell (m). */
@@ -49,7 +53,7 @@ export interface Measurement {
   /** Id of the line, reel, join or rig. */
   readonly of: string;
   readonly name: string;
-  /** Where it is taken: the true length of a walk (m); else null. */
+  /** Where it is taken: the true length of a walk, the line out for a depth (m); else null. */
   readonly atM: number | null;
 }
 

@@ -112,3 +112,19 @@ export async function setDiameter(
   );
   return result.rowCount === 1;
 }
+
+/** Keeps what a metre of a line weighs (kg/m); false where it was changed elsewhere. */
+export async function setMass(
+  db: Queryable,
+  boatId: string,
+  lineId: string,
+  version: number,
+  massKgPerM: number,
+): Promise<boolean> {
+  const result = await db.query(
+    `UPDATE line_products SET mass_kg_per_m = $4, version = version + 1
+     WHERE boat_id = $1 AND id = $2 AND version = $3`,
+    [boatId, lineId, version, massKgPerM],
+  );
+  return result.rowCount === 1;
+}

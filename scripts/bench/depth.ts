@@ -87,9 +87,30 @@ function drawn(random: Random): { readonly belief: DepthBelief; readonly truth: 
   const braidM = 0.00028;
   const leaderM = 0.00035;
   const lines = [
-    { key: 'leader', lengthM: between(4, 10), diameterM: leaderM, sinks: sinksBy('fluorocarbon', null), sd: 0.03 },
-    { key: 'lead', lengthM: between(18, 60), diameterM: 0.00082, sinks: sinksBy('lead core', null), sd: 0.05 },
-    { key: 'braid', lengthM: between(10, 40), diameterM: braidM, sinks: sinksBy('braid', null), sd: 0.06 },
+    {
+      key: 'leader',
+      lengthM: between(4, 10),
+      diameterM: leaderM,
+      isSoft: false,
+      sinks: sinksBy('fluorocarbon', null),
+      sd: 0.03,
+    },
+    {
+      key: 'lead',
+      lengthM: between(18, 60),
+      diameterM: 0.00082,
+      isSoft: true,
+      sinks: sinksBy('lead core', null),
+      sd: 0.05,
+    },
+    {
+      key: 'braid',
+      lengthM: between(10, 40),
+      diameterM: braidM,
+      isSoft: true,
+      sinks: sinksBy('braid', null),
+      sd: 0.06,
+    },
   ] as const;
   const belief: DepthBelief = {
     lines: lines.map(({ sd, diameterM, ...each }) => ({

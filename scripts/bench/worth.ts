@@ -180,6 +180,9 @@ class Bench {
       case 'join-pulls':
       case 'straight-pull':
       case 'lever-pull':
+      case 'water-mark':
+      case 'lure-pull':
+      case 'ten-metres':
         throw new Error(`worth: ${kind} is not made here`);
     }
   }

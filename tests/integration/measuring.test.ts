@@ -69,6 +69,18 @@ describe('a measurement that was made', () => {
     expect(await ask('measureLine', { lineId: randomUUID() }, { version: 1, read })).toMatchObject({ status: 404 });
   });
 
+  it('of a line on a scale is kept as the weight of a metre', async () => {
+    const lineId = b.lineIds[0] ?? '';
+    const { version, diameterM } = await line();
+    must(await ask('measureLine', { lineId }, { version, read: { way: 'weighed', massKgPerM: 0.0031 } }));
+    expect(await line()).toMatchObject({ massKgPerM: 0.0031, diameterM, version: version + 1 });
+    const again = ask('measureLine', { lineId }, { version, read: { way: 'weighed', massKgPerM: 0.002 } });
+    expect(await again).toMatchObject({ ok: false, status: 409 });
+    await expect(ask('measureLine', { lineId }, { version, read: { way: 'weighed', massKgPerM: 40 } })).rejects.toThrow(
+      /weight of a metre/i,
+    );
+  });
+
   it('of a line that no line can have is refused with a sentence', async () => {
     const [lineId, { version }] = [b.lineIds[0] ?? '', await line()];
     const wraps = { way: 'wraps', wraps: 20, rowWidthM: 0.2 };

@@ -105,7 +105,7 @@ export const reverseFillInput = z.strictObject({
 
 const thick = within(LIMITS.lineDiameterM, 'The thickness that comes of it');
 
-/** A line's thickness as it was read: a row of touching wraps, or a caliper at several places. */
+/** A line as it was measured: its thickness by a row of touching wraps or a caliper at several places, or its weight. */
 export const measuredLineInput = z.strictObject({
   version: versionSchema,
   read: z.discriminatedUnion('way', [
@@ -126,6 +126,7 @@ export const measuredLineInput = z.strictObject({
       way: z.literal('caliper'),
       readingsM: z.array(thick).min(2, 'Read it at two places at least.').max(40, 'At most 40 readings.'),
     }),
+    z.strictObject({ way: z.literal('weighed'), massKgPerM: within(LIMITS.massKgPerM, 'The weight of a metre') }),
   ]),
 });
 

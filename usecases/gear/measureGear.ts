@@ -1,13 +1,14 @@
 import 'server-only';
+import type { Known } from '../../core/provenance/source';
 import { because } from '../../core/reasons';
 import { diameterFromCaliper, diameterFromWraps } from '../../core/gear/lineDiameter';
-import { listLines, setDiameter } from '../../db/queries/lines';
+import { listLines, setDiameter, setMass } from '../../db/queries/lines';
 import { findReel, setDimension } from '../../db/queries/reels';
 import type { BoatDb } from '../../db/withBoat';
 import { conflict, done, invalid, notFound, type UseCaseOutcome } from '../outcome';
 import type { MeasuredLineInput, MeasuredReelInput } from './gearInput';
 
-/** Keeps a line's thickness as a row of wraps or a caliper had it, with the ± of that very measurement. */
+/** Keeps a line's thickness as a row of wraps or a caliper had it, with the ± of that very measurement; or what a metre of it weighs. */
 export async function measureLine(
   db: BoatDb,
   lineId: string,
@@ -16,11 +17,17 @@ export async function measureLine(
   const { boatId } = db;
   const lines = await listLines(db, boatId);
   if (!lines.some((line) => line.id === lineId)) return notFound('line');
-  const diameterM =
-    read.way === 'wraps' ? diameterFromWraps(read.rowWidthM, read.wraps) : diameterFromCaliper(read.readingsM);
-  const written = await setDiameter(db, boatId, lineId, version, diameterM);
+  const written =
+    read.way === 'weighed'
+      ? await setMass(db, boatId, lineId, version, read.massKgPerM)
+      : await setDiameter(db, boatId, lineId, version, diameterOf(read));
   return written ? done({ id: lineId }) : conflict(because('changed-elsewhere'));
 }
+
+type ThicknessRead = Exclude<MeasuredLineInput['read'], { readonly way: 'weighed' }>;
+
+const diameterOf = (read: ThicknessRead): Known =>
+  read.way === 'wraps' ? diameterFromWraps(read.rowWidthM, read.wraps) : diameterFromCaliper(read.readingsM);
 
 /** Keeps one dimension of a spool as a caliper had it. */
 export async function measureReel(

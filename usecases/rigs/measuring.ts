@@ -2,7 +2,9 @@ import 'server-only';
 import { setImmediate as turn } from 'node:timers/promises';
 import type { RigRecord } from '../../core/record/record';
 import { rigView } from '../../core/rig/view/rigView';
-import { figuresOfRig, type RigFigure } from '../../core/rig/worth/figuresOfRig';
+import { depthOfRig } from '../../core/rig/worth/depthOfRig';
+import { figuresOfRig } from '../../core/rig/worth/figuresOfRig';
+import type { RigFigure } from '../../core/rig/worth/rigFigure';
 import type { Reason } from '../../core/reasons';
 import { LEAST_GAIN, measureNext, measureSet, type MeasureOption, type MeasureSet } from '../../core/worth/measureNext';
 import { minutesFor, type KnownMinutes } from '../../core/worth/minutes';
@@ -42,6 +44,8 @@ export async function readMeasuring(db: BoatDb, find: string, page: number, minu
     const known = view && figuresOfRig(view);
     if (known?.first) first.push({ rigId: rig.id, rigName: rig.name, why: known.first });
     else figures.push(...listed(known?.figures ?? []));
+    const depth = view && depthOfRig(view);
+    if (depth) figures.push(depth);
     await turn();
   }
   const known = rigs[0]?.minutes ?? [];

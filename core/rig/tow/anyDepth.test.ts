@@ -14,7 +14,16 @@ test('any rig in tow has an answer, and no figure of it is none', () => {
     const rig = towedRig(view);
     const { belief, marks, speedMS, mostM, rangeM } = rig;
     const lengthsM = [0.25, 0.5, 1].map((share) => share * mostM);
-    const answer = answerDepth({ belief, marks, speedMS, lengthsM, goal: null, usualM: rangeM.toM, mostM });
+    const answer = answerDepth({
+      rig: view.record,
+      belief,
+      marks,
+      speedMS,
+      lengthsM,
+      goal: null,
+      usualM: rangeM.toM,
+      mostM,
+    });
     for (const { value, plusMinus } of [...answer.along, answer.unlearned]) {
       expect(Number.isFinite(value)).toBe(true);
       expect(plusMinus).toBeGreaterThanOrEqual(0);

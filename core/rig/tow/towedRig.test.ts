@@ -1,4 +1,5 @@
 import { waterMark, woundRig } from '../../../tests/rigFixture';
+import { measureNext } from '../../worth/measureNext';
 import { answerDepth } from '../../tow/answerDepth';
 import type { WaterMarkRecord } from '../../record/tow';
 import { stationStates } from '../stationStates';
@@ -71,6 +72,7 @@ describe('the water log', () => {
     expect(seen.marks[0]?.lengthOutM).toBeGreaterThan(50);
     const ask = (rig: ReturnType<typeof towedRig>) =>
       answerDepth({
+        rig: { id: 'rig', name: 'Rig' },
         ...{ belief: rig.belief, marks: rig.marks, speedMS: rig.speedMS, lengthsM: [30, 60], goal: null },
         ...{ usualM: 60, mostM: rig.mostM },
       });
@@ -80,12 +82,14 @@ describe('the water log', () => {
     expect(before.stop.value.perTenthKnotM).toBeLessThan(0);
     expect(before.stop.value.perTenFeetM).toBeGreaterThan(0);
     expect(after.unlearned.value).toBeCloseTo(before.stop.value.depth.value, 6);
-    expect(before.next?.plusMinusAfter).toBeLessThan(before.stop.value.depth.plusMinus);
+    const options = measureNext([{ id: 'depth', enough: 0.1, ...before.narrow }], () => 1);
+    expect(options.map(({ kind }) => kind)).toEqual(expect.arrayContaining(['water-mark', 'lure-pull']));
   });
 
   test('says how much to reel in where the water is shallower than the lure would swim', () => {
     const rig = towedRig(viewOf({ towed: { ...towed, bottomM: 2 } }));
     const answer = answerDepth({
+      rig: { id: 'rig', name: 'Rig' },
       ...{ belief: rig.belief, marks: [], speedMS: 1, lengthsM: [60], goal: null, usualM: 60, mostM: rig.mostM },
     });
     if (!answer.stop.ok) throw new Error('the line is too short');
@@ -98,6 +102,7 @@ describe('the water log', () => {
   test('a depth that no line reaches says how deep all of it goes', () => {
     const rig = towedRig(viewOf({ towed }));
     const answer = answerDepth({
+      rig: { id: 'rig', name: 'Rig' },
       ...{ belief: rig.belief, marks: [], speedMS: 1, lengthsM: [30], goal: { depthM: 300 }, usualM: 60 },
       mostM: rig.mostM,
     });

@@ -1,9 +1,9 @@
 import { correctionTable } from '../../calibration/correctionTable';
+import { MATERIAL } from '../../materials/materials';
 import { PLUS_MINUS_SDS } from '../../numerics/propagate';
 import type { TowedAs } from '../../record/tow';
 import { diveIsOpen, type DepthBelief } from '../../tow/depthBelief';
-import { seenSdM } from '../../tow/answerDepth';
-import type { SeenDepth } from '../../tow/learnDepth';
+import { seenSdM, type SeenDepth } from '../../tow/learnDepth';
 import { waterOf, WATER_TEMPERATURE_C } from '../../tow/medium';
 import { sinksBy } from '../../tow/sinking';
 import { COLOUR_LENGTH_M } from '../../units/parseQuantity';
@@ -73,9 +73,10 @@ export function towedRig(view: RigView): TowedRig {
   let leftM = mostM;
   const lines = current.line.segments.toReversed().flatMap((segment) => {
     const { id, name, material, diameterM, massKgPerM } = productOf(record, productIdNow(record, segment.id));
+    const isSoft = MATERIAL[material].givesWay;
     const lengthM = Math.min(segment.lengthM, leftM);
     leftM -= lengthM;
-    return lengthM > 1e-6 ? [{ key: id, name, lengthM, diameterM, sinks: sinksBy(material, massKgPerM) }] : [];
+    return lengthM > 1e-6 ? [{ key: id, name, lengthM, diameterM, isSoft, sinks: sinksBy(material, massKgPerM) }] : [];
   });
   const { lure, lurePullN, tipHeightM, bottomM, water, temperatureC } = towed;
   const belief: DepthBelief = {

@@ -4,11 +4,9 @@ import { PLUS_MINUS_SDS } from '../../numerics/propagate';
 import { oncePer } from '../../oncePer';
 import { because, type Reason } from '../../reasons';
 import { woundAreaM2 } from '../../spool/spoolGeometry';
-import { sdOfBelief } from '../../worth/belief';
-import { enoughOf, lengthByHandM, type Enough, type FigureKind } from '../../worth/enough';
+import { lengthByHandM, type FigureKind } from '../../worth/enough';
 import { loadFigure, type LoadGoal } from '../../worth/loadFigures';
 import { loadMeasurements } from '../../worth/loadMeasurements';
-import type { FigureToNarrow } from '../../worth/measureNext';
 import { productFigure } from '../../worth/shareFigures';
 import type { RigView } from '../view/rigView';
 import { usualWalkM } from '../count/adviceForRig';
@@ -20,20 +18,7 @@ import { leverOfRig } from '../drag/leverOfRig';
 import { plannedLevelM } from '../line/fillOfRig';
 import { guideFactor, strengthFactors } from './strengthFactors';
 import { loadToMeasure } from './loadToMeasure';
-
-/** A figure of a rig that somebody acts by, what is open of it, and what could be measured for it. */
-export interface RigFigure extends FigureToNarrow {
-  readonly rigId: string;
-  readonly rigName: string;
-  readonly kind: FigureKind;
-  /** Of what: a segment, a place of the line; empty where the kind says all. */
-  readonly of: string;
-  readonly value: number;
-  readonly plusMinus: number;
-  /** Where along the line (m off the spool), or null. */
-  readonly atM: number | null;
-  readonly because: Enough['because'];
-}
+import { named, type RigFigure } from './rigFigure';
 
 export interface RigFigures {
   readonly figures: readonly RigFigure[];
@@ -63,18 +48,6 @@ export const figuresOfRig = oncePer((view: RigView): RigFigures => {
         : null;
   return { figures, first };
 });
-
-type Figured = Pick<RigFigure, 'kind' | 'of' | 'value' | 'atM' | 'belief' | 'measurements'>;
-
-function named({ record }: RigView, figure: Figured, byHand = 0): RigFigure {
-  const enough = enoughOf(figure.kind, figure.value, byHand);
-  return {
-    ...figure,
-    ...{ id: `${record.id} ${figure.kind} ${figure.of}`, rigId: record.id, rigName: record.name },
-    plusMinus: PLUS_MINUS_SDS * sdOfBelief(figure.belief),
-    ...{ enough: enough.plusMinus, because: enough.because },
-  };
-}
 
 /** What is not on yet: the length that is worked out, else the level. */
 function ofPlan(view: RigView): readonly RigFigure[] {
