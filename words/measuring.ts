@@ -59,7 +59,7 @@ export function measurementWords(
     case 'lever-pull':
       return `pull once more with the lever at that place`;
     case 'water-mark':
-      return `touch bottom or take a mark with ${atM === null ? 'your usual line' : format.length(atM)} of ${name} out`;
+      return `touch bottom, or take a mark, with ${atM === null ? 'your usual line' : format.length(atM)} out on ${name}`;
     case 'lure-pull':
       return `tow the lure of ${name} on a scale`;
     case 'ten-metres':

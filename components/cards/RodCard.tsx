@@ -30,7 +30,7 @@ const HEADS = ['true length out', 'counter', '±', 'mark'] as const;
 const TURN_HEADS = ['true length out', 'turns', '±', 'mark'] as const;
 const COLUMNS = [5, 34, 49, 59] as const;
 /** With depths beside it all is a little smaller, and the marks have less room. */
-const DEEP_COLUMNS = [5, 21, 31, 41, 56, 71, 86] as const;
+const DEEP_COLUMNS = [5, 16.5, 28, 37, 52.5, 68, 83.5] as const;
 const DEEP_SIZE = 3.2;
 
 /** Loaded where a rig is towed. */
@@ -52,13 +52,14 @@ export function RodCard() {
   const marks = useMemo(() => (view ? cardMarks(view, units.length) : []), [view, units.length]);
   if (!view || marks.length === 0) return <p>A card needs a line: plan or load this rod first.</p>;
   const [length, shows, open, named] = view.counter ? HEADS : TURN_HEADS;
-  const heads = deep ? ['out', shows, open, ...deep.heads, named] : [length, shows, open, named];
+  const heads = deep ? [`out, ${units.length}`, shows, open, ...deep.heads, named] : [length, shows, open, named];
   const isConfirmed = !view.counter || states.count.state === 'done';
   const stale = isConfirmed ? '' : ` Count: ${states.count.state}, ${say(states.count.why)}.`;
   const rows = marks.map((mark) => ({
     strong: mark.kind === 'join',
     cells: [
-      format.length(mark.lengthOutM),
+      // With depths beside it the unit stands in the head.
+      format.length(mark.lengthOutM).replace(deep ? / \D+$/ : '', ''),
       String(Math.round(mark.reading.value)),
       `±${mark.reading.plusMinus.toFixed(mark.reading.plusMinus < 10 ? 1 : 0)}`,
       ...(deep ? deep.with(mark.lengthOutM) : []),
@@ -114,7 +115,7 @@ function cardMarks(view: RigView, unit: string): readonly CountMark[] {
 
 /** Letters that fit beside the figures. */
 const MARK_LETTERS = 27;
-const DEEP_MARK_LETTERS = 11;
+const DEEP_MARK_LETTERS = 13;
 
 /** Letters that a line under the figures has room for. */
 const FOOT_LETTERS = 72;

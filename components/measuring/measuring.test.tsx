@@ -177,6 +177,16 @@ describe('the list of a boat', () => {
     expect(set.getByRole('link', { name: '10 min' })).toHaveAttribute('href', '/boats/boat/measure?minutes=10');
   });
 
+  it('keeps apart what wants the boat under way', () => {
+    const mark: MeasureOption = { ...step, kind: 'water-mark', of: 'one', name: 'Port rod', atM: 60 };
+    show({ options: [step, mark] });
+    const afloat = within(screen.getByRole('region', { name: 'Next time on the water' }));
+    expect(afloat.getByText(/Touch bottom, or take a mark, with 60.0 m out on Port rod/i)).toBeVisible();
+    expect(screen.getByRole('button', { name: /^All that is worth measuring ashore/ })).toHaveTextContent(
+      /1, the best/,
+    );
+  });
+
   it('says so where it is of some of the rods only, and stays on that page', () => {
     show({ page: 2, pages: 3, total: 60 });
     expect(screen.getByText(/This list is of the rods on this page, 2 of 3/)).toBeVisible();

@@ -2,6 +2,7 @@
 
 import { useEffect } from 'react';
 import type { RigView } from '@/core/rig/view/rigView';
+import { fromSi } from '@/core/units/units';
 import type { Formatter } from '@/words/format';
 import { DEEP_M, depthAlong } from './depthsAlong';
 import { knots } from './towedWords';
@@ -47,8 +48,10 @@ function deepOf({ rig, question, answer }: Answered, format: Formatter): DeepOnC
       speeds.map(({ along }) => {
         const deep = lengthOutM <= mostM ? depthAlong(lengthsM, along, lengthOutM) : null;
         if (!deep || deep.value < DEEP_M) return '';
-        // Its unit stands in the foot.
-        return format.length(deep.value, deep.plusMinus).replace(/ \D+$/, '').replace(' ± ', '±');
+        // Its unit stands in the foot, and a column has room for a tenth.
+        const [shown, open] = [deep.value, deep.plusMinus].map((each) => fromSi('length', each, format.units.length));
+        const digits = (open ?? 0) < 10 ? 1 : 0;
+        return `${shown?.toFixed(digits)}±${open?.toFixed(digits)}`;
       }),
     foot: [
       `Under the knots: how deep, in ${format.units.length}, with ${rig.towed.lure}; through the water, ${seen === 0 ? 'by physics alone: no depth was seen yet' : `tuned to ${seen} seen`}.`,

@@ -1,5 +1,6 @@
 'use client';
 
+import { useSearchParams } from 'next/navigation';
 import { useMemo, useState } from 'react';
 import { depthAsFigure } from '@/core/rig/worth/depthOfRig';
 import type { RigView } from '@/core/rig/view/rigView';
@@ -14,7 +15,9 @@ import { MeasureFigures } from '@/components/worth/MeasureNextInside';
 /** What would narrow a depth most for its minutes, in one sentence; the other ways behind it. */
 export function NarrowDepth({ view, narrow }: { view: RigView; narrow: DepthToNarrow }) {
   const { format } = useUnits();
-  const [shows, setShows] = useState(false);
+  // An address may name the measurement that is to be begun.
+  const meant = useSearchParams().get('measure');
+  const [shows, setShows] = useState(meant !== null);
   const figure = useMemo(() => depthAsFigure(view, narrow), [view, narrow]);
   const options = useMemo(
     () => (figure ? measureNext([figure], minutesFor(view.record.minutes)) : []),
@@ -42,7 +45,7 @@ export function NarrowDepth({ view, narrow }: { view: RigView; narrow: DepthToNa
           {options.length > 1 ? `Other ways (${options.length - 1})` : 'How'}
         </Button>
       </div>
-      {shows && <MeasureFigures figures={[figure]} />}
+      {shows && <MeasureFigures figures={[figure]} isOpen />}
     </div>
   );
 }

@@ -41,7 +41,7 @@ describe('the Depth station', () => {
     const answer = card('How deep it swims');
     expect(await answer.findByText(/^[\d.]+ ± [\d.]+ m$/)).toBeInTheDocument();
     expect(answer.getByText(/No depth was seen with it yet; the ± comes mostly from/)).toBeInTheDocument();
-    expect(await answer.findByText(/touch bottom or take a mark with .* out, 5 min/)).toBeInTheDocument();
+    expect(await answer.findByText(/touch bottom, or take a mark, with .* out on .*, 5 min/)).toBeInTheDocument();
     fireEvent.click(answer.getByRole('button', { name: /Other ways/ }));
     expect(answer.getAllByRole('button', { name: 'Measure it', hidden: true }).length).toBeGreaterThan(1);
     expect(answer.getByText(/, a default/)).toBeInTheDocument();

@@ -3,12 +3,13 @@
 import Link from 'next/link';
 import type { FigureKind } from '@/core/worth/enough';
 import type { Station } from '@/core/record/stations';
-import { keyOf } from '@/core/worth/measurement';
+import { keyOf, ON_THE_WATER } from '@/core/worth/measurement';
 import { NEARLY, type MeasureOption } from '@/core/worth/measureNext';
 import type { ListedFigure, MeasuringPage } from '@/usecases/rigs/measuring';
 import { figureWords, measurementWords, plusMinusWords } from '@/words/measuring';
 import { measuringPath, rigPath, stationPath } from '@/components/shell/paths';
 import { Card } from '@/components/ui/Card';
+import { CollapsibleCard } from '@/components/ui/CollapsibleCard';
 import { useUnits } from '@/components/units/UnitsProvider';
 import { useSay } from '@/components/units/useSay';
 import { MinutesTable } from './MinutesTable';
@@ -41,6 +42,9 @@ export function BoatNext({
 }) {
   const { options, set, first, figures, minutes } = measuring;
   const say = useSay();
+  const { format } = useUnits();
+  const afloat = options.filter(({ kind }) => ON_THE_WATER.includes(kind));
+  const ashore = options.filter(({ kind }) => !ON_THE_WATER.includes(kind));
   const open = figures.filter((figure) => figure.plusMinus > NEARLY * figure.enough).length;
   const times = TIMES.some((each) => each === timeMinutes) ? TIMES : [...TIMES, timeMinutes];
   return (
@@ -106,24 +110,46 @@ export function BoatNext({
           </p>
         )}
       </Card>
-      {options.length > 0 && (
-        <Card title="All that is worth measuring, the best for its minutes first">
-          <ul className="flex flex-col gap-3">
-            {options.map((option) => (
-              <li key={keyOf(option)} className="border-b border-edge pb-2">
-                <Step boatId={boatId} step={option} figures={figures} />
-              </li>
-            ))}
-          </ul>
+      {afloat.length > 0 && (
+        <Card title="Next time on the water">
+          <Options options={afloat} boatId={boatId} figures={figures} />
         </Card>
+      )}
+      {ashore[0] && (
+        <CollapsibleCard
+          id="ashore"
+          title="All that is worth measuring ashore"
+          line={`${ashore.length}, the best for its minutes first: ${measurementWords(ashore[0], format)}`}
+        >
+          <Options options={ashore} boatId={boatId} figures={figures} />
+        </CollapsibleCard>
       )}
       <MinutesTable boatId={boatId} known={minutes} />
     </div>
   );
 }
 
+/** Measurements, one under the other. */
+function Options({ options, ...rest }: { options: readonly MeasureOption[] } & Omit<StepProps, 'step'>) {
+  return (
+    <ul className="flex flex-col gap-3">
+      {options.map((option) => (
+        <li key={keyOf(option)} className="border-b border-edge pb-2">
+          <Step {...rest} step={option} />
+        </li>
+      ))}
+    </ul>
+  );
+}
+
+interface StepProps {
+  readonly boatId: string;
+  readonly step: MeasureOption;
+  readonly figures: readonly ListedFigure[];
+}
+
 /** One measurement, with every rod that it teaches. */
-function Step({ boatId, step, figures }: { boatId: string; step: MeasureOption; figures: readonly ListedFigure[] }) {
+function Step({ boatId, step, figures }: StepProps) {
   const { format } = useUnits();
   const narrowed = step.narrows.flatMap((narrows) => {
     const figure = figures.find((each) => each.id === narrows.figureId);

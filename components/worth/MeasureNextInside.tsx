@@ -31,8 +31,12 @@ export function MeasureNextInside({ kinds }: { kinds: readonly FigureKind[] }) {
   return <MeasureFigures figures={figures} />;
 }
 
-/** Figures side by side with what would narrow each, and the one measurement that was begun. */
-export function MeasureFigures({ figures }: { figures: readonly RigFigure[] }) {
+/**
+ * Figures side by side with what would narrow each, and the one measurement that was begun.
+ *
+ * @param isOpen the other ways are shown at once
+ */
+export function MeasureFigures({ figures, isOpen = false }: { figures: readonly RigFigure[]; isOpen?: boolean }) {
   const { record } = useRig();
   const meant = useSearchParams().get('measure');
   const weighed = useMemo(() => {
@@ -56,7 +60,12 @@ export function MeasureFigures({ figures }: { figures: readonly RigFigure[] }) {
   return (
     <div className="mt-3 flex flex-col gap-3">
       {weighed.map((each) => (
-        <OfFigure key={each.figure.id} {...each} onBegin={(option) => begin({ figure: each.figure, option })} />
+        <OfFigure
+          key={each.figure.id}
+          {...each}
+          isOpen={isOpen}
+          onBegin={(option) => begin({ figure: each.figure, option })}
+        />
       ))}
       {begun && <MeasureDialog {...begun} onLeave={() => begin(null)} />}
     </div>
@@ -72,11 +81,13 @@ function OfFigure({
   figure,
   options,
   quickest,
+  isOpen,
   onBegin,
 }: {
   figure: RigFigure;
   options: readonly MeasureOption[];
   quickest: readonly MeasureOption[] | null;
+  isOpen: boolean;
   onBegin: (option: MeasureOption) => void;
 }) {
   const { format } = useUnits();
@@ -101,7 +112,7 @@ function OfFigure({
           </p>
           <Option option={first} figure={figure} onStart={onBegin} isMain />
           {(others.length > 0 || (quickest && quickest.length > 1)) && (
-            <details>
+            <details open={isOpen}>
               <summary className="flex min-h-11 cursor-pointer items-center font-semibold text-chalk">
                 Other ways ({others.length})
               </summary>

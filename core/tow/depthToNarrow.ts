@@ -2,7 +2,7 @@ import { noiseThatLeaves, type Belief, type Reading } from '../worth/belief';
 import { thicknessSdAfter } from '../worth/loadMeasurements';
 import type { Measurement } from '../worth/measurement';
 import { depthUnknowns, linesOnce, LURE_UNKNOWN, pullLnSd, PULLED_LN_SD, type DepthBelief } from './depthBelief';
-import { depthWith, markNoise, seenSdM, type LearnedDepth } from './learnDepth';
+import { depthWith, leavesNear, markNoise, seenSdM, type LearnedDepth } from './learnDepth';
 import { weighedSdNPerM, weightOf } from './sinking';
 
 /** A depth, what is open of it, and what could be measured for it. */
@@ -73,10 +73,12 @@ export function depthSlopes(
   speedMS: number,
   lengthsM: readonly number[],
 ): readonly (readonly number[])[] {
+  const from = leavesNear(belief, speedMS, lengthsM, values, []);
   const moved = values.map((value, index) => {
-    const up = depthWith(belief, speedMS, lengthsM, values.with(index, value + STEP));
-    const down = depthWith(belief, speedMS, lengthsM, values.with(index, value - STEP));
-    return up.map((each, which) => (each - (down[which] ?? NaN)) / (2 * STEP));
+    const [up, down] = [value + STEP, value - STEP].map((to) =>
+      leavesNear(belief, speedMS, lengthsM, values.with(index, to), from).map((leaves) => leaves?.depthM ?? 0),
+    );
+    return lengthsM.map((__, which) => ((up?.[which] ?? 0) - (down?.[which] ?? 0)) / (2 * STEP));
   });
   return lengthsM.map((_, which) => moved.map((each) => each[which] ?? 0));
 }

@@ -54,17 +54,23 @@ export function depthWith(
   return leavesFor(tow, run, lengthsM).map((immersedM) => (immersedM === null ? 0 : Math.max(run.at(immersedM).zM, 0)));
 }
 
-/** Where one length leaves the water and how deep that is, sought from where a tow nearly like it did; null where the tip lifts the lure out. */
-function leavesWith(
+/** Where a length leaves the water, and how deep the lure is then. */
+export type LeavesDeep = LeftNear & { readonly depthM: number };
+
+/** The same, each sought from where a tow nearly like this one left; null where the tip lifts the lure out. */
+export function leavesNear(
   belief: DepthBelief,
-  { speedMS, lengthOutM }: SeenDepth,
+  speedMS: number,
+  lengthsM: readonly number[],
   unknowns: readonly number[],
-  beside: LeftNear | null,
-): (LeftNear & { readonly depthM: number }) | null {
+  beside: readonly (LeftNear | null)[],
+): readonly (LeavesDeep | null)[] {
   const tow = towOf(belief, speedMS, unknowns);
   const run = underWater(tow, sectionsOf(tow), FOLLOW_TOLERANCE);
-  const immersedM = run.end === 'slack' ? null : followLengths(tow, run, beside)(lengthOutM);
-  return immersedM === null ? null : { lengthM: lengthOutM, immersedM, depthM: Math.max(run.at(immersedM).zM, 0) };
+  return lengthsM.map((lengthM, index) => {
+    const immersedM = run.end === 'slack' ? null : followLengths(tow, run, beside[index] ?? null)(lengthM);
+    return immersedM === null ? null : { lengthM, immersedM, depthM: Math.max(run.at(immersedM).zM, 0) };
+  });
 }
 
 /** What a seen depth is off by against the line's own (m): the eye's, the reading's, and that of the speed at that moment. */
@@ -99,8 +105,8 @@ export function learnDepth(belief: DepthBelief, marks: readonly SeenDepth[]): Le
       tails: TAILS,
     })),
     (unknowns) =>
-      marks.map((mark, index) => {
-        const leaves = leavesWith(belief, mark, unknowns, left[index] ?? null);
+      marks.map(({ speedMS, lengthOutM }, index) => {
+        const [leaves = null] = leavesNear(belief, speedMS, [lengthOutM], unknowns, [left[index] ?? null]);
         if (leaves) left[index] = leaves;
         return leaves?.depthM ?? 0;
       }),

@@ -7,6 +7,9 @@ export const MEASUREMENT_KINDS = [
 
 export type MeasurementKind = (typeof MEASUREMENT_KINDS)[number];
 
+/** Those that want the boat under way: no bench has them. */
+export const ON_THE_WATER: readonly MeasurementKind[] = ['water-mark', 'lure-pull'];
+
 /** How many minutes each takes: common practice without a source, and editable. */
 export const USUAL_MINUTES: Readonly<Record<MeasurementKind, number>> = {
   wraps: 2,

@@ -21,6 +21,20 @@ test('a boat’s list leads to a measurement, its guide and its entry; a rod has
   await dialog.getByRole('button', { name: 'Back', exact: true }).click();
   await expect(dialog).toBeHidden();
 
+  await openLocker(page, 'Halyard Lark');
+  await page.getByRole('link', { name: 'What to measure next' }).click();
+  const afloat = page.getByRole('region', { name: 'Next time on the water' });
+  await afloat
+    .getByRole('listitem')
+    .filter({ hasText: 'Copper rod, port' })
+    .first()
+    .getByRole('link', { name: 'Measure it' })
+    .click();
+  const mark = page.getByRole('dialog', { name: /touch bottom, or take a mark, with/i });
+  await expect(mark.getByText(/it should bring how deep it swims with .* from ± .* to ± /)).toBeVisible();
+  await expect(mark.getByLabel('Counter shows')).toBeVisible();
+  await mark.getByRole('button', { name: 'Back', exact: true }).click();
+
   await openRig(page, 'Halyard Lark', 'Copper rod, starboard twin');
   await openStation(page, 'Count');
   await expect(page.getByText(/this rod has no working range of its own yet/).first()).toBeVisible();

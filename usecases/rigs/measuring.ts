@@ -7,6 +7,7 @@ import { figuresOfRig } from '../../core/rig/worth/figuresOfRig';
 import type { RigFigure } from '../../core/rig/worth/rigFigure';
 import type { Reason } from '../../core/reasons';
 import { LEAST_GAIN, measureNext, measureSet, type MeasureOption, type MeasureSet } from '../../core/worth/measureNext';
+import { ON_THE_WATER } from '../../core/worth/measurement';
 import { minutesFor, type KnownMinutes } from '../../core/worth/minutes';
 import type { BoatDb } from '../../db/withBoat';
 import { pageOf, RODS_BESIDE_EACH_OTHER, type PageOf } from './locker';
@@ -21,7 +22,7 @@ export interface MeasuringPage extends Omit<PageOf<RigRecord>, 'rigs'> {
   readonly figures: readonly ListedFigure[];
   /** The best for its minutes first. */
   readonly options: readonly MeasureOption[];
-  /** What fits the time, in the order to make it. */
+  /** What fits the time at the bench, in the order to make it. */
   readonly set: MeasureSet;
   /** Rods of which something has to be answered first. */
   readonly first: readonly { readonly rigId: string; readonly rigName: string; readonly why: Reason }[];
@@ -33,6 +34,12 @@ function listed(figures: readonly RigFigure[]): readonly RigFigure[] {
   const hasTarget = figures.some(({ kind }) => kind === 'target');
   return figures.filter(({ kind }) => kind !== 'straight' && !(hasTarget && kind === 'strength'));
 }
+
+/** A figure with what can be measured for it ashore. */
+const atBench = (figure: RigFigure): RigFigure => ({
+  ...figure,
+  measurements: figure.measurements.filter(({ kind }) => !ON_THE_WATER.includes(kind)),
+});
 
 /** What to measure next on a boat: one list for all of its rods, and a set that fits a time. */
 export async function readMeasuring(db: BoatDb, find: string, page: number, minutes: number): Promise<MeasuringPage> {
@@ -56,7 +63,7 @@ export async function readMeasuring(db: BoatDb, find: string, page: number, minu
       ...{ id, rigId, rigName, kind, of, atM, value, plusMinus, enough, because },
     })),
     options: measureNext(figures, minutesOf).filter((option) => option.gain >= LEAST_GAIN),
-    set: measureSet(figures, minutesOf, minutes),
+    set: measureSet(figures.map(atBench), minutesOf, minutes),
     ...{ first, minutes: known },
   };
 }
