@@ -53,6 +53,8 @@ export function RodCard() {
   if (!view || marks.length === 0) return <p>A card needs a line: plan or load this rod first.</p>;
   const [length, shows, open, named] = view.counter ? HEADS : TURN_HEADS;
   const heads = deep ? [`out, ${units.length}`, shows, open, ...deep.heads, named] : [length, shows, open, named];
+  // In a file no foot says what stands under the speeds.
+  const fileHeads = heads.map((head) => (deep?.heads.includes(head) ? `deep ${units.length}, ${head}` : head));
   const isConfirmed = !view.counter || states.count.state === 'done';
   const stale = isConfirmed ? '' : ` Count: ${states.count.state}, ${say(states.count.why)}.`;
   const rows = marks.map((mark) => ({
@@ -73,7 +75,7 @@ export function RodCard() {
   return (
     <div className="flex flex-col gap-4">
       {isTowed && <DeepOnCard view={view} format={format} onDeep={setDeep} />}
-      <CardActions sheet={sheet} name={record.name} heads={heads} rows={rows.map((row) => row.cells)} />
+      <CardActions sheet={sheet} name={record.name} heads={fileHeads} rows={rows.map((row) => row.cells)} />
       {stale && <p className="no-print text-sm text-warn">Not confirmed:{stale} The card says so too.</p>}
       <CardSheet
         ref={sheet}

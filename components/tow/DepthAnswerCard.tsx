@@ -152,13 +152,13 @@ function Stop({
         {isGoal ? (
           <>
             There it swims <b className="figures">{format.length(value, plusMinus)}</b> deep,{' '}
-            <b className="figures">{format.length(stop.setbackM)}</b> behind the tip, with{' '}
+            <b className="figures">{format.length(stop.setback.value, stop.setback.plusMinus)}</b> behind the tip, with{' '}
             <b className="figures">{format.length(stop.lengthOutM)}</b> of line out.
           </>
         ) : (
           <>
             With <b className="figures">{format.length(stop.lengthOutM)}</b> of line out, {words.main} {words.what}, and{' '}
-            <b className="figures">{format.length(stop.setbackM)}</b> behind the tip.
+            <b className="figures">{format.length(stop.setback.value, stop.setback.plusMinus)}</b> behind the tip.
           </>
         )}{' '}
         {seen === 0

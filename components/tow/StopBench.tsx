@@ -45,7 +45,7 @@ export function StopBench({
           <b className="figures">{format.length(value, plusMinus)}</b> deep
         </p>
         <p className="mt-1 text-xl">
-          {format.length(stop.setbackM)} behind the tip
+          {format.length(stop.setback.value, stop.setback.plusMinus)} behind the tip
           {words.reading?.isCounter && words.colours !== null && words.colours > 0
             ? `, ${quartersWords(words.colours)} out`
             : ''}

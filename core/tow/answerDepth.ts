@@ -2,7 +2,7 @@ import type { Figure } from '../provenance/figure';
 import type { Failure } from '../result';
 import { KNOT_MS } from '../units/units';
 import type { DepthBelief } from './depthBelief';
-import { depthFigures } from './depthFigures';
+import { depthFigures, setbackFigure } from './depthFigures';
 import { depthToNarrow, type DepthToNarrow } from './depthToNarrow';
 import { depthWith, learnDepth, type LearnedDepth, type SeenDepth } from './learnDepth';
 import type { TowGoal } from './lineForDepth';
@@ -41,6 +41,8 @@ export interface DepthAnswer {
 
 export interface StopFigures {
   readonly depth: Figure;
+  /** How far behind the tip. */
+  readonly setback: Figure;
   /** What a tenth of a knot more, and ten feet more line, do to the depth (m). */
   readonly perTenthKnotM: number;
   readonly perTenFeetM: number;
@@ -103,6 +105,7 @@ function stopFigures(
   const [faster = depthM] = depthWith(belief, speedMS + TENTH_KNOT_MS, [lengthOutM], learned.values);
   return {
     depth: depth ?? { value: depthM, plusMinus: NaN, mainlyFrom: null },
+    setback: setbackFigure(belief, learned, speedMS, lengthOutM),
     perTenthKnotM: faster - depthM,
     perTenFeetM,
     reelInM: reelIn(belief, speedMS, learned, { lengthOutM, depthM }),

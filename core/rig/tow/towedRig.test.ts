@@ -79,6 +79,11 @@ describe('the water log', () => {
     const [before, after] = [ask(towedRig(viewOf({ towed }))), ask(seen)];
     if (!before.stop.ok || !after.stop.ok) throw new Error('the line is too short');
     expect(after.stop.value.depth.plusMinus).toBeLessThan(before.stop.value.depth.plusMinus);
+    const { setback, setbackM } = before.stop.value;
+    expect(setback.value).toBeCloseTo(setbackM, 2);
+    // Line of a length hangs less far back, the deeper it hangs: it is known far better than the depth.
+    expect(setback.plusMinus).toBeGreaterThan(0);
+    expect(setback.plusMinus).toBeLessThan(before.stop.value.depth.plusMinus);
     expect(before.stop.value.perTenthKnotM).toBeLessThan(0);
     expect(before.stop.value.perTenFeetM).toBeGreaterThan(0);
     expect(after.unlearned.value).toBeCloseTo(before.stop.value.depth.value, 6);
