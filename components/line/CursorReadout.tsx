@@ -15,11 +15,12 @@ function Entry({ label, children }: { label: string; children: ReactNode }) {
 }
 
 /** What every lens says at the cursor, in words. */
-export function CursorReadout({ view }: { view: RigView }) {
+export function CursorReadout({ view, hasHint = true }: { view: RigView; hasHint?: boolean }) {
   const lengthM = useCursor();
   const { format } = useUnits();
   // With nothing out every lens says what the page says anyway.
   if (lengthM === 0) {
+    if (!hasHint) return null;
     return (
       <p className="border-l-4 border-rule pl-2 text-sm text-ink-soft">
         Point at the line, or step along it with the arrow keys: every figure here follows.

@@ -1,11 +1,13 @@
 'use client';
 
-import { memo, useMemo, type KeyboardEvent, type PointerEvent, type ReactNode } from 'react';
+import dynamic from 'next/dynamic';
+import { memo, useMemo, useState, type KeyboardEvent, type PointerEvent, type ReactNode } from 'react';
 import { fromSi, toSi, type UnitChoice } from '@/core/units/units';
 import { marksOfView } from '@/core/rig/count/lineMarks';
 import { readCursor, type RigView } from '@/core/rig/view/rigView';
 import { useUnits } from '@/components/units/UnitsProvider';
 import { useCursor, useMoveCursor } from './cursor';
+import type { LineEditor } from './lineEditor';
 import { lineScale, type LineScale } from './lineScale';
 import { bandsOfLine } from '@/core/rig/view/bandsOfLine';
 import { describeLine } from './describeLine';
@@ -28,22 +30,33 @@ interface Props {
   readonly cutM?: number | null;
   /** Shows up to where the line is reckoned with, to be dragged. */
   readonly hasReach?: boolean;
+  /** The line can be changed on the ribbon. */
+  readonly editor?: LineEditor | null;
 }
 
 const MARGIN_PX = 14;
+
+/** Loaded where a line is planned. */
+const RibbonEditor = dynamic(() => import('./RibbonEditor').then(({ RibbonEditor: loaded }) => loaded), {
+  ssr: false,
+  loading: () => <div className="min-h-11" />,
+});
 
 /**
  * The line itself, from hook to arbor and to scale: bands as thick as their line, joins, two rulers whose
  * drift apart is seen, and the cursor that every lens follows.
  */
-export function Ribbon({ view, orientation, uprightPx = 560, cutM = null, hasReach = false }: Props) {
+export function Ribbon({ view, orientation, uprightPx = 560, cutM = null, hasReach = false, editor = null }: Props) {
   const { ref, width } = useWidth<HTMLDivElement>(960);
   const { units, format } = useUnits();
   const moveCursor = useMoveCursor();
   const lengthPx = Math.max((orientation === 'lying' ? width : uprightPx) - 2 * MARGIN_PX, 100);
   const { line } = view.current;
   const plane = useMemo(() => new Plane(orientation, MARGIN_PX), [orientation]);
-  const scale = useMemo(() => lineScale(line, lengthPx), [line, lengthPx]);
+  // Under a hand the line grows and shrinks, and what it is measured by stands still.
+  const [held, hold] = useState<LineScale | null>(null);
+  const own = useMemo(() => lineScale(line, lengthPx), [line, lengthPx]);
+  const scale = held ?? own;
   // Names need room beside an upright ribbon.
   const acrossPx = orientation === 'upright' ? Math.max(ACROSS.end, width) : ACROSS.end;
   const size = plane.size(lengthPx + 2 * MARGIN_PX, acrossPx);
@@ -72,6 +85,13 @@ export function Ribbon({ view, orientation, uprightPx = 560, cutM = null, hasRea
           </svg>
         </div>
       </RibbonSlider>
+      {editor && (
+        <RibbonEditor
+          {...{ editor, scale, orientation }}
+          marginPx={MARGIN_PX}
+          onHold={(isHeld) => hold(isHeld ? scale : null)}
+        />
+      )}
       {hasReach && <ReachHandle view={view} scale={scale} orientation={orientation} marginPx={MARGIN_PX} />}
     </div>
   );

@@ -28,3 +28,10 @@ export const useCursor = (): number => useCursorStore((cursor) => cursor.lengthM
 
 /** Moves the cursor; whoever only moves it is not rendered by its steps. */
 export const useMoveCursor = (): Cursor['moveTo'] => useCursorStore((cursor) => cursor.moveTo);
+
+/** Reads where the cursor stands (m out) at the moment of an act; whoever only reads it then is not rendered by its steps. */
+export function useReadCursor(): () => number {
+  const store = use(CursorContext);
+  if (!store) throw new Error('useReadCursor: there is no CursorProvider above');
+  return () => store.getState().lengthM;
+}

@@ -68,7 +68,7 @@ const REACH_STATIONS = ['strength', 'drag'] as const;
 
 /** The line over every station of a rig: tabs, ribbon, cursor. */
 export function RigFrame({ children }: { children: ReactNode }) {
-  const { record, view, cutM } = useRig();
+  const { record, view, cutM, editor } = useRig();
   const pathname = usePathname();
   const isPaper = [cardPath, historyPath, sheetPath].some((path) => path(record.boat.id, record.id) === pathname);
   // It matters where strength and drag are judged.
@@ -99,14 +99,21 @@ export function RigFrame({ children }: { children: ReactNode }) {
         <div className="order-3 mx-auto w-full max-w-[84rem] px-4 sm:order-none print:hidden">
           <section aria-label="The line" className="my-3">
             <div className="hidden sm:block">
-              <Ribbon view={view} orientation="lying" cutM={cutM} hasReach={hasReach} />
+              <Ribbon view={view} orientation="lying" cutM={cutM} hasReach={hasReach} editor={editor} />
             </div>
             <div className="sm:hidden">
               <p aria-hidden className="flex gap-14 text-xs font-semibold">
                 <span>true</span>
                 <span>{record.reel.counter ? 'counter' : 'turns'}</span>
               </p>
-              <Ribbon view={view} orientation="upright" uprightPx={300} cutM={cutM} hasReach={hasReach} />
+              <Ribbon
+                view={view}
+                orientation="upright"
+                uprightPx={300}
+                cutM={cutM}
+                hasReach={hasReach}
+                editor={editor}
+              />
             </div>
             <p className="mt-0.5 mb-2 flex flex-wrap justify-between gap-x-6 text-xs text-ink-soft">
               <span>
@@ -120,7 +127,7 @@ export function RigFrame({ children }: { children: ReactNode }) {
               </span>
               <span>Ringed letters are joins; a dashed ring has not been pull-tested.</span>
             </p>
-            <CursorReadout view={view} />
+            <CursorReadout view={view} hasHint={editor === null} />
           </section>
         </div>
       )}

@@ -1,6 +1,6 @@
 'use client';
 
-import { createContext, use, useMemo, useState, type ReactNode } from 'react';
+import { createContext, use, useCallback, useMemo, useState, type ReactNode } from 'react';
 import type { RigRecord } from '@/core/record/record';
 import { atBench } from '@/core/rig/line/atBench';
 import { rigView, type RigView } from '@/core/rig/view/rigView';
@@ -9,6 +9,7 @@ import { stationStates } from '@/core/rig/stationStates';
 import type { StationState } from '@/core/record/stationState';
 import { useFollow } from '@/components/shell/useFollow';
 import { CursorProvider } from '@/components/line/cursor';
+import type { LineEditor } from '@/components/line/lineEditor';
 import { WordsProvider } from '@/components/units/WordsProvider';
 
 interface Rig {
@@ -16,8 +17,10 @@ interface Rig {
   /** Null while there is no line to draw. */
   readonly view: RigView | null;
   readonly states: Readonly<Record<Station, StationState>>;
-  /** A line that is being planned and drawn instead of the stored one, or null. */
-  setDraftRecord(record: RigRecord | null): void;
+  /** What a hand on the ribbon can do to the line that is drawn; null: it is looked at. */
+  readonly editor: LineEditor | null;
+  /** A line that is being planned and drawn instead of the stored one, and what can be done to it on the ribbon; or null. */
+  setDraftRecord(record: RigRecord | null, editor: LineEditor | null): void;
   /** Where the line is about to be cut, from the hook (m), for the ribbon to show; null while it is not. */
   readonly cutM: number | null;
   setCutM(cutM: number | null): void;
@@ -25,14 +28,24 @@ interface Rig {
 
 const RigContext = createContext<Rig | null>(null);
 
+const NO_DRAFT = { record: null, editor: null } as const;
+
 export function RigProvider({ record, children }: { record: RigRecord; children: ReactNode }) {
   useFollow(record.boat.id, record.id);
-  const [draftRecord, setDraftRecord] = useState<RigRecord | null>(null);
+  const [draft, setDraft] = useState<{ record: RigRecord | null; editor: LineEditor | null }>(NO_DRAFT);
+  const setDraftRecord = useCallback(
+    (planned: RigRecord | null, editor: LineEditor | null) =>
+      setDraft(planned ? { record: planned, editor } : NO_DRAFT),
+    [],
+  );
   const [cutM, setCutM] = useState<number | null>(null);
-  const shown = draftRecord ?? record;
+  const shown = draft.record ?? record;
   const view = useMemo(() => rigView(shown), [shown]);
   const states = useMemo(() => stationStates(record), [record]);
-  const value = useMemo(() => ({ record, view, states, setDraftRecord, cutM, setCutM }), [record, view, states, cutM]);
+  const value = useMemo(
+    () => ({ record, view, states, editor: draft.editor, setDraftRecord, cutM, setCutM }),
+    [record, view, states, draft.editor, setDraftRecord, cutM],
+  );
   return (
     <RigContext value={value}>
       <WordsProvider>

@@ -1,10 +1,12 @@
 'use client';
 
-import type { ReactNode } from 'react';
+import { useState, type ReactNode } from 'react';
 import { wordsOf } from '@/words';
 import { WordsContext } from './useSay';
 
 /** The dictionary for everything below. */
 export function WordsProvider({ children }: { children: ReactNode }) {
-  return <WordsContext value={wordsOf}>{children}</WordsContext>;
+  // Held, since the build writes the function out where it is used: a new one at each rendering would render everything below anew.
+  const [words] = useState(() => wordsOf);
+  return <WordsContext value={words}>{children}</WordsContext>;
 }

@@ -79,3 +79,49 @@ test('bench mode winds with one hand: digits, arrows, space, U, Escape; a typed 
   await stationTab(page, 'Load').click();
   await expect(page.getByText('stopped at 841')).toBeVisible();
 });
+
+test('a line is planned on its ribbon: a join is dragged, a segment cut, a line put on from the shelf, and all is stored', async ({
+  page,
+}) => {
+  await openRig(page, 'Halyard Lark', 'Copper rod, starboard twin');
+  await openStation(page, 'Load');
+  await page.getByRole('button', { name: 'Plan a new load' }).click();
+  const shot = page.getByRole('slider', { name: 'Length of Top shot' }).first();
+  await expect(shot).toHaveAttribute('aria-valuenow', '22');
+  await page.getByRole('button', { name: /^Top shot, .*choose it$/ }).click();
+  await page.getByLabel('Top shot: whose word its length is').selectOption('typed');
+  await page.getByRole('button', { name: 'Choose nothing' }).click();
+  const backing = page.getByRole('slider', { name: 'Length of Backing' }).first();
+  const before = Number(await backing.getAttribute('aria-valuenow'));
+  const box = await shot.boundingBox();
+  if (!box) throw new Error('the handle is not drawn');
+  const [x, y] = [box.x + box.width / 2, box.y + box.height / 2];
+  await page.mouse.move(x, y);
+  await page.mouse.down();
+  await page.mouse.move(x + 20, y, { steps: 4 });
+  await page.mouse.move(x + 54, y, { steps: 4 });
+  await page.mouse.up();
+  // A hand's way on the ribbon is that length of line: some 10 m to 54 px.
+  await expect(shot).toHaveAttribute('aria-valuenow', /^(31|32|33)$/);
+  expect(Number(await backing.getAttribute('aria-valuenow'))).toBeLessThan(before - 3);
+  await expect(page.getByRole('button', { name: 'Back to what is stored' })).toBeVisible();
+
+  // A line from the shelf, dropped at the join between top shot and copper.
+  const chip = page.getByRole('button', { name: 'Fluorocarbon 0.38 leader' });
+  const from = await chip.boundingBox();
+  const join = await shot.boundingBox();
+  if (!from || !join) throw new Error('nothing to drop');
+  await page.mouse.move(from.x + 20, from.y + 20);
+  await page.mouse.down();
+  await page.mouse.move(join.x, join.y + 40, { steps: 5 });
+  await page.mouse.up();
+  const names = page.getByRole('button', { name: /choose it$/ });
+  await expect(names).toHaveCount(5);
+  await expect(names.nth(1)).toHaveAccessibleName(/^Fluorocarbon 0.38 leader, 9.00 m/);
+  await names.nth(1).click();
+  await page.getByRole('button', { name: 'Fluorocarbon 0.38 leader: take out' }).click();
+  await expect(names).toHaveCount(4);
+  await page.getByRole('button', { name: 'Store the plan' }).click();
+  await expect(page.getByText('The plan is stored.').first()).toBeVisible();
+  await expect(shot).toHaveAttribute('aria-valuenow', /^(31|32|33)$/);
+});

@@ -2,8 +2,6 @@
 
 import Link from 'next/link';
 import { useEffect, useMemo } from 'react';
-import { fillOfRig } from '@/core/rig/line/fillOfRig';
-import { planForRig } from '@/core/rig/line/planForRig';
 import { adviceOnPlan } from '@/core/rig/load/plannedLoad';
 import { useDraft } from '@/components/fields/useDraft';
 import { useSend } from '@/components/http/useSend';
@@ -18,15 +16,15 @@ import { FillConflict } from './FillConflict';
 import { FillField } from './FillField';
 import { AdviceList } from './AdviceList';
 import { CompareCard } from './CompareCard';
-import { soonGoneOf, targetOf } from './fillDraft';
 import { KitCard } from './KitCard';
-import { plannedRecord } from './plannedRecord';
+import { planOfDraft } from './planOfDraft';
 import { RecipeCard } from './RecipeCard';
 import { ReelKnowledge } from '../reel/ReelKnowledge';
 import { ReelFacts } from '../reel/ReelFacts';
 import { PlanAnswer, RunSheet } from './PlanAnswer';
 import { draftOf, isStackDraft, stackOf, type StackDraft } from './stackDraft';
 import { StackEditor } from './StackEditor';
+import { useStackEditor } from './useStackEditor';
 
 /** Overfill (m) beyond which a plan is not taken to the bench: it would rub or jam. */
 const MOST_ABOVE_RIM_M = 0.001;
@@ -38,22 +36,15 @@ export function PlanPanel() {
   const { state, sendNow, fieldError } = useSend();
   const say = useSay();
   const draft = useMemo(() => kept ?? draftOf(record), [kept, record]);
-  const planned = useMemo(() => plannedRecord(record, draft), [draft, record]);
   const rimM = record.reel.fullDiameterM.value;
-  const target = useMemo(() => targetOf(draft.fill, rimM), [draft.fill, rimM]);
-  const soonGoneM = soonGoneOf(draft.fill);
-  const fill = useMemo(
-    () => (planned && target && soonGoneM !== null ? fillOfRig(planned, target, soonGoneM) : null),
-    [planned, target, soonGoneM],
-  );
-  const levelM = fill?.ok ? fill.value : null;
-  const plan = useMemo(() => (planned && levelM !== null ? planForRig(planned, levelM) : null), [planned, levelM]);
+  const { planned, target, fill, levelM, plan } = useMemo(() => planOfDraft(record, draft), [record, draft]);
+  const editor = useStackEditor(record, draft, keep);
 
-  // The ribbon above shows what is being planned, and the stored line again when this panel goes.
+  // The ribbon above shows what is being planned and is its editor, and the stored line again when this panel goes.
   useEffect(() => {
-    setDraftRecord(plan?.ok ? planned : null);
-    return () => setDraftRecord(null);
-  }, [plan, planned, setDraftRecord]);
+    setDraftRecord(plan?.ok ? planned : null, editor);
+    return () => setDraftRecord(null, null);
+  }, [plan, planned, editor, setDraftRecord]);
 
   const save = async (): Promise<number | null> => {
     const stack = stackOf(draft, rimM);
@@ -143,7 +134,7 @@ export function PlanPanel() {
               ? 'nothing planned yet'
               : `${draft.rows.map((row) => row.name).join(', ')}: lengths, lines, joins`
           }
-          isOpen={draft.rows.length === 0 || kept !== null}
+          isOpen={draft.rows.length === 0}
         >
           {record.products.length === 0 ? (
             <p>

@@ -31,10 +31,11 @@ import type { Typed } from '@/components/fields/typedQuantity';
 import { QuantityField } from '@/components/fields/QuantityField';
 import { ChoiceField, TextField } from '@/components/fields/TextField';
 import { Button } from '@/components/ui/Button';
+import { HOW_LONG } from '@/components/line/lineEditor';
 import { offeredLines } from '@/components/keeping/offeredLines';
 import { LIMITS } from '@/usecases/limits';
+import { rowLengthM, type StackDraft, type StackRow } from './stackDraft';
 import {
-  rowLengthM,
   withAdded,
   withDuplicated,
   withHowLong,
@@ -43,10 +44,7 @@ import {
   withRemoved,
   withRow,
   withSplit,
-  type HowLong,
-  type StackDraft,
-  type StackRow,
-} from './stackDraft';
+} from './stackMoves';
 
 interface Props {
   readonly draft: StackDraft;
@@ -54,13 +52,6 @@ interface Props {
   readonly onChange: (draft: StackDraft) => void;
   readonly fieldError: (path: string) => string | undefined;
 }
-
-/** Whose word the length of a segment is. */
-const HOW_LONG: readonly { value: HowLong; text: string }[] = [
-  { value: 'typed', text: 'as typed: wind until it is on' },
-  { value: 'piece', text: 'a whole piece: all of it goes on' },
-  { value: 'solved', text: 'worked out, to fill the reel' },
-];
 
 /** What backing is for. */
 const PURPOSES: readonly { value: BackingPurpose | ''; text: string }[] = [

@@ -1,10 +1,7 @@
 import { plannedRig } from '../../../tests/rigFixture';
 import { stackInput } from '../../../usecases/load/stackInput';
+import { draftJoins, draftOf, draftSegments, isStackDraft } from './stackDraft';
 import {
-  draftJoins,
-  draftOf,
-  draftSegments,
-  isStackDraft,
   withAdded,
   withDuplicated,
   withMoved,
@@ -12,8 +9,11 @@ import {
   withRemoved,
   withRow,
   withHowLong,
+  withInserted,
+  withLength,
+  withSplitAt,
   withSplit,
-} from './stackDraft';
+} from './stackMoves';
 
 describe('a stack being edited', () => {
   const draft = draftOf(plannedRig());
@@ -168,5 +168,43 @@ describe('a length typed in colours', () => {
 
   it('leaves a length in metres as it was: equal parts', () => {
     expect(lead('30')).toMatchObject({ lengthM: 30, colourLengthM: null, colours: [] });
+  });
+
+  it('takes another length from a hand: what was typed goes, and lead core has as many colours as that makes', () => {
+    const typed = withRow(draft, 's2', { typed: { text: '33', unit: 'm' } });
+    expect(withLength(typed, 's2', 41.5).rows[2]).toMatchObject({ lengthM: 41.5, typed: null, colours: '' });
+    const lead = draft.rows[1];
+    const colourM = lead?.colourLengthM ?? (lead?.lengthM ?? NaN) / (lead?.colours.split(',').length ?? 1);
+    const longer = withLength(draft, 's1', 4.25 * colourM).rows[1];
+    expect(longer?.colours.split(', ')).toHaveLength(5);
+    expect(longer?.colours.startsWith(lead?.colours ?? '')).toBe(true);
+    expect(longer?.colourLengthM).toBeCloseTo(colourM, 9);
+    expect(withLength(draft, 's2', -5).rows[2]?.lengthM).toBeGreaterThan(0);
+    expect(withLength(draft, 'nowhere', 5)).toBe(draft);
+  });
+
+  it('cuts where the hand is, and lead core between two colours', () => {
+    const shot = draft.rows[2]?.lengthM ?? NaN;
+    const cut = withSplitAt(draft, 's2', 'outer', 4).rows;
+    expect([cut[2]?.lengthM, cut[3]?.lengthM]).toEqual([expect.closeTo(shot - 4, 9), expect.closeTo(4, 9)]);
+    const lead = draft.rows[1]?.lengthM ?? NaN;
+    // A third of three colours from the hook's end: one colour on that side.
+    const colours = withSplitAt(draft, 's1', 'outer', 0.3 * lead).rows;
+    expect(colours[1]?.colours.split(', ')).toHaveLength(2);
+    expect(colours[2]?.lengthM).toBeCloseTo(lead / 3, 9);
+    expect(withSplitAt(draft, 's0', 'outer', 4)).toBe(draft);
+  });
+
+  it('puts a line between two others, lead core as one colour of it, and the arbor knot stays on the arbor', () => {
+    const [nylon, leadCore] = ['nylon', 'lead'].map((id) => plannedRig().products.find((line) => line.id === id));
+    if (!nylon || !leadCore) throw new Error('no such line');
+    const under = withInserted(draft, 'new', nylon, 0);
+    expect(under.rows[0]?.name).toBe(nylon.name);
+    expect(under.rows.map((row) => row.joinKind === 'arbor-sliding-knot')).toEqual([true, false, false, false]);
+    const lead = withInserted(draft, 'new', leadCore, 3).rows[3];
+    expect(lead).toMatchObject({ role: 'weighted line', solved: false });
+    expect(lead?.colours.split(', ')).toHaveLength(1);
+    expect(lead?.lengthM).toBeCloseTo(leadCore.colourLengthM ?? 9.144, 9);
+    expect(withInserted({ ...draft, rows: [] }, 'new', nylon, 0).rows[0]).toMatchObject({ solved: true });
   });
 });

@@ -134,88 +134,6 @@ export function draftJoins(draft: StackDraft): PlannedStack['joins'] {
   });
 }
 
-export function withRow(draft: StackDraft, id: string, change: Partial<StackRow>): StackDraft {
-  return { ...draft, rows: draft.rows.map((row) => (row.id === id ? { ...row, ...change } : row)) };
-}
-
-/** Whose word the length of a segment is: what was typed, a whole piece, or the fill that it is worked out for. */
-export type HowLong = 'typed' | 'piece' | 'solved';
-
-/** Says whose word the length of one segment is; one at the most is worked out. */
-export function withHowLong(draft: StackDraft, id: string, how: HowLong): StackDraft {
-  const rows = draft.rows.map((row): StackRow => {
-    if (row.id === id) return { ...row, solved: how === 'solved', lengthKnown: how === 'piece' };
-    return how === 'solved' ? { ...row, solved: false } : row;
-  });
-  return { ...draft, rows };
-}
-
-/** The arbor knot belongs to whatever lies on the arbor, and to nothing else. */
-function withArborKnotInPlace(draft: StackDraft): StackDraft {
-  const rows = draft.rows.map((row, index): StackRow => {
-    if (index === 0) return { ...row, joinKind: 'arbor-sliding-knot' };
-    return row.joinKind === 'arbor-sliding-knot' ? { ...row, joinKind: 'double-sliding-knot' } : row;
-  });
-  return { ...draft, rows };
-}
-
-/** Moves a row towards the hook (+1) or the arbor (−1). */
-export function withMoved(draft: StackDraft, id: string, by: 1 | -1): StackDraft {
-  const from = draft.rows.findIndex((row) => row.id === id);
-  const row = draft.rows[from];
-  const to = from + by;
-  if (!row || to < 0 || to >= draft.rows.length) return draft;
-  return withArborKnotInPlace({ ...draft, rows: draft.rows.toSpliced(from, 1).toSpliced(to, 0, row) });
-}
-
-/** Puts a row where another one stands, as a drag does. */
-export function withPlaced(draft: StackDraft, id: string, overId: string): StackDraft {
-  const from = draft.rows.findIndex((row) => row.id === id);
-  const to = draft.rows.findIndex((row) => row.id === overId);
-  const row = draft.rows[from];
-  if (!row || to < 0 || from === to) return draft;
-  return withArborKnotInPlace({ ...draft, rows: draft.rows.toSpliced(from, 1).toSpliced(to, 0, row) });
-}
-
-/** A copy of a row above it; a worked-out length is copied as one still to be given. */
-export function withDuplicated(draft: StackDraft, id: string, newId: string): StackDraft {
-  const at = draft.rows.findIndex((row) => row.id === id);
-  const row = draft.rows[at];
-  if (!row) return draft;
-  const copy: StackRow = {
-    ...row,
-    id: newId,
-    name: `${row.name}, again`.slice(0, 80),
-    solved: false,
-    joinKind: 'double-sliding-knot',
-  };
-  return { ...draft, rows: draft.rows.toSpliced(at + 1, 0, copy) };
-}
-
-/**
- * Cuts a row in two of half its length, colours and all; nothing where its length is open.
- */
-export function withSplit(draft: StackDraft, id: string, newId: string): StackDraft {
-  const at = draft.rows.findIndex((row) => row.id === id);
-  const row = draft.rows[at];
-  const lengthM = row && rowLengthM(row);
-  if (!row || lengthM == null) return draft;
-  const colours = coloursIn(row);
-  const below = Math.ceil(colours.length / 2);
-  // Colours are equal lengths: a cut between two of them goes by their number.
-  const share = colours.length > 1 ? below / colours.length : 0.5;
-  const half = (part: Partial<StackRow>): StackRow => ({ ...row, typed: null, ...part });
-  const inner = half({ lengthM: lengthM * share, colours: colours.slice(0, below).join(', ') });
-  const outer = half({
-    id: newId,
-    name: `${row.name}, outer part`.slice(0, 80),
-    lengthM: lengthM * (1 - share),
-    colours: colours.slice(below).join(', '),
-    joinKind: 'double-sliding-knot',
-  });
-  return { ...draft, rows: draft.rows.toSpliced(at, 1, inner, outer) };
-}
-
 /** The colours of a row: where its length was typed in colours they have names, given or by number, and their own length. */
 function coloursOfRow(
   row: StackRow,
@@ -230,31 +148,10 @@ function coloursOfRow(
   return { colours: named, colourLengthM: row.typed || named.length === 0 ? null : (row.colourLengthM ?? null) };
 }
 
-function coloursIn(row: StackRow): readonly string[] {
+/** Names of a row's colours, as they stand in its field. */
+export function coloursIn(row: StackRow): readonly string[] {
   return row.colours
     .split(',')
     .map((colour) => colour.trim())
     .filter((colour) => colour !== '');
-}
-
-export function withRemoved(draft: StackDraft, id: string): StackDraft {
-  return withArborKnotInPlace({ ...draft, rows: draft.rows.filter((row) => row.id !== id) });
-}
-
-export function withAdded(draft: StackDraft, id: string, productId: string): StackDraft {
-  const first = draft.rows.length === 0;
-  const row: StackRow = {
-    id,
-    name: first ? 'Backing' : `Segment ${draft.rows.length + 1}`,
-    role: first ? 'backing' : 'top shot',
-    productId,
-    solved: first,
-    lengthM: null,
-    typed: null,
-    lengthKnown: false,
-    wound: true,
-    colours: '',
-    joinKind: first ? 'arbor-sliding-knot' : 'double-sliding-knot',
-  };
-  return { ...draft, rows: [...draft.rows, row] };
 }
