@@ -19,7 +19,7 @@ export function NotingAs({ crew }: { crew: Crew }) {
     <label className="flex items-center gap-1.5 text-sm">
       <span>Noted by</span>
       <select
-        className="min-h-9 max-w-36 rounded-sm border border-edge-strong bg-card px-1.5 font-semibold"
+        className="min-h-11 max-w-36 rounded-sm border border-edge-strong bg-card px-1.5 font-semibold"
         value={crew.person ?? ''}
         disabled={!ready}
         onChange={(event) => choose(event.target.value)}

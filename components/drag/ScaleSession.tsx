@@ -58,7 +58,7 @@ export function ScaleSession({ setting }: { setting: DragSettingRecord }) {
           hint="leave empty if not read"
         />
       </div>
-      <label className="flex min-h-9 items-center gap-2 text-sm">
+      <label className="flex min-h-11 items-center gap-2 text-sm">
         <input
           type="checkbox"
           checked={turned}

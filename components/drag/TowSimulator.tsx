@@ -125,7 +125,7 @@ function Slider({
       {label}
       <input
         type="range"
-        className="h-11 w-full accent-chalk"
+        className="min-h-11 w-full accent-chalk"
         min={from}
         max={to}
         step={step}

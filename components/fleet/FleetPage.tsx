@@ -99,7 +99,7 @@ export function FleetPage({
                     <td className="py-1.5">
                       <Link
                         href={cardPath(boatId, rod.rigId)}
-                        className="inline-flex min-h-9 items-center text-chalk underline"
+                        className="inline-flex min-h-11 items-center text-chalk underline"
                       >
                         card
                       </Link>

@@ -116,7 +116,7 @@ function Reels({ boatId, reels }: { boatId: string; reels: readonly ReelRecord[]
   return (
     <Card title="Reels">
       {inUse(reels).length > 0 && (
-        <Table heads={['reel', 'arbor', 'width', 'full', 'counts a turn', "maker's drag limit"]} label="Reels">
+        <Table heads={['reel', 'arbor', 'width', 'full', 'counts a turn', "maker's drag limit"]} label="Table of reels">
           {inUse(reels).map((row) => (
             <Row
               key={row.id}
@@ -175,7 +175,7 @@ function Lines({
   return (
     <Card title="Lines">
       {inUse(lines).length > 0 && (
-        <Table heads={['line', 'material', 'thickness', 'packing', 'label']} label="Lines">
+        <Table heads={['line', 'material', 'thickness', 'packing', 'label']} label="Table of lines">
           {inUse(lines).map((row) => (
             <Row
               key={row.id}

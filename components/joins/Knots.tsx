@@ -86,7 +86,7 @@ export function Knots({ boatId, kind }: { boatId: string; kind: JoinKind }) {
               aria-current={index === at ? 'step' : undefined}
               className="aria-[current=step]:font-semibold"
             >
-              <button type="button" className="min-h-9 text-left align-top" onClick={() => setAt(index)}>
+              <button type="button" className="min-h-11 text-left align-top" onClick={() => setAt(index)}>
                 {stepWords(each.says, format)}
                 {countWords(each)}
               </button>

@@ -40,7 +40,10 @@ export function TieLists({ boatId, lists }: { boatId: string; lists: readonly Ti
             key={record.id}
             title={record.name}
             aside={
-              <Link className="text-chalk underline underline-offset-4" href={stationPath(boatId, record.id, 'joins')}>
+              <Link
+                className="inline-flex min-h-11 items-center text-chalk underline underline-offset-4"
+                href={stationPath(boatId, record.id, 'joins')}
+              >
                 To its joins
               </Link>
             }

@@ -7,7 +7,7 @@ import { useUnits } from '@/components/units/UnitsProvider';
 import { boxAlong, type OnRibbon, type PlacedSegment } from './onRibbon';
 
 /** Room for a thumb to either side of a join (px). */
-const GRIP_PX = 18;
+const GRIP_PX = 22;
 
 /** The arbor's end of a segment: dragged, or moved by keys, it makes the segment longer or shorter. */
 export function LengthHandle({
@@ -73,9 +73,9 @@ export function LengthHandle({
       title={heldBecause ?? `Drag it: ${name} grows or shrinks`}
       style={boxAlong(on, scale.toPx(toM) - (isLast ? 2 * GRIP_PX - on.marginPx : GRIP_PX), 2 * GRIP_PX, {
         fromPx: 30,
-        toPx: 58,
+        toPx: 74,
       })}
-      className={`group pointer-events-auto z-10 grid touch-none place-items-center ${heldBecause === null ? 'cursor-grab active:cursor-grabbing' : 'cursor-not-allowed'}`}
+      className={`group pointer-events-auto z-10 grid touch-none justify-items-center pt-0.5 ${heldBecause === null ? 'cursor-grab active:cursor-grabbing' : 'cursor-not-allowed'}`}
       onPointerDown={take}
       onPointerMove={move}
       onPointerUp={leave}

@@ -85,9 +85,9 @@ function RigCard({ boatId, rig }: { boatId: string; rig: RigSummary }) {
   const { format } = useUnits();
   return (
     <li className="rounded-sm border border-edge bg-card">
-      <div className="flex flex-wrap items-baseline justify-between gap-x-6 border-b border-edge px-4 pt-2 pb-1">
+      <div className="flex flex-wrap items-baseline justify-between gap-x-6 border-b border-edge px-4">
         <h2 className="lettered text-lg">
-          <Link href={rigPath(boatId, rig.id)} className="hover:underline">
+          <Link href={rigPath(boatId, rig.id)} className="inline-flex min-h-11 items-center hover:underline">
             {rig.name}
           </Link>
         </h2>
@@ -122,7 +122,7 @@ function StationCell({ path, name, state }: { path: string; name: string; state:
   const say = useSay();
   return (
     <li className="border-edge not-last:md:border-r">
-      <Link href={path} className="flex min-h-12 flex-col px-4 py-1.5 hover:bg-paper">
+      <Link href={path} className="flex min-h-12 flex-col px-2 py-1.5 hover:bg-paper sm:px-4">
         <span className="flex items-center justify-between gap-2">
           <span className="font-semibold">{name}</span>
           <StateMark state={state.state} />

@@ -20,22 +20,22 @@ function StationTabs() {
   const pathname = usePathname();
   const whole = rigPath(record.boat.id, record.id);
   const look = (path: string): string =>
-    `flex min-h-12 flex-1 flex-col justify-center border-b-4 px-1 py-1 text-sm sm:px-3 sm:text-base ${pathname === path ? 'border-rule bg-card' : 'border-transparent hover:bg-card/60'}`;
+    `flex min-h-12 flex-1 flex-col justify-center border-b-4 px-1 py-1 text-sm lg:px-3 lg:text-base ${pathname === path ? 'border-rule bg-card' : 'border-transparent hover:bg-card/60'}`;
   return (
-    <nav aria-label="Stations in working order" className="no-print grid grid-cols-4 border-b-2 border-ink sm:flex">
+    <nav aria-label="Stations in working order" className="no-print grid grid-cols-4 border-b-2 border-ink lg:flex">
       <Link href={whole} aria-current={pathname === whole ? 'page' : undefined} className={look(whole)}>
         <span className="lettered">
-          <span className="sm:hidden">Line</span>
-          <span className="hidden sm:inline">The whole line</span>
+          <span className="lg:hidden">Line</span>
+          <span className="hidden lg:inline">The whole line</span>
         </span>
       </Link>
       {STATIONS.map(({ id, title }, index) => {
         const path = stationPath(record.boat.id, record.id, id);
         return (
           <Link key={id} href={path} aria-current={pathname === path ? 'page' : undefined} className={look(path)}>
-            <span className="flex items-center gap-1 sm:justify-between sm:gap-2">
+            <span className="flex items-center gap-1 lg:justify-between lg:gap-2">
               <span className="lettered">
-                <span className="hidden sm:inline">{index + 1}. </span>
+                <span className="hidden lg:inline">{index + 1}. </span>
                 {title}
               </span>
               <span className="relative">
@@ -77,7 +77,7 @@ export function RigFrame({ children }: { children: ReactNode }) {
     ? exaggeration(bandsOfLine(view.record, view.current.line), lineScale(view.current.line, 960))
     : 0;
   return (
-    <div className="flex flex-col">
+    <main className="flex flex-col">
       <div className="mx-auto w-full max-w-[84rem] px-4 pt-3 print:hidden">
         <div className="mb-2 flex flex-wrap items-baseline justify-between gap-x-6">
           <h1 className="lettered text-2xl">{record.name}</h1>
@@ -131,9 +131,14 @@ export function RigFrame({ children }: { children: ReactNode }) {
           </section>
         </div>
       )}
-      <main id="main" className={`mx-auto w-full max-w-[84rem] px-4 pt-3 pb-4 ${isPaper ? '' : 'sm:pt-0'}`}>
+      {/* Who skips to the content has read the head of the rig before. */}
+      <div
+        id="main"
+        tabIndex={-1}
+        className={`mx-auto w-full max-w-[84rem] px-4 pt-3 pb-4 ${isPaper ? '' : 'sm:pt-0'}`}
+      >
         {children}
-      </main>
-    </div>
+      </div>
+    </main>
   );
 }

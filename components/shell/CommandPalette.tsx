@@ -35,7 +35,7 @@ export function CommandPalette({ places }: { places: readonly Place[] }) {
       <button
         type="button"
         onClick={() => setOpen('palette')}
-        className="no-print min-h-9 rounded-sm border border-edge-strong bg-card px-3 text-sm"
+        className="no-print min-h-11 rounded-sm border border-edge-strong bg-card px-3 text-sm"
       >
         Find <kbd className="figures ml-1 hidden text-xs text-ink-soft sm:inline">Ctrl K</kbd>
       </button>
@@ -43,7 +43,7 @@ export function CommandPalette({ places }: { places: readonly Place[] }) {
         type="button"
         aria-label="Keys and help"
         onClick={() => setOpen('help')}
-        className="no-print hidden min-h-9 min-w-9 rounded-sm border border-edge-strong bg-card text-sm font-bold sm:block"
+        className="no-print hidden min-h-11 min-w-9 rounded-sm border border-edge-strong bg-card text-sm font-bold sm:block"
       >
         ?
       </button>

@@ -28,9 +28,9 @@ export function Header({
       >
         Skip to the content
       </a>
-      <div className="mx-auto flex max-w-[84rem] items-center gap-x-2 gap-y-2 px-3 py-1.5 sm:gap-x-4 sm:px-4 lg:flex-nowrap">
+      <div className="mx-auto flex max-w-[84rem] items-center gap-x-2 gap-y-2 px-3 py-0.5 sm:gap-x-4 sm:px-4 lg:flex-nowrap">
         <nav aria-label="Where you are" className="mr-auto flex min-w-0 items-center gap-x-1.5 sm:gap-x-2">
-          <Link href="/" className="flex shrink-0 items-center gap-2 py-1">
+          <Link href="/" className="flex min-h-11 shrink-0 items-center gap-2">
             <Mark />
             <span className={`lettered text-lg ${crumbs.length > 0 ? 'sr-only sm:not-sr-only' : ''}`}>Tidy Marlin</span>
           </Link>
@@ -42,7 +42,7 @@ export function Header({
               <span aria-hidden className="text-ink-soft">
                 /
               </span>
-              <Link href={crumb.path} className="truncate py-1 hover:underline">
+              <Link href={crumb.path} className="truncate py-3 hover:underline">
                 {crumb.label}
               </Link>
             </span>

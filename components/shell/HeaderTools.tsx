@@ -28,7 +28,7 @@ export function HeaderTools({ places, crew }: { places: readonly Place[]; crew?:
           aria-haspopup="dialog"
           aria-expanded={isOpen}
           onClick={() => setOpen(true)}
-          className="no-print grid min-h-9 min-w-9 place-items-center rounded-sm border border-edge-strong bg-card"
+          className="no-print grid min-h-11 min-w-11 place-items-center rounded-sm border border-edge-strong bg-card"
         >
           <Menu className="size-5" aria-hidden />
         </button>

@@ -25,7 +25,7 @@ function Group<K extends keyof UnitChoice>({
       value={units[kind]}
       options={options}
       onChange={(chosen) => setUnits({ [kind]: chosen })}
-      room="min-h-9 min-w-9 px-2"
+      room="min-h-11 min-w-9 px-2"
     />
   );
 }

@@ -37,7 +37,7 @@ for (const [where, size] of [
     const rig = page.url();
     for (const { id } of STATIONS) {
       await page.goto(`${rig}/${id}`);
-      const main = page.getByRole('main');
+      const main = page.locator('#main');
       // The first card answers, and its first main act is in sight without scrolling.
       await main.getByRole('heading', { level: 2 }).first().waitFor();
       await expect(page.getByText(/Weighing what to measure|Working it out/)).toHaveCount(0);

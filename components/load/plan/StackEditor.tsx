@@ -80,7 +80,7 @@ function Check({
   disabled?: boolean;
 }) {
   return (
-    <label className={`flex min-h-9 items-center gap-2 text-sm ${disabled ? 'opacity-60' : ''}`}>
+    <label className={`flex min-h-11 items-center gap-2 text-sm ${disabled ? 'opacity-60' : ''}`}>
       <input
         type="checkbox"
         checked={checked}
