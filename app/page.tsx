@@ -1,11 +1,19 @@
 import Link from 'next/link';
+import { Suspense } from 'react';
+import { AtAGlance } from '@/components/locker/AtAGlance';
 import { NewBoat } from '@/components/locker/NewBoat';
 import { More } from '@/components/keeping/More';
 import { PutAway } from '@/components/keeping/PutAway';
 import { Header } from '@/components/shell/Header';
 import { boatPath } from '@/components/shell/paths';
 import { Card } from '@/components/ui/Card';
-import { pageBoats } from '@/app/read/snapshot';
+import { pageBoats, readPage } from '@/app/read/snapshot';
+import { readAtAGlance } from '@/usecases/rigs/locker';
+
+/** What is stale or due on one boat: read beside the page, which does not wait for it. */
+async function BoatGlance({ boatId }: { boatId: string }) {
+  return <AtAGlance boatId={boatId} glance={await readPage(boatId, readAtAGlance)} />;
+}
 
 export default async function BoatsPage() {
   const all = await pageBoats();
@@ -28,14 +36,21 @@ export default async function BoatsPage() {
           ) : (
             <ul className="flex flex-col gap-3">
               {boats.map((boat) => (
-                <li key={boat.id} className="flex items-center gap-2">
-                  <Link
-                    href={boatPath(boat.id)}
-                    className="flex min-h-16 grow items-center justify-between gap-4 border-2 border-ink bg-card px-4 py-3 hover:bg-rule hover:text-rule-ink"
-                  >
-                    <span className="lettered text-xl">{boat.name}</span>
-                    <span className="text-sm">{boat.homeWater}</span>
-                  </Link>
+                <li key={boat.id} className="flex items-start gap-2">
+                  <div className="grow border-2 border-ink bg-card">
+                    <Link
+                      href={boatPath(boat.id)}
+                      className="flex min-h-14 items-center justify-between gap-4 px-4 hover:bg-rule hover:text-rule-ink"
+                    >
+                      <span className="lettered text-xl">{boat.name}</span>
+                      <span className="text-sm">{boat.homeWater}</span>
+                    </Link>
+                    <div className="min-h-11 border-t border-edge px-4 py-1.5">
+                      <Suspense fallback={<p className="text-sm text-ink-soft">Looking what is due …</p>}>
+                        <BoatGlance boatId={boat.id} />
+                      </Suspense>
+                    </div>
+                  </div>
                   <More
                     boatId={boat.id}
                     thing="boat"

@@ -24,6 +24,7 @@ const KEYS: readonly [string, string][] = [
   ['← →', 'move the cursor along the line by one unit (the ribbon must have the focus)'],
   ['Shift ← →', 'move it by ten units'],
   ['Home, End', 'hook, arbor'],
+  ['← → on a join', 'make the segment longer or shorter, while a line is planned'],
   ['Tab', 'the next field or button'],
 ];
 

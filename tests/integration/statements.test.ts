@@ -4,7 +4,7 @@ import { ormundSound } from '../../demo/ormundSound';
 import { NO_BOAT, NOBODY, withBoat } from '../../db/withBoat';
 import { listBoats } from '../../db/queries/boats';
 import { listRigs } from '../../db/queries/rigs';
-import { readLocker } from '../../usecases/rigs/locker';
+import { readAtAGlance, readLocker } from '../../usecases/rigs/locker';
 import { readRig } from '../../usecases/rigs/readRigs';
 import { windingInput } from '../../usecases/load/loadInput';
 import { beginWinding, look, noteWinding } from './acts';
@@ -58,5 +58,13 @@ describe('what a page asks of the database', () => {
     const few = await statementsOf(() => look(readLocker)(boatId, 'Copper', 1));
     const all = await statementsOf(() => look(readLocker)(boatId, '', 1));
     expect(few).toBe(all);
+    // Nor does the glance at a boat on the first page, which says of every rod what its stations say.
+    expect(await statementsOf(() => look(readAtAGlance)(boatId))).toBeLessThanOrEqual(all);
+    const [glance, locker] = [await look(readAtAGlance)(boatId), await look(readLocker)(boatId, '', 1)];
+    const stale = locker.rigs.filter((rig) => Object.values(rig.states).some(({ state }) => state === 'stale'));
+    expect(glance.rods.filter((rod) => rod.stale.length > 0).map(({ name }) => name)).toEqual(
+      stale.map(({ name }) => name),
+    );
+    expect(stale.length).toBeGreaterThan(0);
   });
 });

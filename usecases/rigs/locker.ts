@@ -1,7 +1,10 @@
 import 'server-only';
 import { setImmediate as turn } from 'node:timers/promises';
 import type { RigRecord } from '../../core/record/record';
+import { STATIONS, type Station } from '../../core/record/stations';
+import type { StationState } from '../../core/record/stationState';
 import { rigSummary, type RigSummary } from '../../core/rig/rigSummary';
+import { stationStates } from '../../core/rig/stationStates';
 import { listRigPage, listRigsPutAway } from '../../db/queries/rigs';
 import type { BoatDb } from '../../db/withBoat';
 import { readRigs } from './readRigs';
@@ -55,4 +58,32 @@ export async function readLocker(db: BoatDb, find: string, page: number): Promis
 /** The rods of a boat that are compared with each other, a page of them. */
 export async function readFleet(db: BoatDb, find: string, page: number): Promise<PageOf<RigRecord>> {
   return pageOf(db, find, page, RODS_BESIDE_EACH_OTHER, 'whole');
+}
+
+/** What of a boat's rods is to be done, at a glance. */
+export interface BoatAtAGlance {
+  /** How many rods there are, and how many were looked through. */
+  readonly total: number;
+  readonly looked: number;
+  /** Rods with stations whose result no longer stands, or not yet. */
+  readonly rods: readonly {
+    readonly id: string;
+    readonly name: string;
+    readonly stale: readonly Station[];
+    readonly due: readonly Station[];
+  }[];
+}
+
+/** Which stations of a boat's rods are stale or due: of as many rods as one helm can keep in view. */
+export async function readAtAGlance(db: BoatDb): Promise<BoatAtAGlance> {
+  const { rigs, total } = await pageOf(db, '', 1, RODS_BESIDE_EACH_OTHER, 'summary');
+  const rods: BoatAtAGlance['rods'][number][] = [];
+  for (const rig of rigs) {
+    const states = stationStates(rig);
+    const of = (state: StationState['state']): readonly Station[] =>
+      STATIONS.map(({ id }) => id).filter((id) => states[id].state === state);
+    rods.push({ id: rig.id, name: rig.name, stale: of('stale'), due: of('due') });
+    await turn();
+  }
+  return { total, looked: rigs.length, rods };
 }

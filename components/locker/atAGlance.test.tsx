@@ -1,0 +1,43 @@
+import { render, screen } from '@testing-library/react';
+import type { BoatAtAGlance } from '@/usecases/rigs/locker';
+import { AtAGlance } from './AtAGlance';
+
+const rod = (name: string, of: Partial<BoatAtAGlance['rods'][number]> = {}): BoatAtAGlance['rods'][number] => ({
+  id: name.replaceAll(' ', '-'),
+  name,
+  stale: [],
+  due: [],
+  ...of,
+});
+const shown = (rods: BoatAtAGlance['rods'], total = rods.length) =>
+  render(<AtAGlance boatId="boat" glance={{ rods, total, looked: rods.length }} />);
+
+describe('a boat at a glance', () => {
+  it('names what no longer stands, leads to the first of it, and counts what is due', () => {
+    shown([
+      rod('Port rod', { stale: ['count', 'drag'], due: ['joins'] }),
+      rod('Stern rod', { due: ['count', 'drag'] }),
+      rod('Third rod'),
+    ]);
+    expect(screen.getByRole('link', { name: 'Port rod' })).toHaveAttribute('href', '/boats/boat/rigs/Port-rod/count');
+    expect(screen.getByText('Count, Drag')).toBeInTheDocument();
+    expect(screen.getByText('3 rods: something due on 2, Joins on 1, Count on 1, Drag on 1.')).toBeInTheDocument();
+  });
+
+  it('counts the rest where many are stale, and says so where not all rods were looked through', () => {
+    shown(
+      ['a', 'b', 'c', 'd', 'e'].map((name) => rod(`Rod ${name}`, { stale: ['joins'] })),
+      60,
+    );
+    expect(screen.getAllByRole('link')).toHaveLength(3);
+    expect(screen.getByText('and 2 more rods with something stale.')).toBeInTheDocument();
+    expect(screen.getByText('60 rods, the first 5 looked through: nothing else due.')).toBeInTheDocument();
+  });
+
+  it('says where all is in order, and where there is no rod', () => {
+    shown([rod('Port rod')]);
+    expect(screen.getByText('One rod: nothing stale, nothing due.')).toBeInTheDocument();
+    shown([]);
+    expect(screen.getByText('No rod in this locker yet.')).toBeInTheDocument();
+  });
+});
