@@ -41,7 +41,8 @@ export function shownText(
   return read.value === null ? '' : plainNumber(fromSi(quantity, read.value, unit));
 }
 
-/** Up to four decimals, without trailing zeros. */
+/** Four or five digits, as a tape or a caliper tells, without trailing zeros: what is stored stays as it is until something is typed. */
 function plainNumber(value: number): string {
-  return String(Number(value.toFixed(Math.abs(value) < 1 ? 4 : 3)));
+  const size = Math.abs(value);
+  return String(Number(value.toFixed(size < 1 ? 4 : size < 10 ? 3 : size < 100 ? 2 : 1)));
 }

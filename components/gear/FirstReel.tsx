@@ -10,8 +10,13 @@ import { useSend } from '@/components/http/useSend';
 import { stationPath } from '@/components/shell/paths';
 import { Button } from '@/components/ui/Button';
 import { Card } from '@/components/ui/Card';
+import { UNIT_COOKIE } from '@/components/units/unitCookie';
+import { useUnits } from '@/components/units/UnitsProvider';
 import { LIMITS } from '@/usecases/limits';
 import { COUNTS_IN } from '@/core/record/gear';
+
+/** True where units were chosen on this device. */
+const isChosen = (): boolean => document.cookie.split('; ').some((each) => each.startsWith(`${UNIT_COOKIE}=`));
 
 const options = (values: readonly string[]) => values.map((value) => ({ value, text: value }));
 
@@ -19,6 +24,7 @@ const options = (values: readonly string[]) => values.map((value) => ({ value, t
 export function FirstReel({ boatId }: { boatId: string }) {
   const router = useRouter();
   const { sendNow, state } = useSend();
+  const { setUnits } = useUnits();
   const form = useDraftForm(`first-reel:${boatId}`, {
     name: neededWords('First reel'),
     holdsM: neededQuantity('length', LIMITS.segmentLengthM),
@@ -32,6 +38,8 @@ export function FirstReel({ boatId }: { boatId: string }) {
   const store = (): Promise<void> =>
     form.submit(async (body) => {
       const result = await sendNow('makeFirstRig', { boatId }, body, 'Here is how much backing goes on.');
+      // A reel that counts feet is spoken of in feet, unless somebody has chosen units.
+      if (result.ok && body.countsIn === 'feet' && !isChosen()) setUnits({ length: 'ft' });
       if (result.ok) router.push(stationPath(boatId, result.value.id, 'load'));
       return result;
     });

@@ -41,3 +41,36 @@ test('five questions are sent in SI, defaults for what nobody touched; an unread
     lengthM: expect.closeTo(91.44, 6),
   });
 });
+
+test('a reel that counts feet is spoken of in feet from then on, unless units were chosen', async () => {
+  const shown = async (): Promise<void> => {
+    const { unmount } = render(
+      <UnitsProvider initial={{ length: 'm', smallLength: 'mm', force: 'kg' }}>
+        <Toasts>
+          <FirstReel boatId="boat" />
+        </Toasts>
+      </UnitsProvider>,
+    );
+    const before = sent.length;
+    for (const [label, value] of [
+      ['So much line', '240'],
+      ['so thick', '0.38'],
+      ['Thickness', '0.42'],
+      ['Length', '90'],
+    ] as const) {
+      fireEvent.change(screen.getByLabelText(label), { target: { value } });
+    }
+    fireEvent.click(screen.getByRole('button', { name: 'How much backing?' }));
+    await waitFor(() => expect(sent).toHaveLength(before + 1));
+    await waitFor(() => expect(document.cookie).toMatch(/units=/));
+    unmount();
+  };
+  document.cookie = 'units=; max-age=0; path=/';
+  await shown();
+  expect(document.cookie).toMatch(/units=ft\./);
+  document.cookie = 'units=m.mm.kg; path=/';
+  window.localStorage.clear();
+  await shown();
+  expect(document.cookie).toMatch(/units=m\./);
+  document.cookie = 'units=; max-age=0; path=/';
+});

@@ -32,12 +32,12 @@ export function AtAGlance({ boatId, glance }: { boatId: string; glance: BoatAtAG
       {stale.length > NAMED && <p>and {stale.length - NAMED} more rods with something stale.</p>}
       <p className="text-ink-soft">
         {total === 1 ? 'One rod' : `${total} rods`}
-        {looked < total && `, the first ${looked} looked through`}:{' '}
+        {looked < total && `, the first ${looked} looked through`},{' '}
         {due.length === 0
           ? stale.length === 0
             ? 'nothing stale, nothing due.'
             : 'nothing else due.'
-          : `something due on ${due.length}, ${dueWords(due)}.`}
+          : `something due on ${due.length}: ${dueWords(due)}.`}
       </p>
     </div>
   );

@@ -21,7 +21,7 @@ describe('a boat at a glance', () => {
     ]);
     expect(screen.getByRole('link', { name: 'Port rod' })).toHaveAttribute('href', '/boats/boat/rigs/Port-rod/count');
     expect(screen.getByText('Count, Drag')).toBeInTheDocument();
-    expect(screen.getByText('3 rods: something due on 2, Joins on 1, Count on 1, Drag on 1.')).toBeInTheDocument();
+    expect(screen.getByText('3 rods, something due on 2: Joins on 1, Count on 1, Drag on 1.')).toBeInTheDocument();
   });
 
   it('counts the rest where many are stale, and says so where not all rods were looked through', () => {
@@ -31,12 +31,12 @@ describe('a boat at a glance', () => {
     );
     expect(screen.getAllByRole('link')).toHaveLength(3);
     expect(screen.getByText('and 2 more rods with something stale.')).toBeInTheDocument();
-    expect(screen.getByText('60 rods, the first 5 looked through: nothing else due.')).toBeInTheDocument();
+    expect(screen.getByText('60 rods, the first 5 looked through, nothing else due.')).toBeInTheDocument();
   });
 
   it('says where all is in order, and where there is no rod', () => {
     shown([rod('Port rod')]);
-    expect(screen.getByText('One rod: nothing stale, nothing due.')).toBeInTheDocument();
+    expect(screen.getByText('One rod, nothing stale, nothing due.')).toBeInTheDocument();
     shown([]);
     expect(screen.getByText('No rod in this locker yet.')).toBeInTheDocument();
   });

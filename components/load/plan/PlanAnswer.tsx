@@ -109,7 +109,7 @@ export function RunSheet({ record, plan }: { record: RigRecord; plan: LoadPlan }
   const rimM = record.reel.fullDiameterM.value;
   const cell = 'py-1.5 pr-3 align-top';
   return (
-    <div className="overflow-x-auto" tabIndex={0} role="region" aria-label="Run sheet">
+    <div className="overflow-x-auto" tabIndex={0} role="region" aria-label="Table of the run sheet">
       <table className="w-full text-sm">
         <thead>
           <tr className="border-b-2 border-ink text-left">
