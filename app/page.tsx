@@ -1,12 +1,11 @@
 import Link from 'next/link';
 import { Suspense } from 'react';
 import { AtAGlance } from '@/components/locker/AtAGlance';
-import { NewBoat } from '@/components/locker/NewBoat';
+import { NewLocker } from '@/components/locker/NewLocker';
 import { More } from '@/components/keeping/More';
 import { PutAway } from '@/components/keeping/PutAway';
 import { Header } from '@/components/shell/Header';
 import { boatPath } from '@/components/shell/paths';
-import { Card } from '@/components/ui/Card';
 import { pageBoats, readPage } from '@/app/read/snapshot';
 import { readAtAGlance } from '@/usecases/rigs/locker';
 
@@ -64,9 +63,9 @@ export default async function BoatsPage() {
           )}
           <PutAway boatId={null} thing="boat" what="Boats" rows={all.filter(({ archivedAt }) => archivedAt !== null)} />
         </div>
-        <Card title="A locker for another boat">
-          <NewBoat />
-        </Card>
+        <div>
+          <NewLocker isFirst={boats.length === 0} />
+        </div>
       </main>
     </>
   );
