@@ -109,7 +109,7 @@ function RigCard({ boatId, rig }: { boatId: string; rig: RigSummary }) {
           <p className="py-3 text-sm text-ink-soft">No line planned yet.</p>
         )}
       </div>
-      <ul className="grid grid-cols-2 border-t border-edge md:grid-cols-5">
+      <ul className="grid grid-cols-2 border-t border-edge md:grid-cols-3 xl:grid-cols-6">
         {STATIONS.map(({ id, title }) => (
           <StationCell key={id} path={stationPath(boatId, rig.id, id)} name={title} state={rig.states[id]} />
         ))}
@@ -121,7 +121,7 @@ function RigCard({ boatId, rig }: { boatId: string; rig: RigSummary }) {
 function StationCell({ path, name, state }: { path: string; name: string; state: StationState }) {
   const say = useSay();
   return (
-    <li className="border-edge not-last:md:border-r">
+    <li className="border-edge not-last:xl:border-r">
       <Link href={path} className="flex min-h-12 flex-col px-2 py-1.5 hover:bg-paper sm:px-4">
         <span className="flex items-center justify-between gap-2">
           <span className="font-semibold">{name}</span>

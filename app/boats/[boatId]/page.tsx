@@ -58,24 +58,26 @@ export default async function LockerPage({ params, searchParams }: Props) {
               {boat.homeWater} · every line from hook (left) to arbor (right); each to its own scale
             </p>
           </div>
-          <Link href={fleetPath(boat.id)} className={`ml-auto ${button}`}>
-            Same length on every rod
-          </Link>
-          <Link href={measuringPath(boat.id)} className={button}>
-            What to measure next
-          </Link>
-          <Link href={quickDragPath(boat.id)} className={button}>
-            Quick drag
-          </Link>
-          <Link href={tieListPath(boat.id)} className={button}>
-            What to tie
-          </Link>
-          <Link href={sheetsPath(boat.id)} className={button}>
-            Run sheets to print
-          </Link>
-          <Link href={gearPath(boat.id)} className={button}>
-            Reels, lines, a new rig
-          </Link>
+          <nav aria-label="Of the whole boat" className="flex flex-wrap gap-2">
+            <Link href={fleetPath(boat.id)} className={button}>
+              Same length on every rod
+            </Link>
+            <Link href={measuringPath(boat.id)} className={button}>
+              What to measure next
+            </Link>
+            <Link href={quickDragPath(boat.id)} className={button}>
+              Quick drag
+            </Link>
+            <Link href={tieListPath(boat.id)} className={button}>
+              What to tie
+            </Link>
+            <Link href={sheetsPath(boat.id)} className={button}>
+              Run sheets to print
+            </Link>
+            <Link href={gearPath(boat.id)} className={button}>
+              Reels, lines, a new rig
+            </Link>
+          </nav>
         </div>
         <FindAndPage path={boatPath(boat.id)} find={find} {...locker} what="rigs" />
         <Locker boatId={boat.id} rigs={locker.rigs} isWhole={find === ''} />
