@@ -1,6 +1,7 @@
-import type { LoadRecord, RigRecord, StrengthTestRecord } from '../core/record/record';
+import type { CalibrationRecord, LoadRecord, RigRecord, StrengthTestRecord } from '../core/record/record';
 import type { WaterMarkRecord } from '../core/record/tow';
-import { loadBasis } from '../core/rig/bases';
+import { countBasis, loadBasis } from '../core/rig/bases';
+import { currentLine } from '../core/rig/line/currentLine';
 import { knownBy, learnFromLoads, withKnowledge, type BoatEvidence } from '../core/rig/load/learnFromLoads';
 import { planForRig } from '../core/rig/line/planForRig';
 import type { Known, Source } from '../core/provenance/source';
@@ -307,3 +308,18 @@ export const waterMark = (over: Partial<WaterMarkRecord> = {}): WaterMarkRecord 
   instrument: 'read by eye',
   ...over,
 });
+
+/** A rig whose counter was accepted, with the line that is on, by one walk. */
+export function calibrated(rig: RigRecord): RigRecord {
+  const current = currentLine(rig);
+  if (!current.ok) throw new Error(current.reason);
+  const calibration: CalibrationRecord = {
+    id: 'k',
+    loadId: 'load',
+    method: 'card',
+    lengthPerTurnM: { value: 0.178, sd: 0.001, source: 'measured' },
+    basis: countBasis(rig, current.value.line),
+    at: '2026-03-01T12:00:00.000Z',
+  };
+  return { ...rig, trials: [trial(31)], calibration };
+}

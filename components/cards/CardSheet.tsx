@@ -48,8 +48,23 @@ export function CardSheet({
       <text x={5} y={16.6} fontSize={2.9} fill="#43555d">
         {line}
       </text>
+      <FoldMarks />
       {children}
     </svg>
+  );
+}
+
+/** Where the card is folded in two to go into a box: two dashes at its edges. */
+function FoldMarks() {
+  const y = A6.height / 2;
+  return (
+    <path
+      d={`M0 ${y}h3.5M${A6.width - 3.5} ${y}h3.5`}
+      stroke="#43555d"
+      strokeWidth={0.3}
+      strokeDasharray="0.9 0.7"
+      data-testid="fold"
+    />
   );
 }
 
@@ -72,6 +87,7 @@ export function CardRows({
   headSize = 2.9,
   boldFrom = 1,
   boldTo = 1,
+  struck = [],
   mostSize = 4.2,
 }: {
   heads: readonly string[];
@@ -79,6 +95,8 @@ export function CardRows({
   headSize?: number;
   boldFrom?: number;
   boldTo?: number;
+  /** Columns whose figures no longer stand: they are struck through. */
+  struck?: readonly number[];
   /** Size of the figures (mm), at the most. */
   mostSize?: number;
   /** Where each column begins (mm). */
@@ -110,6 +128,7 @@ export function CardRows({
                 fontSize={column === row.cells.length - 1 ? size * 0.72 : size}
                 fontWeight={row.strong || (column >= boldFrom && column <= boldTo) ? 700 : 400}
                 fill="#14232b"
+                textDecoration={struck.includes(column) ? 'line-through' : undefined}
               >
                 {cell}
               </text>

@@ -29,6 +29,8 @@ import { CardRows, CardSheet } from './CardSheet';
 const HEADS = ['true length out', 'counter', '±', 'mark'] as const;
 const TURN_HEADS = ['true length out', 'turns', '±', 'mark'] as const;
 const COLUMNS = [5, 34, 49, 59] as const;
+/** The reading and its ±. */
+const READING_COLUMNS = [1, 2] as const;
 /** With depths beside it all is a little smaller, and the marks have less room. */
 const DEEP_COLUMNS = [5, 16.5, 28, 37, 52.5, 68, 83.5] as const;
 const DEEP_SIZE = 3.2;
@@ -88,6 +90,7 @@ export function RodCard() {
           at={deep ? DEEP_COLUMNS : COLUMNS}
           {...(deep ? { mostSize: DEEP_SIZE } : {})}
           rows={rows}
+          struck={view.counter && states.count.state === 'stale' ? READING_COLUMNS : []}
           foot={[
             `${day}. From the hook; ± 95 %.`,
             ...backOff.flatMap((words) => wrapped(words, FOOT_LETTERS)),

@@ -1,6 +1,6 @@
 import { screen } from '@testing-library/react';
 import type { PlanerLookRecord } from '../../core/record/record';
-import { woundRig } from '../../tests/rigFixture';
+import { calibrated, woundRig } from '../../tests/rigFixture';
 import { renderRig } from '../../tests/renderRig';
 import { RodCard } from './RodCard';
 
@@ -30,5 +30,37 @@ describe('the card of a rod', () => {
   it('says nothing of a planer that nobody towed', () => {
     renderRig(woundRig(), <RodCard />);
     expect(lines().join(' ')).not.toMatch(/[Pp]laner/);
+  });
+});
+
+describe('a card that lags behind its line', () => {
+  const accepted = calibrated(woundRig());
+  const struck = (): string[] =>
+    [...screen.getByRole('img', { name: /^Card of/ }).querySelectorAll('text[text-decoration="line-through"]')].map(
+      (each) => each.textContent ?? '',
+    );
+
+  it('has its readings struck through, and nothing while they stand', () => {
+    renderRig(accepted, <RodCard />);
+    expect(lines().length).toBeGreaterThan(20);
+    expect(struck()).toEqual([]);
+  });
+
+  it('is struck through where line was lost since the counter was accepted', () => {
+    const { load } = accepted;
+    if (!load) throw new Error('the fixture has no load');
+    const lost = {
+      id: 'c',
+      segmentId: 's2',
+      changeM: -14,
+      reason: 'lost' as const,
+      note: '',
+      at: '2026-03-04T00:00:00.000Z',
+    };
+    renderRig({ ...accepted, load: { ...load, changes: [lost] } }, <RodCard />);
+    expect(struck().length).toBeGreaterThan(10);
+    expect(struck().every((words) => /^±?[\d.]+$/.test(words))).toBe(true);
+    expect(lines().join(' ')).toMatch(/Not confirmed: Count: stale/);
+    expect(screen.getByTestId('fold')).toBeInTheDocument();
   });
 });

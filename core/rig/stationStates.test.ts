@@ -1,7 +1,7 @@
-import { plannedRig, pulls, trial, woundRig } from '../../tests/rigFixture';
-import { countBasis, dragBasis, loadBasis } from './bases';
+import { calibrated, plannedRig, pulls, woundRig } from '../../tests/rigFixture';
+import { dragBasis, loadBasis } from './bases';
 import { currentLine } from './line/currentLine';
-import type { CalibrationRecord, DragSettingRecord, RigRecord } from '../record/record';
+import type { DragSettingRecord, RigRecord } from '../record/record';
 import { stationStates } from './stationStates';
 import { strengthOfRig } from './strength/strengthOfRig';
 
@@ -9,18 +9,6 @@ function lineOf(rig: RigRecord) {
   const current = currentLine(rig);
   if (!current.ok) throw new Error(current.reason);
   return current.value.line;
-}
-
-function calibrated(rig: RigRecord): RigRecord {
-  const calibration: CalibrationRecord = {
-    id: 'k',
-    loadId: 'load',
-    method: 'card',
-    lengthPerTurnM: { value: 0.178, sd: 0.001, source: 'measured' },
-    basis: countBasis(rig, lineOf(rig)),
-    at: '2026-03-01T12:00:00.000Z',
-  };
-  return { ...rig, trials: [trial(31)], calibration };
 }
 
 function dragSet(rig: RigRecord): RigRecord {
