@@ -1,11 +1,31 @@
 'use client';
 
 import { Dialog } from 'radix-ui';
+import { usePathname, useRouter } from 'next/navigation';
 import type { ReactNode } from 'react';
+import { rigToTour } from '@/components/tour/rigToTour';
+import { goToStop } from '@/components/tour/tourStore';
+import { Button } from '@/components/ui/Button';
 import { LooksSwitch } from './LooksSwitch';
+import type { Place } from './paths';
 
 /** Settings of this device, and on a phone what has no room in the header. */
-export function HeaderMenu({ onClose, children }: { onClose: () => void; children: ReactNode }) {
+export function HeaderMenu({
+  places,
+  onClose,
+  children,
+}: {
+  places: readonly Place[];
+  onClose: () => void;
+  children: ReactNode;
+}) {
+  const router = useRouter();
+  const rig = rigToTour(usePathname(), places);
+  const tour = (rigPath: string): void => {
+    goToStop(rigPath, 0);
+    router.push(rigPath);
+    onClose();
+  };
   return (
     <Dialog.Root open onOpenChange={(now) => !now && onClose()}>
       <Dialog.Portal>
@@ -17,6 +37,7 @@ export function HeaderMenu({ onClose, children }: { onClose: () => void; childre
           <Dialog.Title className="sr-only">Settings</Dialog.Title>
           {children}
           <LooksSwitch />
+          {rig && <Button onClick={() => tour(rig)}>Take the tour</Button>}
         </Dialog.Content>
       </Dialog.Portal>
     </Dialog.Root>

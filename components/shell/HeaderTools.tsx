@@ -34,7 +34,7 @@ export function HeaderTools({ places, crew }: { places: readonly Place[]; crew?:
         </button>
       </div>
       {isOpen && (
-        <HeaderMenu onClose={() => setOpen(false)}>
+        <HeaderMenu places={places} onClose={() => setOpen(false)}>
           <div className="flex flex-col gap-3 lg:hidden">
             {crew && <NotingAs crew={crew} />}
             <UnitSwitch />

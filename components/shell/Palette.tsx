@@ -8,6 +8,8 @@ import { JOIN_KIND_NAMES, JOIN_KINDS } from '@/core/joins/joinKinds';
 import { TEXT_SIZES, THEMES } from '@/components/looks/looks';
 import { setLooks } from '@/components/looks/useLooks';
 import { GLOSSARY } from '@/words/glossary';
+import { rigToTour } from '@/components/tour/rigToTour';
+import { goToStop } from '@/components/tour/tourStore';
 import { useUnits } from '@/components/units/UnitsProvider';
 import { knotsPath, type Place } from './paths';
 import { useRecentPlaces } from './useRecentPlaces';
@@ -118,7 +120,20 @@ function Found({ places, onClose, onHelp }: { places: readonly Place[]; onClose:
     onClose();
     work();
   };
+  const rig = rigToTour(usePathname(), places);
   const acts: readonly Act[] = [
+    ...(rig
+      ? [
+          {
+            label: 'Take the tour',
+            alsoCalled: ['guide', 'how it works', 'first steps', 'begin', 'tutorial'],
+            work: () => {
+              goToStop(rig, 0);
+              router.push(rig);
+            },
+          },
+        ]
+      : []),
     {
       label: 'Show feet, inches and pounds',
       alsoCalled: ['units', 'imperial', 'ft', 'lb'],

@@ -171,3 +171,24 @@ test('hovering moves one cursor through all lenses', async ({ page }) => {
   await page.mouse.move(box.x + box.width * 0.95, box.y + 40);
   await expect(readout).toContainText('Backing');
 });
+
+test('a tour goes round the stations on real data, outlives a reload, and can be left', async ({ page }) => {
+  await openRig(page, 'Halyard Lark', 'Copper rod, port');
+  await page.keyboard.press('Control+k');
+  await page.keyboard.type('Take the tour');
+  await page.keyboard.press('Enter');
+  const tour = page.getByRole('complementary', { name: 'Tour' });
+  await expect(tour).toBeFocused();
+  await expect(tour.getByText('1 of 8. The line')).toBeVisible();
+  await expect(page.locator('section[aria-label="The line"]')).toHaveClass(/tour-stop/);
+  expect(await problems(page)).toEqual([]);
+  await tour.getByRole('button', { name: 'Next' }).click();
+  await page.waitForURL(/\/load$/);
+  await page.reload();
+  await expect(tour.getByText('2 of 8. Load')).toBeVisible();
+  await expect(page.locator('#main section').first()).toHaveClass(/tour-stop/);
+  await page.setViewportSize({ width: 390, height: 844 });
+  await expect.poll(() => overflow(page)).toBeLessThanOrEqual(0);
+  await tour.getByRole('button', { name: 'Leave the tour' }).click();
+  await expect(tour).toBeHidden();
+});
