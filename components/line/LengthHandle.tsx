@@ -56,7 +56,9 @@ export function LengthHandle({
     const move = moves[event.key];
     if (move === undefined) return;
     event.preventDefault();
-    onLength(stepped(lengthM + move));
+    const wantedM = stepped(lengthM + move);
+    // A piece shorter than one step is made shorter by nobody's key, and longer by none that shortens.
+    if (Math.sign(wantedM - lengthM) === Math.sign(move)) onLength(wantedM);
   };
   const isLying = orientation === 'lying';
   const Arrows = isLying ? MoveHorizontal : MoveVertical;

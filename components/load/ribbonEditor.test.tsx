@@ -53,6 +53,14 @@ describe('the ribbon of a line that is being planned', () => {
     expect(screen.getByRole('button', { name: 'Back to what is stored' })).toBeEnabled();
   });
 
+  it('never makes a piece longer by the key that shortens', async () => {
+    await shown();
+    for (let press = 0; press < 80; press += 1) fireEvent.keyDown(handle('Top shot'), { key: 'ArrowLeft' });
+    expect(lengthOf('Top shot')).toBe(1);
+    fireEvent.keyDown(handle('Top shot'), { key: 'ArrowLeft', shiftKey: true });
+    expect(lengthOf('Top shot')).toBe(1);
+  });
+
   it('lengthens it under a hand, as far as the hand goes', async () => {
     await shown();
     const grip = handle('Top shot');
