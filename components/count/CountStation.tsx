@@ -13,6 +13,7 @@ import { LensChart, type LensPoint } from '@/components/line/LensChart';
 import { useRig } from '@/components/rig/RigProvider';
 import { stationPath } from '@/components/shell/paths';
 import { Card } from '@/components/ui/Card';
+import { Sketch } from '@/components/ui/Sketch';
 import { CollapsibleCard } from '@/components/ui/CollapsibleCard';
 import { useUnits } from '@/components/units/UnitsProvider';
 import { CountAdvice, CountWays } from './CountAdvice';
@@ -35,13 +36,15 @@ export function CountStation() {
   if (!view || load?.status !== 'wound') {
     return (
       <Card title="Nothing to test yet">
-        <p>
-          A counter is tested with its line on: how full the spool is decides what a turn takes.{' '}
-          <Link className="text-chalk underline" href={stationPath(record.boat.id, record.id, 'load')}>
-            Load the reel first
-          </Link>
-          .
-        </p>
+        <Sketch of="counter">
+          <p>
+            A counter is tested with its line on: how full the spool is decides what a turn takes.{' '}
+            <Link className="text-chalk underline" href={stationPath(record.boat.id, record.id, 'load')}>
+              Load the reel first
+            </Link>
+            .
+          </p>
+        </Sketch>
       </Card>
     );
   }

@@ -7,6 +7,7 @@ import { sessionPulls } from '@/core/record/sessionPulls';
 import { useRig } from '@/components/rig/RigProvider';
 import { stationPath } from '@/components/shell/paths';
 import { Card } from '@/components/ui/Card';
+import { Sketch } from '@/components/ui/Sketch';
 import { CollapsibleCard } from '@/components/ui/CollapsibleCard';
 import { showFold } from '@/components/ui/folds';
 import { useUnits } from '@/components/units/UnitsProvider';
@@ -27,13 +28,15 @@ export function DragStation() {
   if (!view || load?.status !== 'wound') {
     return (
       <Card title="Nothing to set yet">
-        <p>
-          Drag depends on how full the spool is.{' '}
-          <Link className="text-chalk underline" href={stationPath(record.boat.id, record.id, 'load')}>
-            Load the reel first
-          </Link>
-          .
-        </p>
+        <Sketch of="drag">
+          <p>
+            Drag depends on how full the spool is.{' '}
+            <Link className="text-chalk underline" href={stationPath(record.boat.id, record.id, 'load')}>
+              Load the reel first
+            </Link>
+            .
+          </p>
+        </Sketch>
       </Card>
     );
   }

@@ -12,6 +12,7 @@ import { useRig } from '@/components/rig/RigProvider';
 import { UndoButton } from '@/components/bench/UndoButton';
 import { Button } from '@/components/ui/Button';
 import { Card } from '@/components/ui/Card';
+import { Sketch } from '@/components/ui/Sketch';
 import { showFold } from '@/components/ui/folds';
 import { schoolName } from '@/words/hands';
 import { useUnits } from '@/components/units/UnitsProvider';
@@ -65,7 +66,9 @@ export function JoinsStation({
   if (!place) {
     return (
       <Card title="Joins">
-        <p>This rig has no line yet, and so no join. Plan the line first.</p>
+        <Sketch of="line">
+          <p>This rig has no line yet, and so no join. Plan the line first.</p>
+        </Sketch>
       </Card>
     );
   }

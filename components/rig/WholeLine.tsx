@@ -7,6 +7,7 @@ import { SpoolAtCursor } from '@/components/line/SpoolSection';
 import { stationPath } from '@/components/shell/paths';
 import { Card } from '@/components/ui/Card';
 import { CollapsibleCard } from '@/components/ui/CollapsibleCard';
+import { Sketch } from '@/components/ui/Sketch';
 import { LinkButton } from '@/components/ui/LinkButton';
 import { StateMark } from '@/components/ui/StateMark';
 import { useUnits } from '@/components/units/UnitsProvider';
@@ -75,13 +76,15 @@ export function WholeLine() {
             </div>
           </>
         ) : (
-          <p>
-            This rig has no line yet.{' '}
-            <Link className="text-chalk underline" href={stationPath(record.boat.id, record.id, 'load')}>
-              Plan one at Load
-            </Link>
-            : name the segments from the arbor outwards and leave the length of the backing open.
-          </p>
+          <Sketch of="line">
+            <p>
+              This rig has no line yet.{' '}
+              <Link className="text-chalk underline" href={stationPath(record.boat.id, record.id, 'load')}>
+                Plan one at Load
+              </Link>
+              : name the segments from the arbor outwards and leave the length of the backing open.
+            </p>
+          </Sketch>
         )}
       </Card>
       <CollapsibleCard

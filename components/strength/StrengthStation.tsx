@@ -12,6 +12,7 @@ import { LensChart } from '@/components/line/LensChart';
 import { useRig } from '@/components/rig/RigProvider';
 import { Button } from '@/components/ui/Button';
 import { Card } from '@/components/ui/Card';
+import { Sketch } from '@/components/ui/Sketch';
 import { CollapsibleCard } from '@/components/ui/CollapsibleCard';
 import { showFold } from '@/components/ui/folds';
 import { useUnits } from '@/components/units/UnitsProvider';
@@ -36,7 +37,9 @@ export function StrengthStation() {
   if (!view || !productId) {
     return (
       <Card title="Nothing to test yet">
-        <p>Plan the line at Load first; its lines are then tested here.</p>
+        <Sketch of="strength">
+          <p>Plan the line at Load first; its lines are then tested here.</p>
+        </Sketch>
       </Card>
     );
   }

@@ -6,6 +6,7 @@ import { useQuantity } from '@/components/fields/QuantityField';
 import { useRig } from '@/components/rig/RigProvider';
 import { stationPath } from '@/components/shell/paths';
 import { Card } from '@/components/ui/Card';
+import { Sketch } from '@/components/ui/Sketch';
 import { CollapsibleCard } from '@/components/ui/CollapsibleCard';
 import { useUnits } from '@/components/units/UnitsProvider';
 import { useKeptChoice } from '@/components/fields/useKept';
@@ -34,13 +35,15 @@ export function DepthStation() {
   if (!view) {
     return (
       <Card title="No line yet">
-        <p>
-          Where a lure swims hangs on every piece of line in front of it.{' '}
-          <Link className="text-chalk underline" href={stationPath(record.boat.id, record.id, 'load')}>
-            Plan the line first
-          </Link>
-          .
-        </p>
+        <Sketch of="water">
+          <p>
+            Where a lure swims hangs on every piece of line in front of it.{' '}
+            <Link className="text-chalk underline" href={stationPath(record.boat.id, record.id, 'load')}>
+              Plan the line first
+            </Link>
+            .
+          </p>
+        </Sketch>
       </Card>
     );
   }

@@ -11,6 +11,7 @@ import { gearPath } from '@/components/shell/paths';
 import { Button } from '@/components/ui/Button';
 import { Card } from '@/components/ui/Card';
 import { CollapsibleCard } from '@/components/ui/CollapsibleCard';
+import { Sketch } from '@/components/ui/Sketch';
 import { useSay } from '@/components/units/useSay';
 import { FillConflict } from './FillConflict';
 import { FillField } from './FillField';
@@ -70,10 +71,12 @@ export function PlanPanel() {
       <div className="flex min-w-0 flex-col gap-4">
         <Card title={draft.rows.length === 0 ? 'Plan the line' : 'How much goes on'}>
           {draft.rows.length === 0 && (
-            <p>
-              Name the segments in the order in which they go on, from the arbor outwards, and leave the length of one
-              open, usually the backing: it is worked out from the reel&apos;s size.
-            </p>
+            <Sketch of="line">
+              <p>
+                Name the segments in the order in which they go on, from the arbor outwards, and leave the length of one
+                open, usually the backing: it is worked out from the reel&apos;s size.
+              </p>
+            </Sketch>
           )}
           {plan && planned && levelM !== null && (
             <div className="flex flex-col gap-4">
