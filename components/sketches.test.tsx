@@ -11,12 +11,12 @@ import { DepthStation } from './tow/DepthStation';
 
 beforeEach(() => window.localStorage.clear());
 
-const JOINS = { people: [], crew: { made: [], loopsFit: null }, ownFigures: [], drills: [], windOns: [], now: 0 };
+const JOINS = { people: [], crew: { tested: {}, tied: {} }, ownFigures: [], drills: [], windOns: [], now: 0 };
 
 test.each([
   ['the whole line', 'line', <WholeLine key="whole" />],
   ['Load', 'line', <LoadStation key="load" />],
-  ['Joins', 'line', <JoinsStation key="joins" {...(JOINS as unknown as Parameters<typeof JoinsStation>[0])} />],
+  ['Joins', 'line', <JoinsStation key="joins" {...JOINS} />],
   ['Count', 'counter', <CountStation key="count" />],
   ['Strength', 'strength', <StrengthStation key="strength" />],
   ['Drag', 'drag', <DragStation key="drag" />],

@@ -6,7 +6,7 @@ describe('what is typed', () => {
   it('stands as typed under its own unit and is converted under another', () => {
     const typed = { text: '45', unit: 'm' };
     expect(shownText(typed, null, 'length', 'm', LIMITS)).toBe('45');
-    expect(shownText(typed, null, 'length', 'ft', LIMITS)).toBe('147.638');
+    expect(shownText(typed, null, 'length', 'ft', LIMITS)).toBe('147.6');
     expect(readTyped(typed, null, 'length', LIMITS)).toEqual({ ok: true, value: 45 });
   });
 
