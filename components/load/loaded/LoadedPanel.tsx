@@ -21,6 +21,9 @@ import { LineChanges } from './LineChanges';
 import { LineLost } from './LineLost';
 import { TopShotCard } from './TopShotCard';
 
+/** A share of its packing by which a line may be off and be said to pack as believed: a per cent that rounds to none. */
+const AS_BELIEVED = 0.005;
+
 /** A finished load: what is really on, and what has changed since. */
 export function LoadedPanel({ load, onPlan }: { load: LoadRecord; onPlan: () => void }) {
   const { record, view } = useRig();
@@ -54,7 +57,7 @@ export function LoadedPanel({ load, onPlan }: { load: LoadRecord; onPlan: () => 
           <p className="mb-3">
             {levelM === null
               ? 'The level was not measured, so lengths and diameters rest on the believed packing.'
-              : `By that level this line packs ${format.percent(Math.abs(packingFactor - 1))} ${packingFactor >= 1 ? 'tighter' : 'looser'} than believed, and every diameter below follows the measurement.`}
+              : `By that level this line packs ${Math.abs(packingFactor - 1) < AS_BELIEVED ? 'as believed' : `${format.percent(Math.abs(packingFactor - 1))} ${packingFactor >= 1 ? 'tighter' : 'looser'} than believed`}, and every diameter below follows the measurement.`}
             {levelM !== null &&
               levelM < 0 &&
               ' That is overfull: it rubs the frame, and each turn takes more line than the counter thinks.'}
