@@ -1,7 +1,7 @@
 'use client';
 
 import dynamic from 'next/dynamic';
-import type { ReactNode } from 'react';
+import { useState, type ReactNode } from 'react';
 import { EntryContext, type EntryProps } from '@/components/worth/entry';
 
 /** Loaded when a measurement is begun. */
@@ -11,5 +11,7 @@ const entryOf = (of: EntryProps): ReactNode => <MeasureEntry {...of} />;
 
 /** Gives figures on any station the entries of all stations. */
 export function MeasuringEntries({ children }: { children: ReactNode }) {
-  return <EntryContext.Provider value={entryOf}>{children}</EntryContext.Provider>;
+  // Held, as every value of a context: the build may write the function out here.
+  const [entry] = useState(() => entryOf);
+  return <EntryContext.Provider value={entry}>{children}</EntryContext.Provider>;
 }
