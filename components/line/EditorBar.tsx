@@ -31,7 +31,7 @@ export function EditorBar({
   onLeave: () => void;
   /** A line of the shelf is over the ribbon, or (null) no more. */
   onShelf: (event: PointerEvent | null) => void;
-  /** A line of the shelf is put on: where it was dropped, or (null) over what is chosen, or outermost. */
+  /** A line of the shelf is put on: where it was dropped, or (null) outermost. */
   onPut: (lineId: string, event: PointerEvent | null) => void;
   isOver: (event: PointerEvent) => boolean;
 }) {

@@ -94,9 +94,7 @@ export function RibbonEditor({ onHold, ...on }: OnRibbon & { onHold: (isHeld: bo
         onDone={setRefused}
         onLeave={() => choose(null)}
         onShelf={(event) => setShelfAt(event && isOver(event) ? nearestGap(alongM(event) ?? 0) : null)}
-        onPut={(lineId, event) =>
-          put(lineId, event ? nearestGap(alongM(event) ?? 0) : chosen ? segments.indexOf(chosen) : 0)
-        }
+        onPut={(lineId, event) => put(lineId, event ? nearestGap(alongM(event) ?? 0) : 0)}
         isOver={isOver}
       />
     </div>

@@ -101,7 +101,16 @@ describe('the ribbon of a line that is being planned', () => {
     fireEvent.keyDown(handle('Backing'), { key: 'ArrowLeft', shiftKey: true });
     expect(lengthOf('Backing')).toBeLessThan(backing - 5);
     choose('Top shot');
-    fireEvent.change(screen.getByLabelText('Top shot: whose word its length is'), { target: { value: 'piece' } });
+    // Another one is worked out instead: what was worked out until then keeps its length.
+    const whose = 'Top shot: whose word its length is';
+    choose('Backing');
+    fireEvent.change(screen.getByLabelText('Backing: whose word its length is'), { target: { value: 'solved' } });
+    const filled = lengthOf('Backing');
+    choose('Top shot');
+    fireEvent.change(screen.getByLabelText(whose), { target: { value: 'solved' } });
+    expect(lengthOf('Backing')).toBeCloseTo(filled, 0);
+    expect(lengthOf('Top shot')).toBeGreaterThan(0);
+    fireEvent.change(screen.getByLabelText(whose), { target: { value: 'piece' } });
     fireEvent.keyDown(handle('Top shot'), { key: 'ArrowRight' });
     expect(told()).toMatch(/Top shot is a whole piece/);
   });

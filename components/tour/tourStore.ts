@@ -22,7 +22,7 @@ function key(): string {
 
 function kept(): string | null {
   try {
-    return window.localStorage.getItem(key()) ?? untaken;
+    return untaken ?? window.localStorage.getItem(key());
   } catch {
     return untaken;
   }

@@ -1,4 +1,4 @@
-import { noiseThatLeaves, type Belief, type Reading } from '../worth/belief';
+import { noiseThatLeaves, sdAfter, type Belief, type Reading } from '../worth/belief';
 import { thicknessSdAfter } from '../worth/loadMeasurements';
 import type { Measurement } from '../worth/measurement';
 import { depthUnknowns, linesOnce, LURE_UNKNOWN, pullLnSd, PULLED_LN_SD, type DepthBelief } from './depthBelief';
@@ -36,7 +36,6 @@ export function depthToNarrow(
   atM: number,
 ): DepthToNarrow {
   const lengthsM = TRIED.map((share) => share * atM);
-  const [value = 0] = depthWith(belief, speedMS, [atM], values);
   const slopes = depthSlopes(belief, values, speedMS, lengthsM);
   const depthsM = depthWith(belief, speedMS, lengthsM, values);
   const marks = lengthsM.map((lengthOutM, index) => {
@@ -44,8 +43,10 @@ export function depthToNarrow(
     const noiseVariance = markNoise({ depthM, lengthOutM, lengthSdM: 0, depthSdM: seenSdM(depthM) });
     return { atM: lengthOutM, readings: [{ slopes: slopes[index] ?? [], noiseVariance }] };
   });
+  const value = depthsM.at(-1) ?? 0;
   const of: Belief = { slopes: slopes.at(-1) ?? [], covariance, ownVariance: 0 };
-  const best = marks.toSorted((a, b) => told(of, b.readings) - told(of, a.readings)).slice(0, 1);
+  const left = ({ readings: [reading] }: (typeof marks)[number]): number => (reading ? sdAfter(of, reading) : Infinity);
+  const best = marks.toSorted((a, b) => left(a) - left(b)).slice(0, 1);
   return {
     ...{ value, atM, belief: of },
     measurements: [
@@ -54,16 +55,6 @@ export function depthToNarrow(
       ...ofLines(belief),
     ],
   };
-}
-
-/** How much of a figure's variance readings take. */
-function told({ slopes, covariance }: Belief, readings: readonly Reading[]): number {
-  return readings.reduce((sum, { slopes: read, noiseVariance }) => {
-    const moved = covariance.map((row) => row.reduce((inner, each, index) => inner + each * (read[index] ?? 0), 0));
-    const dot = (a: readonly number[]): number =>
-      moved.reduce((inner, each, index) => inner + each * (a[index] ?? 0), 0);
-    return sum + dot(slopes) ** 2 / (dot(read) + noiseVariance);
-  }, 0);
 }
 
 /** Change of the depth at each of some lengths with each unknown (m for one SD): one row for each length. */

@@ -65,9 +65,9 @@ export function useStackEditor(
         return held ?? take(withLength(draft, id, lengthM));
       },
       measureBy: (id, how) => {
-        const now = segments.find((each) => each.id === id);
-        // What was worked out stands as typed from here on, and what is to be worked out again was said before.
-        const from = now?.howLong === 'solved' && how !== 'solved' ? withLength(draft, id, now.lengthM) : draft;
+        // What was worked out until now stands at that length from here on: no segment is left without one.
+        const open = segments.find((each) => each.howLong === 'solved');
+        const from = open && (how === 'solved') === (open.id !== id) ? withLength(draft, open.id, open.lengthM) : draft;
         return take(withHowLong(from, id, how));
       },
       place: (id, atId) => take(withPlaced(draft, id, atId)),
