@@ -22,6 +22,7 @@ export function SegmentGrip({
 }) {
   const { format } = useUnits();
   const from = useRef<{ readonly x: number; readonly y: number } | null>(null);
+  const wasDragged = useRef(false);
   const [movedPx, setMovedPx] = useState(0);
   const { scale, orientation } = on;
   const fromPx = scale.toPx(segment.fromM);
@@ -50,18 +51,21 @@ export function SegmentGrip({
       onPointerDown={(event) => {
         event.currentTarget.setPointerCapture(event.pointerId);
         from.current = { x: event.clientX, y: event.clientY };
+        wasDragged.current = false;
       }}
       onPointerMove={(event) => {
         onHover(event);
         if (from.current) setMovedPx(along(event));
       }}
       onPointerUp={(event) => {
-        if (Math.abs(along(event)) > STIRRED_PX) onDrop(event);
+        wasDragged.current = Math.abs(along(event)) > STIRRED_PX;
+        if (wasDragged.current) onDrop(event);
         end();
       }}
       onPointerCancel={end}
       onClick={() => {
-        if (!isStirred) onChoose();
+        if (!wasDragged.current) onChoose();
+        wasDragged.current = false;
       }}
     />
   );

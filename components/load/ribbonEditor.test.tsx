@@ -154,6 +154,8 @@ describe('the ribbon of a line that is being planned', () => {
     pointer(grip, 'down', 40);
     pointer(grip, 'move', 500);
     pointer(grip, 'up', 500);
+    fireEvent.click(grip);
+    expect(grip).toHaveAttribute('aria-pressed', 'false');
     expect(segments()[0]).not.toBe('Top shot');
     expect(segments()).toContain('Top shot');
   });

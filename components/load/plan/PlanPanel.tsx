@@ -39,7 +39,7 @@ export function PlanPanel() {
   const draft = useMemo(() => kept ?? draftOf(record), [kept, record]);
   const rimM = record.reel.fullDiameterM.value;
   const { planned, target, fill, levelM, plan } = useMemo(() => planOfDraft(record, draft), [record, draft]);
-  const editor = useStackEditor(record, draft, keep);
+  const editor = useStackEditor(record, draft, plan, keep);
 
   // The ribbon above shows what is being planned and is its editor, and the stored line again when this panel goes.
   useEffect(() => {

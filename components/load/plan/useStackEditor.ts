@@ -15,18 +15,22 @@ import { withHowLong, withInserted, withLength, withPlaced, withRemoved, withSpl
 const QUARTERS = 4;
 const STEPS_AT_ONCE = 10;
 
-/** A stack that is being planned, for the ribbon to be its editor. */
+/**
+ * A stack that is being planned, for the ribbon to be its editor.
+ *
+ * @param plan what the draft comes to
+ */
 export function useStackEditor(
   record: RigRecord,
   draft: StackDraft,
+  plan: ReturnType<typeof planOfDraft>['plan'],
   keep: (draft: StackDraft) => void,
 ): LineEditor | null {
   const { units, format } = useUnits();
   const say = useSay();
   return useMemo(() => {
-    const now = planOfDraft(record, draft);
-    if (!now.plan?.ok) return null;
-    const { segments: lengths, line } = now.plan.value;
+    if (!plan?.ok) return null;
+    const { segments: lengths, line } = plan.value;
     const rows = draft.rows.toReversed();
     const stepM = toSi('length', 1, units.length);
     const segments = rows.map((row): EditedSegment => {
@@ -82,5 +86,5 @@ export function useStackEditor(
         return product ? take(withInserted(draft, crypto.randomUUID(), product, Math.max(at, 0))) : null;
       },
     };
-  }, [record, draft, keep, units.length, format, say]);
+  }, [record, draft, plan, keep, units.length, format, say]);
 }
