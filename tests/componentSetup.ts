@@ -15,17 +15,27 @@ jest.mock('next/navigation', () => ({
   useSearchParams: () => new URLSearchParams(),
 }));
 
+/** Modules that were asked for and are not there yet. */
+let onTheWay = 0;
+
 /** What a page loads when it is first asked for is there at once in tests: its module is loaded with the page's. */
 jest.mock('next/dynamic', () => (load: () => Promise<ComponentType<object>>) => {
   let loaded: ComponentType<object> | null = null;
-  void load().then((component) => (loaded = component));
+  onTheWay += 1;
+  void load().then((component) => {
+    loaded = component;
+    onTheWay -= 1;
+  });
   return function Loaded(props: object) {
     return loaded && createElement(loaded, props);
   };
 });
 
-/** Modules that are asked for while a page's are loaded arrive in the next turns of the event loop. */
-beforeAll(() => new Promise((resume) => setTimeout(resume, 0)));
+/** Modules that are asked for while a page's are loaded may ask for others: all of them are there before a test begins. */
+beforeAll(async () => {
+  do await new Promise((resume) => setTimeout(resume, 0));
+  while (onTheWay > 0);
+});
 
 // jsdom draws nothing, so there is nothing to bring into view.
 Element.prototype.scrollIntoView = () => undefined;

@@ -1,5 +1,6 @@
 import type { DepthBelief } from '../core/tow/depthBelief';
-import { depthWith, type SeenDepth } from '../core/tow/learnDepth';
+import { depthWith } from '../core/tow/learnDepth';
+import type { SeenDepth } from '../core/tow/seenDepth';
 import { waterOf } from '../core/tow/medium';
 import { sinksBy } from '../core/tow/sinking';
 

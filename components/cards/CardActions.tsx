@@ -1,6 +1,5 @@
 'use client';
 
-import Papa from 'papaparse';
 import type { RefObject } from 'react';
 import { Button } from '@/components/ui/Button';
 
@@ -16,6 +15,13 @@ function saveAs(name: string, type: string, text: string): void {
 
 /** What a spreadsheet would reckon with instead of showing it; a plain number is none. */
 export const FORMULA = /^(?!-?[\d.,]+$)[=+\-@\t\r]/;
+
+/** The table as a file of values; what writes it is loaded when it is asked for. */
+async function saveTable(file: string, heads: readonly string[], rows: readonly (readonly string[])[]): Promise<void> {
+  const { default: Papa } = await import('papaparse');
+  const table = { fields: [...heads], data: rows.map((row) => [...row]) };
+  saveAs(`${file}.csv`, 'text/csv', Papa.unparse(table, { escapeFormulae: FORMULA }));
+}
 
 /** What can be done with a card: print it (or as PDF), keep the drawing, keep the figures. */
 export function CardActions({
@@ -42,17 +48,7 @@ export function CardActions({
       >
         Keep as SVG
       </Button>
-      <Button
-        onClick={() =>
-          saveAs(
-            `${file}.csv`,
-            'text/csv',
-            Papa.unparse({ fields: [...heads], data: rows.map((row) => [...row]) }, { escapeFormulae: FORMULA }),
-          )
-        }
-      >
-        Keep as CSV
-      </Button>
+      <Button onClick={() => void saveTable(file, heads, rows)}>Keep as CSV</Button>
     </div>
   );
 }

@@ -16,7 +16,6 @@ import { showFold } from '@/components/ui/folds';
 import { useUnits } from '@/components/units/UnitsProvider';
 import { useSay } from '@/components/units/useSay';
 import { WithMeasureNext } from '@/components/worth/WithMeasureNext';
-import { AdviceWays } from './AdviceWays';
 
 /** What the counter does by everything that is known of it, and what to do about it. */
 export function CountAdvice({ load }: { load: LoadRecord }) {
@@ -43,13 +42,6 @@ export function CountAdvice({ load }: { load: LoadRecord }) {
       )}
     </div>
   );
-}
-
-/** What can be done about it. */
-export function CountWays({ load }: { load: LoadRecord }) {
-  const { view } = useRig();
-  const advice = view && adviceForRig(view);
-  return advice && <AdviceWays load={load} advice={advice} />;
 }
 
 function basisWords(isTested: boolean, isLogged: boolean): string {

@@ -1,5 +1,6 @@
 'use client';
 
+import dynamic from 'next/dynamic';
 import Link from 'next/link';
 import { useMemo } from 'react';
 import { correctionTable } from '@/core/calibration/correctionTable';
@@ -16,18 +17,21 @@ import { Card } from '@/components/ui/Card';
 import { Sketch } from '@/components/ui/Sketch';
 import { CollapsibleCard } from '@/components/ui/CollapsibleCard';
 import { useUnits } from '@/components/units/UnitsProvider';
-import { CountAdvice, CountWays } from './CountAdvice';
+import { CountAdvice } from './CountAdvice';
 import { CardLink } from './CardLink';
-import { DisplayQuiz } from './DisplayQuiz';
-import { Evidence } from './Evidence';
-import { Hang } from './Hang';
-import { WorkingRange } from './WorkingRange';
-import { LineMarks } from './LineMarks';
-import { MarksTable } from './MarksTable';
 import { Practice } from './Practice';
-import { TrialChart } from './TrialChart';
 import { OpenTrials } from './OpenTrials';
-import { WalkForm } from './WalkForm';
+
+// What is folded is loaded when it is opened.
+const CountWays = dynamic(() => import('./CountWays').then(({ CountWays: loaded }) => loaded));
+const DisplayQuiz = dynamic(() => import('./DisplayQuiz').then(({ DisplayQuiz: loaded }) => loaded));
+const Evidence = dynamic(() => import('./Evidence').then(({ Evidence: loaded }) => loaded));
+const Hang = dynamic(() => import('./Hang').then(({ Hang: loaded }) => loaded));
+const WorkingRange = dynamic(() => import('./WorkingRange').then(({ WorkingRange: loaded }) => loaded));
+const LineMarks = dynamic(() => import('./LineMarks').then(({ LineMarks: loaded }) => loaded));
+const MarksTable = dynamic(() => import('./MarksTable').then(({ MarksTable: loaded }) => loaded));
+const TrialChart = dynamic(() => import('./TrialChart').then(({ TrialChart: loaded }) => loaded));
+const WalkForm = dynamic(() => import('./WalkForm').then(({ WalkForm: loaded }) => loaded));
 
 /** The Count station: make the counter true, or know how it lies. */
 export function CountStation() {

@@ -1,5 +1,6 @@
 'use client';
 
+import dynamic from 'next/dynamic';
 import Link from 'next/link';
 import { USUAL_BREAKAWAY } from '@/core/drag/surge';
 import { judgeScaleSession } from '@/core/drag/scaleSession';
@@ -12,13 +13,16 @@ import { CollapsibleCard } from '@/components/ui/CollapsibleCard';
 import { showFold } from '@/components/ui/folds';
 import { useUnits } from '@/components/units/UnitsProvider';
 import { DragHistory } from './DragHistory';
-import { DragTarget } from './DragTarget';
 import { EnvelopeLens } from './EnvelopeLens';
 import { FightRehearsal } from './FightRehearsal';
 import { LeverCard } from './LeverCard';
 import { PlanerCard } from './PlanerCard';
-import { AcceptedDrag, ScaleSession } from './ScaleSession';
+import { AcceptedDrag } from './AcceptedDrag';
 import { SurgeCard } from './SurgeCard';
+
+// Each is loaded where it shows: with a drag that is set the target is folded away, and no session is open.
+const DragTarget = dynamic(() => import('./DragTarget').then(({ DragTarget: loaded }) => loaded));
+const ScaleSession = dynamic(() => import('./ScaleSession').then(({ ScaleSession: loaded }) => loaded));
 
 /** The Drag station: set it with a scale, and know what it becomes as line leaves. */
 export function DragStation() {

@@ -1,5 +1,6 @@
 'use client';
 
+import dynamic from 'next/dynamic';
 import { useState } from 'react';
 import {
   dragTarget,
@@ -27,10 +28,12 @@ import { Button } from '@/components/ui/Button';
 import { Caution } from '@/components/ui/Card';
 import { CollapsibleCard } from '@/components/ui/CollapsibleCard';
 import { MeasureNext } from '@/components/worth/MeasureNext';
-import { GuidesField } from './GuidesField';
-import { ReachField } from './ReachField';
 import { useUnits } from '@/components/units/UnitsProvider';
 import { useSay } from '@/components/units/useSay';
+
+// What is folded is loaded when it is opened.
+const GuidesField = dynamic(() => import('./GuidesField').then(({ GuidesField: loaded }) => loaded));
+const ReachField = dynamic(() => import('./ReachField').then(({ ReachField: loaded }) => loaded));
 
 const BASIS_NAMES: Readonly<Record<DragBasis, string>> = {
   weakest: 'weakest place',

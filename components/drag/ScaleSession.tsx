@@ -2,14 +2,9 @@
 
 import dynamic from 'next/dynamic';
 import { useState } from 'react';
-import { because } from '@/core/reasons';
-import { ERRORS } from '@/core/measurement/errors';
 import { STICKY_RATIO } from '@/core/drag/readPull';
-import { judgeScaleSession, type ScaleSession as Judgement } from '@/core/drag/scaleSession';
-import { guideFactorFor } from '@/core/rig/drag/guideOfRig';
-import { PLUS_MINUS_SDS } from '@/core/numerics/propagate';
+import type { ScaleSession as Judgement } from '@/core/drag/scaleSession';
 import type { DragPullRecord, DragSettingRecord } from '@/core/record/record';
-import { sessionPulls } from '@/core/record/sessionPulls';
 import { TracePlot } from '@/components/bench/TracePlot';
 import { UndoButton } from '@/components/bench/UndoButton';
 import { VirtualBench } from '@/components/bench/VirtualMark';
@@ -18,9 +13,8 @@ import { ChoiceField, TextField } from '@/components/fields/TextField';
 import { useRig } from '@/components/rig/RigProvider';
 import { Button } from '@/components/ui/Button';
 import { Caution } from '@/components/ui/Card';
-import { CollapsibleCard } from '@/components/ui/CollapsibleCard';
 import { useUnits } from '@/components/units/UnitsProvider';
-import { useSay } from '@/components/units/useSay';
+import { GuideFactor, PullList } from './SessionPulls';
 import { useScale, verdictWords } from './useScale';
 
 /** Loaded when it is first asked for. */
@@ -154,101 +148,3 @@ function Verdict({
     </div>
   );
 }
-
-function PullList({ setting }: { setting: DragSettingRecord }) {
-  const { format } = useUnits();
-  if (setting.pulls.length === 0) return null;
-  return (
-    <table className="w-full text-sm">
-      <thead>
-        <tr className="border-b border-ink text-left">
-          <th className="py-1">pull</th>
-          <th className="py-1">moving</th>
-          <th className="py-1">jerk</th>
-          <th className="py-1">by</th>
-        </tr>
-      </thead>
-      <tbody>
-        {setting.pulls.map((pull) => (
-          <tr key={pull.id} className="border-b border-edge">
-            <td className="py-1">
-              {pull.kind}
-              {pull.settingStep > 0 && <span className="text-ink-soft"> after turn {pull.settingStep}</span>}
-            </td>
-            <td className="figures py-1">{format.force(pull.movingN)}</td>
-            <td className="figures py-1">{pull.breakawayN === null ? 'not read' : format.force(pull.breakawayN)}</td>
-            <td className="py-1">{pull.instrument}</td>
-          </tr>
-        ))}
-      </tbody>
-    </table>
-  );
-}
-
-function GuideFactor({ setting }: { setting: DragSettingRecord }) {
-  const { record } = useRig();
-  const say = useSay();
-  const factor = guideFactorFor(record, setting.rodAngleRad, [setting]);
-  if (factor.contradictedBy !== null) {
-    return (
-      <p className="text-sm font-semibold text-warn">
-        {say(because('guide-below-one', { ratio: factor.contradictedBy }))}
-      </p>
-    );
-  }
-  if (factor.source !== 'measured') {
-    return (
-      <p className="text-sm text-ink-soft">
-        One pull straight off the reel at this setting would give the guides&apos; own factor for this rod.
-      </p>
-    );
-  }
-  return (
-    <p className="text-sm">
-      Guides, measured: × <b className="figures">{factor.value.toFixed(2)}</b> ±{' '}
-      {(PLUS_MINUS_SDS * factor.sd).toFixed(2)} (bent ÷ straight, at this setting and bend).
-    </p>
-  );
-}
-
-/** The drag as it was accepted: in force until another session is. */
-export function AcceptedDrag({ setting, onAnew }: { setting: DragSettingRecord; onAnew?: () => void }) {
-  const judgement = judgeScaleSession(sessionPulls(setting), setting.targetN);
-  const setN = judgement?.medianN ?? setting.targetN;
-  const { states } = useRig();
-  const { format } = useUnits();
-  const say = useSay();
-  return (
-    <div className="flex flex-col gap-3">
-      <p className="figures text-4xl font-bold">{format.force(setN, SET_SHARE * setN)}</p>
-      <p>
-        set with a scale at the tip, for {format.percent(setting.fraction)} of the {BASIS_WORDS[setting.strengthBasis]}.{' '}
-        {judgement &&
-          `The last pulls agree within ${format.force(judgement.spreadN)}; the ± is a usual scale's, a default. `}
-        {states.drag.state === 'stale' && <b className="text-warn">Stale, {say(states.drag.why)}. Set it again.</b>}
-      </p>
-      {judgement?.sticky && judgement.breakawayRatio !== null && (
-        <p className="text-warn">
-          It starts with a jerk of {judgement.breakawayRatio.toFixed(2)} times its moving pull (sticky above{' '}
-          {STICKY_RATIO}).
-        </p>
-      )}
-      {onAnew && (
-        <div>
-          <Button weight={states.drag.state === 'done' ? 'plain' : 'main'} onClick={onAnew}>
-            Set it anew
-          </Button>
-        </div>
-      )}
-      <CollapsibleCard id="pulls-of-it" title="Its pulls" line={`${setting.pulls.length} on record, and the guides`}>
-        <PullList setting={setting} />
-        <GuideFactor setting={setting} />
-      </CollapsibleCard>
-    </div>
-  );
-}
-
-/** The usual ± of three pulls with a scale, as a share (from memory). */
-const SET_SHARE = PLUS_MINUS_SDS * ERRORS.dragSetShare.sd;
-
-const BASIS_WORDS = { label: 'label', tested: 'tested line', weakest: 'weakest place' } as const;

@@ -21,7 +21,7 @@ import { CadenceTrainer } from './CadenceTrainer';
 import { JoinBreaks } from './JoinBreaks';
 import { JoinChooser } from './JoinChooser';
 import { joinsInOrder, kindWords, placeWords, wornWords, type JoinPlace } from './joinLines';
-import { TieGuide } from './TieGuide';
+import { TieCard } from './TieCard';
 import { SlipCheck } from './SlipCheck';
 import { SpliceCard } from './SpliceCard';
 import { TiePhoto } from './TiePhoto';
@@ -122,7 +122,7 @@ export function JoinsStation({
         </Link>
         <FishFought />
       </Card>
-      <TieGuide key={`tie-${next.id}`} join={next} people={people} ownFigures={ownFigures} />
+      <TieCard key={`tie-${next.id}`} join={next} people={people} ownFigures={ownFigures} />
       <div className="grid items-start gap-4 lg:grid-cols-2">
         <JoinChooser key={`choose-${next.id}`} join={next} crew={crew} />
         <JoinBreaks key={`break-${join.id}`} join={join} />

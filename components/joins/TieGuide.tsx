@@ -13,7 +13,6 @@ import { useSend } from '@/components/http/useSend';
 import { useRig } from '@/components/rig/RigProvider';
 import { Button } from '@/components/ui/Button';
 import { Caution } from '@/components/ui/Card';
-import { CollapsibleCard } from '@/components/ui/CollapsibleCard';
 import { useSay } from '@/components/units/useSay';
 import { useUnits } from '@/components/units/UnitsProvider';
 import { LIMITS } from '@/usecases/limits';
@@ -116,11 +115,7 @@ export function TieGuide({
     );
   const allDone = done.length === school.steps.length;
   return (
-    <CollapsibleCard
-      id="tie"
-      title={`Tie: ${placeWords(record, join)}`}
-      line={`${SCHOOL_NAMES[school.id]}, ${steps.length} steps${done.length > 0 ? `, ${done.length} done` : ''}`}
-    >
+    <>
       <div className="mb-2">
         <Button weight="quiet" onClick={() => setOnBench(true)}>
           Bench mode
@@ -199,7 +194,7 @@ export function TieGuide({
           onLeave={() => setOnBench(false)}
         />
       )}
-    </CollapsibleCard>
+    </>
   );
 }
 

@@ -1,33 +1,28 @@
 'use client';
 
-import { Dialog } from 'radix-ui';
+import dynamic from 'next/dynamic';
 import { useState } from 'react';
 import { Button } from '@/components/ui/Button';
-import { Keeping, type OfThing } from './Keeping';
+import type { OfThing } from './Keeping';
+
+/** Loaded when it is first opened. */
+const MoreDialog = dynamic(() => import('./MoreDialog').then(({ MoreDialog: loaded }) => loaded), { ssr: false });
 
 /** A button that opens what can be done with a thing that has a name. */
 export function More(props: OfThing) {
   const [isOpen, setOpen] = useState(false);
   return (
-    <Dialog.Root open={isOpen} onOpenChange={setOpen}>
-      <Dialog.Trigger asChild>
-        <Button weight="quiet" aria-label={`More about ${props.name}`}>
-          More
-        </Button>
-      </Dialog.Trigger>
-      <Dialog.Portal>
-        <Dialog.Overlay className="fixed inset-0 z-40 bg-ink/40" />
-        <Dialog.Content
-          aria-describedby={undefined}
-          className="fixed top-1/2 left-1/2 z-50 flex max-h-[calc(100dvh-2rem)] w-[min(34rem,calc(100vw-2rem))] -translate-x-1/2 -translate-y-1/2 flex-col gap-4 overflow-y-auto rounded-sm border-2 border-edge-strong bg-card p-5 text-ink shadow-lg"
-        >
-          <Dialog.Title className="lettered text-xl">{props.name}</Dialog.Title>
-          <Keeping {...props} onDone={() => setOpen(false)} />
-          <Dialog.Close asChild>
-            <Button className="self-start">Close</Button>
-          </Dialog.Close>
-        </Dialog.Content>
-      </Dialog.Portal>
-    </Dialog.Root>
+    <>
+      <Button
+        weight="quiet"
+        aria-label={`More about ${props.name}`}
+        aria-haspopup="dialog"
+        aria-expanded={isOpen}
+        onClick={() => setOpen(true)}
+      >
+        More
+      </Button>
+      {isOpen && <MoreDialog {...props} onClose={() => setOpen(false)} />}
+    </>
   );
 }

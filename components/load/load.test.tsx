@@ -3,7 +3,8 @@ import { planForRig } from '../../core/rig/line/planForRig';
 import { plannedRig, woundRig } from '../../tests/rigFixture';
 import { renderRig } from '../../tests/renderRig';
 import { LoadStation } from './LoadStation';
-import { PlanAnswer, RunSheet } from './plan/PlanAnswer';
+import { PlanAnswer } from './plan/PlanAnswer';
+import { RunSheet } from './plan/RunSheet';
 
 const answers: { url: string; method: string; body: unknown }[] = [];
 let reply: { status: number; json: unknown };

@@ -6,6 +6,7 @@ import type { ReactNode } from 'react';
 import { rigToTour } from '@/components/tour/rigToTour';
 import { goToStop } from '@/components/tour/tourStore';
 import { Button } from '@/components/ui/Button';
+import { useOpener } from '@/components/ui/useOpener';
 import { LooksSwitch } from './LooksSwitch';
 import type { Place } from './paths';
 
@@ -31,6 +32,7 @@ export function HeaderMenu({
       <Dialog.Portal>
         <Dialog.Overlay className="fixed inset-0 z-40" />
         <Dialog.Content
+          {...useOpener()}
           aria-describedby={undefined}
           className="fixed top-14 right-2 z-50 flex max-w-[calc(100vw-1rem)] flex-col gap-3 rounded-sm border-2 border-ink bg-card p-3"
         >

@@ -1,5 +1,6 @@
 'use client';
 
+import dynamic from 'next/dynamic';
 import { useMemo, useState } from 'react';
 import { USUAL_FRACTION } from '@/core/drag/dragTarget';
 import { productStrength, PULLS_FOR_A_MEAN } from '@/core/rig/strength/strengthOfRig';
@@ -17,13 +18,16 @@ import { CollapsibleCard } from '@/components/ui/CollapsibleCard';
 import { showFold } from '@/components/ui/folds';
 import { useUnits } from '@/components/units/UnitsProvider';
 import { Labels } from './Labels';
-import { Lines } from './Lines';
 import { Families } from './Families';
-import { PullTest } from './PullTest';
 import { Schools } from './Schools';
 import { Session } from './Session';
-import { ReachField } from '@/components/drag/ReachField';
-import { EveryPlace, Weakest } from './Weakest';
+import { Weakest } from './Weakest';
+
+// What is folded is loaded when it is opened.
+const EveryPlace = dynamic(() => import('./EveryPlace').then(({ EveryPlace: loaded }) => loaded));
+const Lines = dynamic(() => import('./Lines').then(({ Lines: loaded }) => loaded));
+const PullTest = dynamic(() => import('./PullTest').then(({ PullTest: loaded }) => loaded));
+const ReachField = dynamic(() => import('@/components/drag/ReachField').then(({ ReachField: loaded }) => loaded));
 
 /** The Strength station: what the lines, the joins and so the rig hold. */
 export function StrengthStation() {

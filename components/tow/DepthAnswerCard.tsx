@@ -4,8 +4,9 @@ import dynamic from 'next/dynamic';
 import { useState } from 'react';
 import { isUseless as isUselessFigure } from '@/core/worth/enough';
 import type { RigView } from '@/core/rig/view/rigView';
-import { TEN_FEET_M, type DepthAnswer, type StopFigures } from '@/core/tow/answerDepth';
+import type { DepthAnswer, StopFigures } from '@/core/tow/answerDepth';
 import type { LineOut } from '@/core/tow/lineOutFor';
+import { TEN_FEET_M } from '@/core/units/units';
 import { QuantityField, type useQuantity } from '@/components/fields/QuantityField';
 import { ChoiceField, TextField } from '@/components/fields/TextField';
 import { Button } from '@/components/ui/Button';
@@ -13,10 +14,14 @@ import { Card } from '@/components/ui/Card';
 import { useUnits } from '@/components/units/UnitsProvider';
 import { useSay } from '@/components/units/useSay';
 import { knots } from './towedWords';
-import { StopBench } from './StopBench';
 import type { Depth } from './useDepth';
 import { useStopWords } from './useStopWords';
-import { WaterMarkForm } from './WaterMarkForm';
+
+// Loaded when they are first asked for.
+const StopBench = dynamic(() => import('./StopBench').then(({ StopBench: loaded }) => loaded), { ssr: false });
+const WaterMarkForm = dynamic(() => import('./WaterMarkForm').then(({ WaterMarkForm: loaded }) => loaded), {
+  ssr: false,
+});
 
 /** What would narrow it is weighed when the page stands: the answer does not wait for it. */
 const NarrowDepth = dynamic(() => import('./NarrowDepth').then(({ NarrowDepth: loaded }) => loaded), {

@@ -1,5 +1,6 @@
 'use client';
 
+import dynamic from 'next/dynamic';
 import Link from 'next/link';
 import { isText, useDraft } from '@/components/fields/useDraft';
 import { useQuantity } from '@/components/fields/QuantityField';
@@ -17,15 +18,17 @@ import type { DepthAnswer } from '@/core/tow/answerDepth';
 import type { Formatter } from '@/words/format';
 import { LIMITS } from '@/usecases/limits';
 import { DepthAnswerCard } from './DepthAnswerCard';
-import { DepthLens } from './DepthLens';
-import { DepthSources } from './DepthSources';
-import { DepthTable } from './DepthTable';
-import { TopShotLength } from './TopShotLength';
-import { TowDrawing } from './TowDrawing';
-import { TowedForm } from './TowedForm';
 import { towedWords } from './towedWords';
 import { useDepth } from './useDepth';
-import { WaterLog } from './WaterLog';
+
+// What is folded is loaded when it is opened, and the drawing with the answer, which is worked out away from the page.
+const DepthLens = dynamic(() => import('./DepthLens').then(({ DepthLens: loaded }) => loaded));
+const DepthSources = dynamic(() => import('./DepthSources').then(({ DepthSources: loaded }) => loaded));
+const DepthTable = dynamic(() => import('./DepthTable').then(({ DepthTable: loaded }) => loaded));
+const TopShotLength = dynamic(() => import('./TopShotLength').then(({ TopShotLength: loaded }) => loaded));
+const TowDrawing = dynamic(() => import('./TowDrawing').then(({ TowDrawing: loaded }) => loaded), { ssr: false });
+const TowedForm = dynamic(() => import('./TowedForm').then(({ TowedForm: loaded }) => loaded));
+const WaterLog = dynamic(() => import('./WaterLog').then(({ WaterLog: loaded }) => loaded));
 
 const GOALS = ['depth', 'setback'] as const;
 

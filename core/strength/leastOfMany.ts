@@ -1,6 +1,9 @@
 import normalCdf from '@stdlib/stats-base-dists-normal-cdf';
 import type { Known } from '../provenance/source';
 
+/** Share of the least figure from which its bias as the least of many is worth a word. */
+export const WORTH_SAYING = 0.01;
+
 /** Steps of the integral over what the least may be: its error is far below a figure's last digit. */
 const STEPS = 400;
 /** SDs on either side that are looked at. */

@@ -1,10 +1,11 @@
 import type { Figure } from '../provenance/figure';
 import type { Failure } from '../result';
-import { KNOT_MS } from '../units/units';
+import { KNOT_MS, TEN_FEET_M } from '../units/units';
 import type { DepthBelief } from './depthBelief';
 import { depthFigures, setbackFigure } from './depthFigures';
 import { depthToNarrow, type DepthToNarrow } from './depthToNarrow';
-import { depthWith, learnDepth, type LearnedDepth, type SeenDepth } from './learnDepth';
+import { depthWith, learnDepth, type LearnedDepth } from './learnDepth';
+import type { SeenDepth } from './seenDepth';
 import type { TowGoal } from './lineForDepth';
 import { lineOutFor, type LineOut } from './lineOutFor';
 
@@ -53,7 +54,6 @@ export interface StopFigures {
 /** Share by which speeds beside are slower and faster. */
 const BESIDE = 0.2;
 const TENTH_KNOT_MS = 0.1 * KNOT_MS;
-export const TEN_FEET_M = 3.048;
 
 /** Everything that the station of a towed rig shows, worked out at once. */
 export function answerDepth(question: DepthQuestion): DepthAnswer {

@@ -2,7 +2,8 @@ import { noiseThatLeaves, sdAfter, type Belief, type Reading } from '../worth/be
 import { thicknessSdAfter } from '../worth/loadMeasurements';
 import type { Measurement } from '../worth/measurement';
 import { depthUnknowns, linesOnce, LURE_UNKNOWN, pullLnSd, PULLED_LN_SD, type DepthBelief } from './depthBelief';
-import { depthWith, leavesNear, markNoise, seenSdM, type LearnedDepth } from './learnDepth';
+import { depthWith, leavesNear, markNoise, type LearnedDepth } from './learnDepth';
+import { seenSdM } from './seenDepth';
 import { weighedSdNPerM, weightOf } from './sinking';
 
 /** A depth, what is open of it, and what could be measured for it. */

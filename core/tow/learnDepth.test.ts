@@ -1,6 +1,7 @@
 import { depthFigures } from './depthFigures';
 import { depthUnknowns, towOf, type DepthBelief } from './depthBelief';
-import { depthWith, learnDepth, type SeenDepth } from './learnDepth';
+import { depthWith, learnDepth } from './learnDepth';
+import type { SeenDepth } from './seenDepth';
 import { belief, seen, TRUE, WHOLE_M } from '../../tests/towBelief';
 import { sinksBy, weightOf } from './sinking';
 import { towProfile } from './towProfile';

@@ -3,18 +3,9 @@ import { withTails } from '../worth/belief';
 import { depthUnknowns, towOf, type DepthBelief } from './depthBelief';
 import { FOLLOW_TOLERANCE, followLengths, type LeftNear } from './followLengths';
 import { leavesFor } from './leavesOver';
+import type { SeenDepth } from './seenDepth';
 import { sectionsOf } from './towStack';
 import { underWater } from './underWater';
-
-/** A depth that was seen with a length out at a speed: the bottom touched, a mark on the sonar, a strike where the depth was known. */
-export interface SeenDepth {
-  readonly id: string;
-  readonly lengthOutM: number;
-  readonly lengthSdM: number;
-  readonly speedMS: number;
-  readonly depthM: number;
-  readonly depthSdM: number;
-}
 
 /** What depths that were seen have taught of a rig. */
 export interface LearnedDepth {
@@ -81,10 +72,6 @@ export function markSdM({ depthM, depthSdM, lengthOutM, lengthSdM }: Omit<SeenDe
 
 /** Variance of a mark's errors with what their tails cost (m²). */
 export const markNoise = (mark: Omit<SeenDepth, 'id' | 'speedMS'>): number => withTails(markSdM(mark) ** 2, TAILS);
-
-/** Depth that is seen on a sounder or with a touch of bottom, to so much (m), and to that share of itself. */
-const SEEN_SD = { m: 0.3, share: 0.02 } as const;
-export const seenSdM = (depthM: number): number => Math.hypot(SEEN_SD.m, SEEN_SD.share * depthM);
 
 /**
  * Tunes what is open of a rig's depth to depths that were seen with it: the drag across the line, the lure's pull, the speed's own error, each

@@ -1,7 +1,8 @@
 import { covarianceAfter } from '../worth/belief';
 import { depthUnknowns, type DepthBelief } from './depthBelief';
 import { depthSlopes } from './depthToNarrow';
-import { depthWith, markNoise, type LearnedDepth, type SeenDepth } from './learnDepth';
+import { depthWith, markNoise, type LearnedDepth } from './learnDepth';
+import type { SeenDepth } from './seenDepth';
 
 /** A mark farther off than so many of its SDs pulls no more than one that far off. */
 const PULLS_TO_SDS = 3;

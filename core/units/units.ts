@@ -23,6 +23,9 @@ export const NEWTONS_PER_FORCE_UNIT = {
 /** One knot (m/s): 1852 m an hour. */
 export const KNOT_MS = 1852 / 3600;
 
+/** Ten feet (m). */
+export const TEN_FEET_M = 10 * METRES_PER_LENGTH_UNIT.ft;
+
 export type LengthUnit = keyof typeof METRES_PER_LENGTH_UNIT;
 export type SmallLengthUnit = keyof typeof METRES_PER_SMALL_LENGTH_UNIT;
 export type ForceUnit = keyof typeof NEWTONS_PER_FORCE_UNIT;

@@ -6,7 +6,7 @@ import { get } from './server/client.mjs';
 import { withBuiltServer } from './server/builtServer.mjs';
 import { ROOT } from '../lib/run.mjs';
 
-const STATIONS = ['', '/load', '/joins', '/count', '/strength', '/drag', '/card'];
+const STATIONS = ['', '/load', '/joins', '/count', '/strength', '/drag', '/depth', '/card'];
 
 /** The pages of the built application with the demo boats: JavaScript that is loaded first, and a page audit as on a phone. */
 export async function benchPages() {

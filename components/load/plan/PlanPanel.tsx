@@ -1,5 +1,6 @@
 'use client';
 
+import dynamic from 'next/dynamic';
 import Link from 'next/link';
 import { useEffect, useMemo } from 'react';
 import { adviceOnPlan } from '@/core/rig/load/plannedLoad';
@@ -22,10 +23,13 @@ import { planOfDraft } from './planOfDraft';
 import { RecipeCard } from './RecipeCard';
 import { ReelKnowledge } from '../reel/ReelKnowledge';
 import { ReelFacts } from '../reel/ReelFacts';
-import { PlanAnswer, RunSheet } from './PlanAnswer';
+import { PlanAnswer } from './PlanAnswer';
 import { draftOf, isStackDraft, stackOf, type StackDraft } from './stackDraft';
-import { StackEditor } from './StackEditor';
 import { useStackEditor } from './useStackEditor';
+
+// What is folded is loaded when it is opened.
+const RunSheet = dynamic(() => import('./RunSheet').then(({ RunSheet: loaded }) => loaded));
+const StackEditor = dynamic(() => import('./StackEditor').then(({ StackEditor: loaded }) => loaded));
 
 /** Overfill (m) beyond which a plan is not taken to the bench: it would rub or jam. */
 const MOST_ABOVE_RIM_M = 0.001;

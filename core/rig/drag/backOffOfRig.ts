@@ -1,9 +1,8 @@
 import { dragFactorSd } from '../../calibration/dragFactorSd';
+import { USUAL_SET_SHARE } from '../../drag/usualSetShare';
 import { backOffTable, envelopeAt, type BackOff } from '../../drag/dragEnvelope';
 import { leverPlace, presetGain, type LeverPlace, type PresetGain } from '../../drag/leverCurve';
 import { USUAL_RUN } from '../../drag/waterPull';
-import { PLUS_MINUS_SDS } from '../../numerics/propagate';
-import { ERRORS } from '../../measurement/errors';
 import type { Figure } from '../../provenance/figure';
 import type { RigRecord } from '../../record/record';
 import { readingsAt, type ReadingThere } from '../count/readingsAt';
@@ -37,7 +36,7 @@ export function backOffOfRig(
   const { record, strength, ruler } = view;
   const { line } = view.current;
   if (!strength) return { by: 'scale', rows: [] };
-  const set = { forceN, plusMinusN: PLUS_MINUS_SDS * ERRORS.dragSetShare.sd * forceN, lengthOutM: 0 };
+  const set = { forceN, plusMinusN: USUAL_SET_SHARE * forceN, lengthOutM: 0 };
   const at = envelopeAt(line, strength, set, USUAL_RUN, dragFactorSd(ruler, 0));
   const { curve } = leverOfRig(record);
   const lever = record.reel.dragKind === 'lever' && curve.ok ? curve.value : null;

@@ -3,7 +3,7 @@ import { MATERIAL } from '../../materials/materials';
 import { PLUS_MINUS_SDS } from '../../numerics/propagate';
 import type { TowedAs } from '../../record/tow';
 import { diveIsOpen, type DepthBelief } from '../../tow/depthBelief';
-import { seenSdM, type SeenDepth } from '../../tow/learnDepth';
+import { seenSdM, type SeenDepth } from '../../tow/seenDepth';
 import { waterOf, WATER_TEMPERATURE_C } from '../../tow/medium';
 import { sinksBy } from '../../tow/sinking';
 import { COLOUR_LENGTH_M } from '../../units/parseQuantity';

@@ -1,0 +1,67 @@
+'use client';
+
+import { guideFactorFor } from '@/core/rig/drag/guideOfRig';
+import { PLUS_MINUS_SDS } from '@/core/numerics/propagate';
+import { because } from '@/core/reasons';
+import type { DragSettingRecord } from '@/core/record/record';
+import { useRig } from '@/components/rig/RigProvider';
+import { useUnits } from '@/components/units/UnitsProvider';
+import { useSay } from '@/components/units/useSay';
+
+/** Every pull of a session, in its order. */
+export function PullList({ setting }: { setting: DragSettingRecord }) {
+  const { format } = useUnits();
+  if (setting.pulls.length === 0) return null;
+  return (
+    <table className="w-full text-sm">
+      <thead>
+        <tr className="border-b border-ink text-left">
+          <th className="py-1">pull</th>
+          <th className="py-1">moving</th>
+          <th className="py-1">jerk</th>
+          <th className="py-1">by</th>
+        </tr>
+      </thead>
+      <tbody>
+        {setting.pulls.map((pull) => (
+          <tr key={pull.id} className="border-b border-edge">
+            <td className="py-1">
+              {pull.kind}
+              {pull.settingStep > 0 && <span className="text-ink-soft"> after turn {pull.settingStep}</span>}
+            </td>
+            <td className="figures py-1">{format.force(pull.movingN)}</td>
+            <td className="figures py-1">{pull.breakawayN === null ? 'not read' : format.force(pull.breakawayN)}</td>
+            <td className="py-1">{pull.instrument}</td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}
+
+/** What the guides hold back, where a pull straight off the reel told it. */
+export function GuideFactor({ setting }: { setting: DragSettingRecord }) {
+  const { record } = useRig();
+  const say = useSay();
+  const factor = guideFactorFor(record, setting.rodAngleRad, [setting]);
+  if (factor.contradictedBy !== null) {
+    return (
+      <p className="text-sm font-semibold text-warn">
+        {say(because('guide-below-one', { ratio: factor.contradictedBy }))}
+      </p>
+    );
+  }
+  if (factor.source !== 'measured') {
+    return (
+      <p className="text-sm text-ink-soft">
+        One pull straight off the reel at this setting would give the guides&apos; own factor for this rod.
+      </p>
+    );
+  }
+  return (
+    <p className="text-sm">
+      Guides, measured: × <b className="figures">{factor.value.toFixed(2)}</b> ±{' '}
+      {(PLUS_MINUS_SDS * factor.sd).toFixed(2)} (bent ÷ straight, at this setting and bend).
+    </p>
+  );
+}
