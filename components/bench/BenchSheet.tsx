@@ -46,7 +46,7 @@ export function BenchSheet({
             if (!isField) event.currentTarget.focus({ preventScroll: true });
           }}
           tabIndex={-1}
-          className="fixed inset-0 z-40 flex flex-col overflow-y-auto bg-card p-4 outline-none sm:p-8"
+          className="fixed inset-x-0 top-0 bottom-(--dock) z-40 flex flex-col overflow-y-auto bg-card p-4 outline-none sm:p-8"
         >
           {children}
         </Dialog.Content>

@@ -10,6 +10,7 @@ import { useSend } from '@/components/http/useSend';
 import { Button } from '@/components/ui/Button';
 import { LIMITS } from '@/usecases/limits';
 import { ArborHelp } from './ArborHelp';
+import { MeasuredSpool } from './MeasuredSpool';
 import { RatingRows, ratingsOf } from './RatingRows';
 
 const UNITS = [
@@ -148,14 +149,20 @@ export function ReelForm({ boatId, reel, onDone }: { boatId: string; reel: ReelR
             { value: 'left', text: 'left hand' },
           ]}
         />
-        <FormQuantity form={form} name="arborDiameterM" label="Arbor diameter" />
-        <FormQuantity form={form} name="widthM" label="Width between flanges" />
-        <FormQuantity
-          form={form}
-          name="fullDiameterM"
-          label="Full diameter"
-          hint="at the rim; what is not measured stays empty"
-        />
+      </div>
+      <MeasuredSpool
+        sizes={{
+          arborM: form.value('arborDiameterM'),
+          widthM: form.value('widthM'),
+          fullM: form.value('fullDiameterM'),
+        }}
+        fields={{
+          arbor: <FormQuantity form={form} name="arborDiameterM" label="Arbor diameter" />,
+          width: <FormQuantity form={form} name="widthM" label="Width between flanges" />,
+          full: <FormQuantity form={form} name="fullDiameterM" label="Full diameter" hint="at the rim" />,
+        }}
+      />
+      <div className="grid grid-cols-2 gap-2 sm:grid-cols-4">
         <FormQuantity form={form} name="dragLimitN" label="Maker's drag limit" hint="empty when unknown" />
         <FormText
           form={form}

@@ -1,6 +1,7 @@
 import { WordsProvider } from '@/components/units/WordsProvider';
 import { fireEvent, render, screen, waitFor, within } from '@testing-library/react';
-import type { LineProductRecord } from '../../core/record/record';
+import type { LineProductRecord, ReelRecord } from '../../core/record/record';
+import { OPEN_FOLDS } from '../../tests/openFolds';
 import { plannedRig } from '../../tests/rigFixture';
 import { Toasts } from '../ui/Toasts';
 import { UnitsProvider } from '../units/UnitsProvider';
@@ -10,6 +11,7 @@ const sent: { url: string; body: unknown }[] = [];
 
 beforeEach(() => {
   window.localStorage.clear();
+  window.localStorage.setItem(OPEN_FOLDS.key, OPEN_FOLDS.kept);
   sent.length = 0;
   globalThis.fetch = jest.fn((url: string, init: RequestInit) => {
     sent.push({ url, body: JSON.parse(String(init.body)) });
@@ -23,7 +25,7 @@ const wanted = [
   { rigId: 'two', rigName: 'Starboard rod', segmentId: 'b', segmentName: 'Backing', lengthM: 90, loaded: true },
 ].map((each) => ({ ...each, productId: 'nylon' }));
 
-function renderGear() {
+function renderGear(reels: readonly ReelRecord[] = []) {
   const spools = [
     {
       id: 's',
@@ -48,7 +50,7 @@ function renderGear() {
         <Toasts>
           <GearPage
             boatId="boat"
-            reels={[]}
+            reels={reels}
             lines={products}
             freeReelIds={[]}
             supplySpools={spools}
@@ -69,6 +71,53 @@ const reels = () => within(screen.getByRole('region', { name: 'Reels' }));
 const lines = () => within(screen.getAllByRole('region', { name: 'Lines' })[0] ?? document.body);
 
 describe('the gear page', () => {
+  it('draws its reels and its lines to one scale each, and what is left of a spool against what was bought', () => {
+    const { reel } = plannedRig();
+    const half = (known: ReelRecord['widthM']) => ({ ...known, value: known.value / 2 });
+    const small: ReelRecord = {
+      ...{ ...reel, id: 'small', name: 'Small reel', dragLimitN: null },
+      ...{
+        arborDiameterM: half(reel.arborDiameterM),
+        widthM: half(reel.widthM),
+        fullDiameterM: half(reel.fullDiameterM),
+      },
+    };
+    renderGear([reel, small]);
+    const size = (list: string, index: number, part: string): number => {
+      const item = within(screen.getByRole('list', { name: list })).getAllByRole('listitem')[index];
+      return Number(item?.querySelector('svg rect')?.getAttribute(part)?.replace('%', ''));
+    };
+    expect(size('Reels of this boat', 1, 'height')).toBeCloseTo(size('Reels of this boat', 0, 'height') / 2, 6);
+    expect(size('Reels of this boat', 1, 'width')).toBeCloseTo(size('Reels of this boat', 0, 'width') / 2, 6);
+    const [first, second] = products;
+    expect(size('Lines of this boat', 0, 'height') / size('Lines of this boat', 1, 'height')).toBeCloseTo(
+      (first?.diameterM.value ?? 0) / (second?.diameterM.value ?? 1),
+      6,
+    );
+    // 130 of 300 m and 100 of 300 m, on one scale.
+    expect(size('Spools on the shelf', 0, 'width')).toBeCloseTo((100 * 130) / 300, 6);
+    expect(size('Spools on the shelf', 1, 'width')).toBeCloseTo(100 / 3, 6);
+    expect(screen.getByText(/The maker's drag limit is not known/)).toBeInTheDocument();
+  });
+
+  it('shows where the caliper goes for the size in hand, to scale once all three are there', () => {
+    renderGear();
+    const drawing = (name: RegExp) => reels().queryByRole('img', { name });
+    expect(drawing(/^Arbor: Spool empty/)).toBeInTheDocument();
+    fireEvent.focus(reels().getByLabelText('Width between flanges'));
+    expect(drawing(/^Width: Open the inside jaws/)).toBeInTheDocument();
+    expect(drawing(/^Arbor:/)).toBeNull();
+    const type = (label: string, text: string) =>
+      fireEvent.change(reels().getByLabelText(label), { target: { value: text } });
+    type('Arbor diameter', '30');
+    type('Width between flanges', '40');
+    expect(reels().getByText(/Not to scale until all three are there/)).toBeInTheDocument();
+    type('Full diameter', '60');
+    expect(reels().getByText(/Drawn to scale/)).toBeInTheDocument();
+    const spool = drawing(/^Width:/)?.querySelector('rect');
+    expect(Number(spool?.getAttribute('width')) / Number(spool?.getAttribute('height'))).toBeCloseTo(40 / 60, 6);
+  });
+
   it('takes a reel by its capacities alone, in the units of its box', async () => {
     renderGear();
     fireEvent.change(reels().getByLabelText('Name'), { target: { value: 'Boxed reel' } });

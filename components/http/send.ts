@@ -2,6 +2,7 @@ import type { ReplyOf } from '@/usecases/requests/handlers';
 import { addressOf, ROUTES, type RequestName, type RequestParams } from '@/usecases/requests/routes';
 import type { RequestInput } from '@/usecases/requests/schemas';
 import { onceHead } from './onceKey';
+import { onTheWay } from './onTheWay';
 
 interface ErrorBody {
   readonly error: {
@@ -19,10 +20,14 @@ function isErrorBody(json: unknown): json is ErrorBody {
   return typeof error.message === 'string' && Array.isArray(error.fields) && error.fields.every(isField);
 }
 
-/** @property isBehind refused because the record is no longer what this page shows */
+/**
+ * @property isBehind refused because the record is no longer what this page shows
+ * @property isUnheard no answer came, or none that says whether it was carried out: sent again it is carried out once
+ */
 export interface SendFailure {
   readonly ok: false;
   readonly isBehind?: boolean;
+  readonly isUnheard?: boolean;
   readonly message: string;
   readonly fields: Readonly<Record<string, string>>;
 }
@@ -37,37 +42,62 @@ const LONGEST_WAIT_S = 5;
 /**
  * Sends a request of the table to this application's own server; every failure comes back as a sentence. Sent again after an answer was
  * lost, it carries the same key, so that it is carried out once.
+ *
+ * @param signal stops waiting for the answer; what was sent may be carried out all the same
  */
 export async function send<N extends RequestName>(
   name: N,
   params: RequestParams<N>,
   body: RequestInput<N>,
+  signal: AbortSignal | null = null,
 ): Promise<SendResult<ReplyOf<N>>> {
   const { method } = ROUTES[name];
   const path = addressOf(name, params);
   const act = onceHead(method, path, body);
+  const over = onTheWay();
   try {
-    const response = await post(method, path, body, act.head);
+    const response = await post(method, path, body, act.head, signal);
     // 499 and above say nothing of whether it was carried out; anything else does.
-    if (response.status < 499) act.answered();
+    const isHeard = response.status < 499;
+    if (isHeard) act.answered();
     const json: unknown = await response.json();
     // The table gives the request's answer its type: server and browser are built from one source.
     if (response.ok) return { ok: true, value: json as ReplyOf<N>, actId: act.key };
     if (!isErrorBody(json))
-      return { ok: false, message: 'The server answered something unexpected. Nothing was stored.', fields: {} };
+      return isHeard
+        ? { ok: false, message: 'The server answered something unexpected. Nothing was stored.', fields: {} }
+        : unheard('The server answered something unexpected.');
     const fields = Object.fromEntries(json.error.fields.map(({ path: at, message }) => [at, message]));
-    return { ok: false, isBehind: response.status === 409, message: json.error.message, fields };
+    return {
+      ...{ ok: false, isBehind: response.status === 409, isUnheard: !isHeard },
+      ...{ message: json.error.message, fields },
+    };
   } catch {
-    return { ok: false, message: 'The server cannot be reached. What you typed is kept here; try again.', fields: {} };
+    return unheard(signal?.aborted ? 'You stopped waiting for the answer.' : 'The server cannot be reached.');
+  } finally {
+    over();
   }
 }
 
-async function post(method: string, path: string, body: unknown, head: Record<string, string>): Promise<Response> {
+/** Nobody knows whether it was carried out. */
+const unheard = (what: string): SendFailure => ({
+  ...{ ok: false, isUnheard: true, fields: {} },
+  message: `${what} What you typed is kept here; try again: it is stored once, even if it got through.`,
+});
+
+async function post(
+  method: string,
+  path: string,
+  body: unknown,
+  head: Record<string, string>,
+  signal: AbortSignal | null,
+): Promise<Response> {
   for (let attempt = 1; ; attempt += 1) {
     const response = await fetch(path, {
       method,
       headers: { 'content-type': 'application/json', ...head },
       body: JSON.stringify(body),
+      signal,
     });
     if (response.status !== 503 || attempt === TRIES) return response;
     const waitS = Math.min(Number(response.headers.get('retry-after') ?? 1) || 1, LONGEST_WAIT_S);

@@ -5,11 +5,17 @@ import { useCallback, useState } from 'react';
 import type { ReplyOf } from '@/usecases/requests/handlers';
 import type { RequestName, RequestParams } from '@/usecases/requests/routes';
 import type { RequestInput } from '@/usecases/requests/schemas';
+import type { ToastAct } from '@/components/ui/shown';
 import { useToast } from '@/components/ui/Toasts';
 import { send, type SendFailure, type SendResult } from './send';
 
 export type SendState =
   { readonly kind: 'idle' } | { readonly kind: 'sending' } | { readonly kind: 'failed'; readonly failure: SendFailure };
+
+/** How long an answer may take until it is said that it is still waited for (ms). */
+const LONG_MS = 3000;
+
+const again = (act: () => void): ToastAct => ({ label: 'Try again', meaning: 'Press it again on this page', act });
 
 /** The rig on whose history an act stands, where it is one that can be undone there. */
 function rigOf(name: RequestName, params: unknown): RequestParams<'undoActs'> | null {
@@ -36,12 +42,14 @@ export function useSend(): {
   const [state, setState] = useState<SendState>({ kind: 'idle' });
   const undo = useCallback(
     async (rig: RequestParams<'undoActs'>, actId: string): Promise<void> => {
-      const undone = await send('undoActs', rig, { fromId: actId, newestId: actId });
-      toast(
-        undone.ok ? 'Undone. The history of this rod can bring it back.' : undone.message,
-        undone.ok ? 'done' : 'problem',
-      );
-      router.refresh();
+      const tryIt = async (): Promise<void> => {
+        const undone = await send('undoActs', rig, { fromId: actId, newestId: actId });
+        if (undone.ok) toast('Undone. The history of this rod can bring it back.', 'done');
+        // Its button went with the message before: the way to press it again stands in this one.
+        else toast(undone.message, 'problem', undone.isUnheard ? again(() => void tryIt()) : undefined);
+        router.refresh();
+      };
+      await tryIt();
     },
     [router, toast],
   );
@@ -53,11 +61,27 @@ export function useSend(): {
       saidWhenDone?: string,
     ): Promise<SendResult<ReplyOf<N>>> => {
       setState({ kind: 'sending' });
-      const result = await send(name, params, body);
+      const stop = new AbortController();
+      let said = (): void => undefined;
+      const timer = setTimeout(() => {
+        said = toast('Still saving …', 'busy', {
+          label: 'Stop waiting',
+          meaning: 'Stop waiting for the answer, and try again',
+          act: () => stop.abort(),
+        });
+      }, LONG_MS);
+      const result = await send(name, params, body, stop.signal);
+      clearTimeout(timer);
+      said();
       if (result.ok) {
         setState({ kind: 'idle' });
         const rig = rigOf(name, params);
-        if (saidWhenDone) toast(saidWhenDone, 'done', rig ? () => void undo(rig, result.actId) : undefined);
+        const act = rig && {
+          label: 'Undo',
+          meaning: 'Undo it in the history of this rod',
+          act: () => void undo(rig, result.actId),
+        };
+        if (saidWhenDone) toast(saidWhenDone, 'done', act ?? undefined);
         router.refresh();
       } else {
         setState({ kind: 'failed', failure: result });

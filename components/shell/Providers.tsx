@@ -2,6 +2,7 @@
 
 import { setNonce } from 'get-nonce';
 import type { ReactNode } from 'react';
+import { SavingLine } from '@/components/http/SavingLine';
 import { Tour } from '@/components/tour/Tour';
 import { Toasts } from '@/components/ui/Toasts';
 import { WordMeaning } from '@/components/words/WordMeaning';
@@ -14,6 +15,7 @@ export function Providers({ units, nonce, children }: { units: UnitChoice; nonce
   return (
     <UnitsProvider initial={units}>
       <Toasts>{children}</Toasts>
+      <SavingLine />
       <WordMeaning />
       <Tour />
     </UnitsProvider>

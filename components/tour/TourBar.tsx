@@ -55,7 +55,7 @@ export function TourBar({ rigPath, at }: { rigPath: string; at: number }) {
       ref={bar}
       tabIndex={-1}
       aria-label="Tour"
-      className="no-print fixed inset-x-0 bottom-0 z-30 border-t-2 border-ink bg-card px-4 py-3 shadow-lg"
+      className="no-print fixed inset-x-0 bottom-(--dock) z-30 border-t-2 border-ink bg-card px-4 py-3 shadow-lg"
       onKeyDown={(event) => event.key === 'Escape' && leaveTour()}
     >
       <div className="mx-auto flex max-w-[84rem] flex-wrap items-center justify-between gap-x-6 gap-y-2">

@@ -1,23 +1,34 @@
 'use client';
 
 import dynamic from 'next/dynamic';
-import { createContext, use, useCallback, useState, type ReactNode } from 'react';
-import type { Shown, Tone } from './shown';
+import { createContext, use, useCallback, useRef, useState, type ReactNode } from 'react';
+import type { Shown, ToastAct, Tone } from './shown';
 
-/** @param undo offers to undo what was done, where that can be */
-type Show = (text: string, tone: Tone, undo?: () => void) => void;
+/** @returns takes the message away before its time */
+type Show = (text: string, tone: Tone, act?: ToastAct) => () => void;
 
 const ToastContext = createContext<Show | null>(null);
+
+/** Messages that stand at a time. */
+const MOST = 2;
 
 /** Loaded with the first message. */
 const ToastShelf = dynamic(() => import('./ToastShelf').then(({ ToastShelf: loaded }) => loaded), { ssr: false });
 
 export function Toasts({ children }: { children: ReactNode }) {
   const [shown, setShown] = useState<readonly Shown[] | null>(null);
-  const show = useCallback<Show>((text, tone, undo) => {
-    setShown((before) => [...(before ?? []).slice(-2), { id: (before?.at(-1)?.id ?? 0) + 1, text, tone, undo }]);
+  const last = useRef(0);
+  const gone = useCallback((id: number): void => {
+    setShown((before) => (before ?? []).filter((toast) => toast.id !== id));
   }, []);
-  const gone = (id: number): void => setShown((before) => (before ?? []).filter((toast) => toast.id !== id));
+  const show = useCallback<Show>(
+    (text, tone, act) => {
+      const id = (last.current += 1);
+      setShown((before) => [...(before ?? []).slice(1 - MOST), { id, text, tone, act }]);
+      return () => gone(id);
+    },
+    [gone],
+  );
   return (
     <ToastContext value={show}>
       {children}

@@ -63,4 +63,19 @@ describe('toasts', () => {
     fireEvent.click(screen.getByLabelText('Close this message'));
     expect(screen.queryByLabelText('Close this message')).toBeNull();
   });
+
+  it('take their own room at the foot of the page, two at a time', () => {
+    Object.defineProperty(HTMLElement.prototype, 'offsetHeight', { configurable: true, get: () => 52 });
+    const { unmount } = render(
+      <Toasts>
+        <Probe />
+      </Toasts>,
+    );
+    for (let press = 0; press < 3; press += 1) fireEvent.click(screen.getByText('say'));
+    expect(screen.getAllByLabelText('Close this message')).toHaveLength(2);
+    const dock = (): string => document.documentElement.style.getPropertyValue('--dock');
+    expect(dock()).toBe('52px');
+    unmount();
+    expect(dock()).toBe('');
+  });
 });
