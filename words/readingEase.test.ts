@@ -1,8 +1,7 @@
-import { flesch } from 'flesch';
-import { syllable } from 'syllable';
 import { SCHOOLS } from '../core/joins/schools';
 import { ACT_REASONS, REASONS, type RefusalReason } from '../core/reasons';
 import type { Measure } from '../core/reasons/measures';
+import { easeOf, median, sentencesOf, wordsOf } from '../tests/readingEase';
 import { formatterFor } from './format';
 import { GLOSSARY } from './glossary';
 import { stepWords } from './guide';
@@ -16,24 +15,6 @@ const EXAMPLES: Readonly<Record<Measure, unknown>> = {
 const CODES: Readonly<Record<string, string>> = {
   ...{ stroke: 'plait', next: 'hitch', side: 'over', step: 'second-one-about', school: 'plait-long' },
 };
-
-/** Sentences of a text that have at least four words: of fewer no measure says anything. */
-const sentencesOf = (text: string): readonly string[] =>
-  text
-    .split(/(?<=[.!?:;])\s+/)
-    .map((each) => each.replaceAll(/[\d.,]*\d\s?(?:m|mm|kg|%|cm³)?/g, ' ten '))
-    .filter((each) => wordsOf(each).length >= 4);
-const wordsOf = (sentence: string): readonly string[] => sentence.match(/\p{L}[\p{L}'’-]*/gu) ?? [];
-
-/** Reading ease of a sentence (Flesch 1948): 60 and more is plain English. */
-function easeOf(sentence: string): number {
-  const words = wordsOf(sentence);
-  const syllables = words.reduce((sum, word) => sum + Math.max(1, syllable(word)), 0);
-  return flesch({ sentence: 1, word: words.length, syllable: syllables });
-}
-
-const median = (values: readonly number[]): number =>
-  values.toSorted((a, b) => a - b)[Math.floor(values.length / 2)] ?? NaN;
 
 const ALL = { ...REASONS, ...ACT_REASONS };
 const reasons = (Object.keys(ALL) as (keyof typeof ALL)[]).map((kind) => {

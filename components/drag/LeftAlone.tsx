@@ -59,9 +59,9 @@ export function LeftAlone({
         <Passes envelope={envelope} />
         {risk && <RiskWords rig={risk} outM={view.reach.outM} jerkM={USUAL_JERK_M} />}
         <p className="mt-1">
-          Not counted: a belly that the line makes to the side, which loads far more (about {format.force(BELLY_N)} for{' '}
-          {format.length(100)} of thin line drawn broadside at 2 kn), and a hot or wet drag, which differs by 10 to 20
-          %. The ± takes the scale as good to {format.percent(USUAL_SET_SHARE)}, a default.
+          Not counted: a belly that the line makes to the side. It loads far more: about {format.force(BELLY_N)} for{' '}
+          {format.length(100)} of thin line drawn broadside at 2 kn. Nor a hot or wet drag, which differs by 10 to 20 %.
+          The ± takes the scale as good to {format.percent(USUAL_SET_SHARE)}, a default.
         </p>
         <div className="mt-2 w-56">
           <TextField label="The fish runs at, kn" {...speed.field} hint="through the water; a default until you say" />

@@ -65,8 +65,8 @@ export async function send<N extends RequestName>(
     if (response.ok) return { ok: true, value: json as ReplyOf<N>, actId: act.key };
     if (!isErrorBody(json))
       return isHeard
-        ? { ok: false, message: 'The server answered something unexpected. Nothing was stored.', fields: {} }
-        : unheard('The server answered something unexpected.');
+        ? { ok: false, message: 'Something other than Tidy Marlin answered. Nothing was stored.', fields: {} }
+        : unheard('Something other than Tidy Marlin answered.');
     const fields = Object.fromEntries(json.error.fields.map(({ path: at, message }) => [at, message]));
     return {
       ...{ ok: false, isBehind: response.status === 409, isUnheard: !isHeard },

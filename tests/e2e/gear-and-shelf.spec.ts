@@ -14,7 +14,7 @@ test('a reel of which only the box is known, a line by its wraps, a spool on the
   await reels.getByRole('button', { name: 'Add a capacity' }).click();
   await reels.getByLabel('Capacity 2', { exact: true }).fill('20 lb / 350 yd');
   await reels.getByRole('button', { name: 'Add this reel' }).click();
-  await expect(page.getByRole('row', { name: /Boxed reel, unmeasured/ })).toContainText('(a guess)');
+  await expect(page.getByRole('listitem').filter({ hasText: /Boxed reel, unmeasured/ })).toContainText('(a guess)');
 
   const lines = page.getByRole('region', { name: 'Lines' }).first();
   await lines.getByLabel('Name').fill('Loose nylon');
@@ -22,7 +22,7 @@ test('a reel of which only the box is known, a line by its wraps, a spool on the
   await lines.getByLabel('Width over all of them').fill('8.2 mm');
   await lines.getByRole('button', { name: 'Take this thickness' }).click();
   await lines.getByRole('button', { name: 'Add this line' }).click();
-  await expect(page.getByRole('row', { name: /Loose nylon/ })).toContainText('0.41 mm');
+  await expect(page.getByRole('listitem').filter({ hasText: /Loose nylon/ })).toContainText('0.41 mm');
 
   await page.getByLabel('Label of a new spool').fill('Loose nylon, top shelf');
   await page.getByLabel('Line on it').selectOption({ label: 'Loose nylon' });

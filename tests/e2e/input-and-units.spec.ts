@@ -92,13 +92,13 @@ test('a new boat starts empty and is led to its first plan', async ({ page }) =>
   await expect(reels.getByLabel('Width between flanges')).toHaveValue('28.6');
   await reels.getByLabel('Arbor diameter').fill('31.4');
   await reels.getByRole('button', { name: 'Add this reel' }).click();
-  await expect(reels.getByRole('cell', { name: 'Counter reel 40, port', exact: true })).toBeVisible();
+  await expect(reels.getByRole('listitem').filter({ hasText: 'Counter reel 40, port' })).toBeVisible();
 
   const lines = page.getByRole('region', { name: 'Lines', exact: true });
   await lines.getByLabel('Name').fill('Nylon 0.40');
   await lines.getByLabel('Thickness', { exact: true }).fill('0.4');
   await lines.getByRole('button', { name: 'Add this line' }).click();
-  await expect(lines.getByRole('cell', { name: 'Nylon 0.40', exact: true })).toBeVisible();
+  await expect(lines.getByRole('listitem').filter({ hasText: 'Nylon 0.40' })).toBeVisible();
 
   await page.getByLabel('Name of the rig').fill('Plain rod');
   await page.getByRole('button', { name: 'Make this rig' }).click();
