@@ -8,6 +8,20 @@ globalThis.ResizeObserver = class {
   disconnect(): void {}
 };
 
+// Nothing is scrolled either: whoever watches what is in view hears nothing.
+globalThis.IntersectionObserver = class {
+  readonly root = null;
+  readonly rootMargin = '';
+  readonly scrollMargin = '';
+  readonly thresholds = [];
+  observe(): void {}
+  unobserve(): void {}
+  disconnect(): void {}
+  takeRecords(): never[] {
+    return [];
+  }
+};
+
 // The router belongs to the framework; components only ask it to bring the page up to date.
 jest.mock('next/navigation', () => ({
   useRouter: () => ({ refresh: jest.fn(), push: jest.fn() }),

@@ -9,6 +9,7 @@ import { LensChart } from './LensChart';
 import { bandsOfLine } from '@/core/rig/view/bandsOfLine';
 import { LinePicture } from './LinePicture';
 import { Ribbon } from './Ribbon';
+import { ShrunkRibbon } from './ShrunkRibbon';
 import { SpoolSection } from './SpoolSection';
 
 function viewOf(rig = plannedRig()): RigView {
@@ -17,10 +18,29 @@ function viewOf(rig = plannedRig()): RigView {
   return view;
 }
 
+function SmallRibbon() {
+  const { view } = useRig();
+  return view && <ShrunkRibbon view={view} />;
+}
+
 function RibbonWithCursor({ orientation }: { orientation: 'lying' | 'upright' }) {
   const { view } = useRig();
   return view && <Ribbon view={view} orientation={orientation} />;
 }
+
+describe('the small ribbon of a scrolled page', () => {
+  it('moves the one cursor, reads it in a row, and leaves screen readers to the large one', () => {
+    const { container } = renderRig(woundRig(), <SmallRibbon />);
+    const strip = screen.getByTestId('shrunk-ribbon');
+    expect(strip).toHaveAttribute('aria-hidden');
+    expect(strip).toHaveTextContent(/^.*0\.00 m out, counter 0/);
+    const drawing = container.querySelector('svg') as SVGSVGElement;
+    // jsdom knows no pointer: a mouse's event by that name.
+    fireEvent(drawing, new MouseEvent('pointermove', { bubbles: true, clientX: 200 }));
+    expect(strip).toHaveTextContent(/^.*\d\d\.\d m out, counter \d+ ± [\d.]+, (Top shot|Lead core)/);
+    expect(Number(container.querySelector('line.stroke-stop')?.getAttribute('x1'))).toBeCloseTo(200, 6);
+  });
+});
 
 describe('the ribbon', () => {
   it('says in words what it draws', () => {

@@ -1,5 +1,6 @@
 'use client';
 
+import dynamic from 'next/dynamic';
 import Link from 'next/link';
 import { usePathname } from 'next/navigation';
 import type { ReactNode } from 'react';
@@ -8,12 +9,22 @@ import { CursorReadout } from '@/components/line/CursorReadout';
 import { lineScale } from '@/components/line/lineScale';
 import { Ribbon } from '@/components/line/Ribbon';
 import { exaggeration } from '@/components/line/RibbonBands';
+import { useOutOfView } from '@/components/line/useOutOfView';
 import { bandsOfLine } from '@/core/rig/view/bandsOfLine';
+import type { RigView } from '@/core/rig/view/rigView';
 import { boatPath, cardPath, historyPath, rigPath, sheetPath, stationPath } from '@/components/shell/paths';
 import { Pending } from '@/components/ui/Pending';
 import { StateMark } from '@/components/ui/StateMark';
 import { HeldOut } from './HeldOut';
 import { useRig } from './RigProvider';
+
+/** Loaded when it is first needed. */
+const ShrunkRibbon = dynamic(
+  () => import('@/components/line/ShrunkRibbon').then(({ ShrunkRibbon: loaded }) => loaded),
+  {
+    ssr: false,
+  },
+);
 
 function StationTabs() {
   const { record, states } = useRig();
@@ -66,19 +77,55 @@ function IsPutAway() {
 
 const REACH_STATIONS = ['strength', 'drag'] as const;
 
+/**
+ * The line over a station: to scale with its rulers, and small along the top edge once the page is scrolled and that is out of view. On a phone
+ * it stands under the answer.
+ */
+function TheLine({ view, hasReach, isScrolled }: { view: RigView; hasReach: boolean; isScrolled: boolean }) {
+  const { record, cutM, editor } = useRig();
+  const { ref, isOut } = useOutOfView<HTMLElement>();
+  const scale = lineScale(view.current.line, 960);
+  const factor = exaggeration(bandsOfLine(view.record, view.current.line), scale);
+  return (
+    <div className="order-3 mx-auto w-full max-w-[84rem] px-4 sm:order-none print:hidden">
+      <section ref={ref} aria-label="The line" className="my-3">
+        <div className="hidden sm:block">
+          <Ribbon view={view} orientation="lying" cutM={cutM} hasReach={hasReach} editor={editor} />
+        </div>
+        <div className="sm:hidden">
+          <p aria-hidden className="flex gap-14 text-xs font-semibold">
+            <span>true</span>
+            <span>{record.reel.counter ? 'counter' : 'turns'}</span>
+          </p>
+          <Ribbon view={view} orientation="upright" uprightPx={300} cutM={cutM} hasReach={hasReach} editor={editor} />
+        </div>
+        <p className="mt-0.5 mb-2 flex flex-wrap justify-between gap-x-6 text-xs text-ink-soft">
+          <span>
+            Hook <span className="hidden sm:inline">left, arbor right</span>
+            <span className="sm:hidden">above, arbor below</span>. Line drawn about {Math.round(factor / 100) * 100}{' '}
+            times thicker than long
+            {scale.breakAtM !== null && '; backing squeezed beyond the two strokes'}.
+          </span>
+          <span>Ringed letters are joins; a dashed ring has not been pull-tested.</span>
+        </p>
+        <CursorReadout view={view} hasHint={editor === null} />
+      </section>
+      {isScrolled && isOut && <ShrunkRibbon view={view} />}
+    </div>
+  );
+}
+
 /** The line over every station of a rig: tabs, ribbon, cursor. */
 export function RigFrame({ children }: { children: ReactNode }) {
-  const { record, view, cutM, editor } = useRig();
+  const { record, view } = useRig();
+  const { ref: head, isOut: isScrolled } = useOutOfView<HTMLDivElement>();
   const pathname = usePathname();
   const isPaper = [cardPath, historyPath, sheetPath].some((path) => path(record.boat.id, record.id) === pathname);
   // It matters where strength and drag are judged.
   const hasReach = REACH_STATIONS.some((id) => stationPath(record.boat.id, record.id, id) === pathname);
-  const factor = view
-    ? exaggeration(bandsOfLine(view.record, view.current.line), lineScale(view.current.line, 960))
-    : 0;
   return (
     <main className="flex flex-col">
-      <div className="mx-auto w-full max-w-[84rem] px-4 pt-3 print:hidden">
+      <div ref={head} className="mx-auto w-full max-w-[84rem] px-4 pt-3 print:hidden">
         <div className="mb-2 flex flex-wrap items-baseline justify-between gap-x-6">
           <h1 className="lettered text-2xl">{record.name}</h1>
           <p className="text-sm text-ink-soft">
@@ -94,43 +141,7 @@ export function RigFrame({ children }: { children: ReactNode }) {
         {record.archivedAt !== null && <IsPutAway />}
         <HeldOut />
       </div>
-      {/* On a phone the answer comes first, and the line stands under it. */}
-      {view && !isPaper && (
-        <div className="order-3 mx-auto w-full max-w-[84rem] px-4 sm:order-none print:hidden">
-          <section aria-label="The line" className="my-3">
-            <div className="hidden sm:block">
-              <Ribbon view={view} orientation="lying" cutM={cutM} hasReach={hasReach} editor={editor} />
-            </div>
-            <div className="sm:hidden">
-              <p aria-hidden className="flex gap-14 text-xs font-semibold">
-                <span>true</span>
-                <span>{record.reel.counter ? 'counter' : 'turns'}</span>
-              </p>
-              <Ribbon
-                view={view}
-                orientation="upright"
-                uprightPx={300}
-                cutM={cutM}
-                hasReach={hasReach}
-                editor={editor}
-              />
-            </div>
-            <p className="mt-0.5 mb-2 flex flex-wrap justify-between gap-x-6 text-xs text-ink-soft">
-              <span>
-                Hook <span className="hidden sm:inline">left, arbor right</span>
-                <span className="sm:hidden">above, arbor below</span>. Line drawn about {Math.round(factor / 100) * 100}{' '}
-                times thicker than long
-                {view &&
-                  lineScale(view.current.line, 960).breakAtM !== null &&
-                  '; backing squeezed beyond the two strokes'}
-                .
-              </span>
-              <span>Ringed letters are joins; a dashed ring has not been pull-tested.</span>
-            </p>
-            <CursorReadout view={view} hasHint={editor === null} />
-          </section>
-        </div>
-      )}
+      {view && !isPaper && <TheLine view={view} hasReach={hasReach} isScrolled={isScrolled} />}
       {/* Who skips to the content has read the head of the rig before. */}
       <div
         id="main"
