@@ -158,6 +158,7 @@ export const capeTorrin: DemoBoat = {
   rigs: [
     {
       name: 'Sixty, port rigger',
+      position: 'port',
       note: 'The wind-on splice has never been pull-tested.',
       reel: {
         name: 'Two-speed reel 60, port',
@@ -180,6 +181,7 @@ export const capeTorrin: DemoBoat = {
     },
     {
       name: 'Thirty-seven, starboard rigger',
+      position: 'starboard',
       note: 'The drag starts with a jerk.',
       reel: {
         name: 'Two-speed reel 40, starboard',
@@ -202,6 +204,7 @@ export const capeTorrin: DemoBoat = {
     },
     {
       name: 'Twenty-four, centre line',
+      position: 'stern',
       note: 'Class rod: this line must not test above its class.',
       reel: {
         name: 'Lever reel 24, centre',

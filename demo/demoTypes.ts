@@ -1,3 +1,4 @@
+import type { RodPosition } from '../core/record/rodPosition';
 import type { JoinKind } from '../core/joins/joinKinds';
 import type { LureKind } from '../core/tow/lures';
 import type { Material } from '../core/materials/materials';
@@ -41,6 +42,8 @@ export interface DemoSegment {
 export interface DemoRig {
   readonly name: string;
   readonly note: string;
+  /** Where its rod stands on the boat; left out where it is not on deck. */
+  readonly position?: RodPosition;
   readonly reel: {
     readonly name: string;
     readonly kind: ReelRecord['kind'];

@@ -30,6 +30,7 @@ import { recordLeverPoint, recordPlanerLook, workPreset } from '../usecases/drag
 import { acceptSetting, recordDragPull, startDragSetting } from '../usecases/drag/setDrag';
 import { createLine, createReel } from '../usecases/gear/gear';
 import { createRig } from '../usecases/rigs/makeRig';
+import { noteRodPosition } from '../usecases/rigs/noteRodPosition';
 import { changeLength } from '../usecases/load/changeLength';
 import { saveStack } from '../usecases/load/saveStack';
 import { readJoinsBench, tieJoin } from '../usecases/joins/joins';
@@ -160,6 +161,7 @@ async function loadRig(db: BoatDb, rig: DemoRig, idOf: (key: string) => string, 
     }),
   ).id;
   const rigId = must(await createRig(db, { name: rig.name, note: rig.note, reelId })).id;
+  if (rig.position) must(await noteRodPosition(db, rigId, rig.position));
   const forceScaleNm = toSi('force', reel.dragLimitKg ?? 5, 'kg') * (reel.fullMm / 2000);
   await insertVirtualReel(db, db.boatId, rigId, {
     truth: {

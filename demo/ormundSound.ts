@@ -158,6 +158,7 @@ export const ormundSound: DemoBoat = {
     },
     {
       name: 'Copper rod, port',
+      position: 'port',
       note: 'Runs at its slot depth only with the whole copper out.',
       reel: counterReel40('Counter reel 40, port'),
       truth: { arbor: 0.995, full: 1.002, constant: 1.03, breakawayRatio: 1.15, seed: 4203 },
@@ -181,6 +182,7 @@ export const ormundSound: DemoBoat = {
     },
     {
       name: 'Copper rod, starboard twin',
+      position: 'starboard',
       note: 'Same reel model as the port rod. Its counter does not agree with its twin.',
       reel: counterReel40('Counter reel 40, starboard', 'left'),
       truth: { arbor: 1.004, full: 0.999, constant: 0.93, breakawayRatio: 1.1, seed: 4307 },
@@ -201,6 +203,7 @@ export const ormundSound: DemoBoat = {
     },
     {
       name: 'Five-colour rod, second from port',
+      position: 'port',
       note: 'Lost part of its top shot on a wreck since the counter was tested.',
       reel: counterReel40('Counter reel 40, second from port'),
       truth: { arbor: 1.0, full: 1.003, constant: 1.01, breakawayRatio: 1.14, seed: 4409 },
@@ -251,6 +254,7 @@ export const ormundSound: DemoBoat = {
     },
     {
       name: 'Plain nylon rod, stern',
+      position: 'stern',
       note: 'Rewound by hand in a hurry; the line stands above the rim.',
       reel: {
         ...counterReel40('Counter reel 30, stern'),

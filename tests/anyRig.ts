@@ -107,6 +107,7 @@ const NOTHING = {
   workingRange: null,
   reach: null,
   guides: null,
+  rodPosition: null,
   smallestOpeningM: null,
   minutes: [],
   fill: null,

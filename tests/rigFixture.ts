@@ -85,6 +85,7 @@ export function plannedRig(): RigRecord {
     workingRange: null,
     reach: null,
     guides: null,
+    rodPosition: null,
     smallestOpeningM: null,
     minutes: [],
     fill: null,

@@ -86,6 +86,7 @@ const ACTS: Readonly<Record<string, ((asked: Asked, say: Say) => string) | null>
   noteHang: (_, say) => `What hangs from the tip: ${length(say, 'hangM')}`,
   markLine: (asked, say) => `A mark on the line, ${asked.text('looks')}, ${length(say, 'lengthOutM')} out`,
   chooseReach: () => 'How much of the line it is reckoned with was chosen',
+  noteRodPosition: () => 'Where the rod stands on the boat was noted',
   noteGuides: () => 'What the line runs over on the rod was noted',
   chooseMeantPlace: () => 'The place that is meant to break was chosen',
   startDragSetting: (asked) => `A scale session was begun, for ${Math.round(100 * (asked.number('fraction') ?? 0))} %`,

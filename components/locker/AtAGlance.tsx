@@ -3,6 +3,7 @@ import { STATIONS, type Station } from '@/core/record/stations';
 import type { BoatAtAGlance } from '@/usecases/rigs/locker';
 import { rigPath, stationPath } from '@/components/shell/paths';
 import { StateMark } from '@/components/ui/StateMark';
+import { DeckPlan } from './DeckPlan';
 
 /** Rods with something stale that are named before the others are counted. */
 const NAMED = 3;
@@ -15,9 +16,29 @@ export function AtAGlance({ boatId, glance }: { boatId: string; glance: BoatAtAG
   const stale = rods.filter((rod) => rod.stale.length > 0);
   const due = rods.filter((rod) => rod.due.length > 0);
   if (total === 0) return <p className="text-sm text-ink-soft">No rod in this locker yet.</p>;
+  const areOnDeck = rods.some((rod) => rod.position !== null);
   return (
     <div className="flex flex-col gap-1 text-sm">
-      {stale.slice(0, NAMED).map((rod) => (
+      {areOnDeck && <DeckPlan boatId={boatId} rods={rods} />}
+      {!areOnDeck && <Stale boatId={boatId} rods={stale} />}
+      <p className="text-ink-soft">
+        {total === 1 ? 'One rod' : `${total} rods`}
+        {looked < total && `, the first ${looked} looked through`},{' '}
+        {due.length === 0
+          ? stale.length === 0
+            ? 'nothing stale, nothing due.'
+            : 'nothing else due.'
+          : `something due on ${due.length}: ${dueWords(due)}.`}
+      </p>
+    </div>
+  );
+}
+
+/** Rods with something stale, by name while they are few. */
+function Stale({ boatId, rods }: { boatId: string; rods: BoatAtAGlance['rods'] }) {
+  return (
+    <>
+      {rods.slice(0, NAMED).map((rod) => (
         <p key={rod.id} className="flex flex-wrap items-center gap-x-2">
           <StateMark state="stale" />
           <Link
@@ -29,17 +50,8 @@ export function AtAGlance({ boatId, glance }: { boatId: string; glance: BoatAtAG
           <span>{rod.stale.map(titleOf).join(', ')}</span>
         </p>
       ))}
-      {stale.length > NAMED && <p>and {stale.length - NAMED} more rods with something stale.</p>}
-      <p className="text-ink-soft">
-        {total === 1 ? 'One rod' : `${total} rods`}
-        {looked < total && `, the first ${looked} looked through`},{' '}
-        {due.length === 0
-          ? stale.length === 0
-            ? 'nothing stale, nothing due.'
-            : 'nothing else due.'
-          : `something due on ${due.length}: ${dueWords(due)}.`}
-      </p>
-    </div>
+      {rods.length > NAMED && <p>and {rods.length - NAMED} more rods with something stale.</p>}
+    </>
   );
 }
 

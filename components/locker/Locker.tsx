@@ -2,6 +2,7 @@
 
 import Link from 'next/link';
 import type { RigSummary } from '@/core/rig/rigSummary';
+import { ROD_POSITIONS, type RodPosition } from '@/core/record/rodPosition';
 import { STATIONS } from '@/core/record/stations';
 import type { StationState } from '@/core/record/stationState';
 import { LinePicture } from '@/components/line/LinePicture';
@@ -9,8 +10,16 @@ import { firstReelPath, gearPath, quickDragPath, rigPath, stationPath } from '@/
 import { StateMark } from '@/components/ui/StateMark';
 import { useUnits } from '@/components/units/UnitsProvider';
 import { useSay } from '@/components/units/useSay';
+import { RodPositionField } from './RodPositionField';
 
-/** Every rig of the boat as its line, with the state of each station. */
+const STANDS: Readonly<Record<RodPosition | 'nowhere', string>> = {
+  port: 'To port',
+  stern: 'At the stern',
+  starboard: 'To starboard',
+  nowhere: 'Place on the boat not told',
+};
+
+/** Every rig of the boat as its line, with the state of each station, by where its rod stands. */
 export function Locker({
   boatId,
   rigs,
@@ -25,13 +34,21 @@ export function Locker({
   if (rigs.length === 0) {
     return <FirstSteps boatId={boatId} />;
   }
-  return (
-    <ul className="flex flex-col gap-3">
-      {rigs.map((rig) => (
-        <RigCard key={rig.id} boatId={boatId} rig={rig} />
-      ))}
-    </ul>
-  );
+  const groups = [...ROD_POSITIONS, null]
+    .map((position) => ({ position, of: rigs.filter((rig) => rig.rodPosition === position) }))
+    .filter(({ of }) => of.length > 0);
+  return groups.map(({ position, of }) => (
+    <section key={position} aria-label={STANDS[position ?? 'nowhere']} className="mb-4">
+      {(groups.length > 1 || position !== null) && (
+        <h2 className="mb-1.5 lettered text-lg">{STANDS[position ?? 'nowhere']}</h2>
+      )}
+      <ul className="flex flex-col gap-3">
+        {of.map((rig) => (
+          <RigCard key={rig.id} boatId={boatId} rig={rig} />
+        ))}
+      </ul>
+    </section>
+  ));
 }
 
 /** An empty locker: three ways to begin, each with what it takes. */
@@ -85,13 +102,13 @@ function RigCard({ boatId, rig }: { boatId: string; rig: RigSummary }) {
   const { format } = useUnits();
   return (
     <li className="rounded-sm border border-edge bg-card">
-      <div className="flex flex-wrap items-baseline justify-between gap-x-6 border-b border-edge px-4">
-        <h2 className="lettered text-lg">
+      <div className="flex flex-wrap items-center justify-between gap-x-6 border-b border-edge px-4">
+        <h3 className="lettered text-lg">
           <Link href={rigPath(boatId, rig.id)} className="inline-flex min-h-11 items-center hover:underline">
             {rig.name}
           </Link>
-        </h2>
-        <p className="text-sm text-ink-soft">
+        </h3>
+        <p className="ml-auto text-sm text-ink-soft">
           {rig.reelName}
           {rig.line && ` · ${format.length(rig.line.totalLengthM)} of line, ${rig.isWound ? 'wound' : 'planned'}`}
           {rig.heldOut > 0 && (
@@ -101,6 +118,7 @@ function RigCard({ boatId, rig }: { boatId: string; rig: RigSummary }) {
             </b>
           )}
         </p>
+        <RodPositionField boatId={boatId} rigId={rig.id} name={rig.name} position={rig.rodPosition} />
       </div>
       <div className="px-4 pt-1">
         {rig.line ? (
@@ -127,7 +145,7 @@ function StationCell({ path, name, state }: { path: string; name: string; state:
           <span className="font-semibold">{name}</span>
           <StateMark state={state.state} />
         </span>
-        <span className="truncate text-xs text-ink-soft" title={say(state.why)}>
+        <span className="line-clamp-2 text-xs text-ink-soft" title={say(state.why)}>
           {say(state.why)}
         </span>
       </Link>

@@ -1,10 +1,11 @@
-import { render, screen } from '@testing-library/react';
+import { render, screen, within } from '@testing-library/react';
 import type { BoatAtAGlance } from '@/usecases/rigs/locker';
 import { AtAGlance } from './AtAGlance';
 
 const rod = (name: string, of: Partial<BoatAtAGlance['rods'][number]> = {}): BoatAtAGlance['rods'][number] => ({
   id: name.replaceAll(' ', '-'),
   name,
+  position: null,
   stale: [],
   due: [],
   ...of,
@@ -32,6 +33,26 @@ describe('a boat at a glance', () => {
     expect(screen.getAllByRole('link')).toHaveLength(3);
     expect(screen.getByText('and 2 more rods with something stale.')).toBeInTheDocument();
     expect(screen.getByText('60 rods, the first 5 looked through, nothing else due.')).toBeInTheDocument();
+  });
+
+  it('shows the rods as they stand, each with its stations, once somebody has told where', () => {
+    shown([
+      rod('Copper rod', { position: 'port', stale: ['count'] }),
+      rod('Plain rod', { position: 'starboard', due: ['drag'] }),
+      rod('Other rod', { position: 'starboard' }),
+      rod('Spare rod', { due: ['load'] }),
+    ]);
+    const column = (title: string) => within(screen.getByRole('list', { name: title }));
+    expect(column('Port').getByRole('listitem')).toHaveTextContent('Copper rodstaleCount');
+    expect(column('Port').getByRole('link')).toHaveAttribute('href', '/boats/boat/rigs/Copper-rod/count');
+    expect(screen.getByText('Stern: no rod')).toBeInTheDocument();
+    expect(
+      column('Starboard')
+        .getAllByRole('listitem')
+        .map((item) => item.textContent),
+    ).toEqual(['Plain roddueDrag', 'Other roddone']);
+    expect(column('Place not told').getByRole('listitem')).toHaveTextContent('Spare rod');
+    expect(screen.getByText('4 rods, something due on 2: Load on 1, Drag on 1.')).toBeInTheDocument();
   });
 
   it('says where all is in order, and where there is no rod', () => {

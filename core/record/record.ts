@@ -1,5 +1,6 @@
 import type { Guides } from '../drag/guideFactor';
 import type { SaidReach } from './reach';
+import type { RodPosition } from './rodPosition';
 import type { KnownMinutes } from '../worth/minutes';
 import type { PlannedFill } from '../load/fillTarget';
 import type { CalibrationRecord, LineMarkRecord, TrialRecord } from './count';
@@ -45,6 +46,8 @@ export interface RigRecord {
   readonly reach: SaidReach | null;
   /** What line runs over on its rod; null: nobody has said. */
   readonly guides: Guides | null;
+  /** Where its rod stands on the boat; null: nobody has said. */
+  readonly rodPosition: RodPosition | null;
   /** The smallest opening that a join has to pass, ring or level wind (m); null while nobody has measured it. */
   readonly smallestOpeningM: number | null;
   /** How long a measurement takes this crew, where they have said or their log tells; the others take as long as usual. */

@@ -3,6 +3,7 @@ import { bandsOfLine, type LineBand } from './view/bandsOfLine';
 import { heldOutPieces } from './heldOut';
 import type { JoinRecord, RigRecord } from '../record/record';
 import { lineToShow } from './view/rigView';
+import type { RodPosition } from '../record/rodPosition';
 import type { Station } from '../record/stations';
 import { stationStates } from './stationStates';
 import type { StationState } from '../record/stationState';
@@ -12,6 +13,7 @@ export interface RigSummary {
   readonly id: string;
   readonly name: string;
   readonly reelName: string;
+  readonly rodPosition: RodPosition | null;
   /** The line as it is on the reel or planned; null while there is none. */
   readonly line: LoadedLine | null;
   readonly isWound: boolean;
@@ -29,6 +31,7 @@ export function rigSummary(record: RigRecord): RigSummary {
     id: record.id,
     name: record.name,
     reelName: record.reel.name,
+    rodPosition: record.rodPosition,
     line: current?.line ?? null,
     isWound: current?.state === 'wound',
     bands: current ? bandsOfLine(record, current.line) : [],

@@ -3,6 +3,7 @@ import type { PlannedFill } from '../../core/load/fillTarget';
 import type { TowedAs } from '../../core/record/tow';
 import type { SaidReach } from '../../core/record/reach';
 import type { DragAim, SegmentRecord, SegmentRole } from '../../core/record/record';
+import type { RodPosition } from '../../core/record/rodPosition';
 import { onlyRow, type Queryable } from '../withBoat';
 import type { OfRig } from './standing';
 
@@ -14,6 +15,8 @@ export interface RigRow {
   readonly hangM: number | null;
   readonly workingRange: { readonly fromM: number; readonly toM: number } | null;
   readonly guides: Guides | null;
+  /** Where its rod stands on the boat; null while nobody has said. */
+  readonly rodPosition: RodPosition | null;
   /** The smallest opening that a join has to pass (m); null while nobody has measured it. */
   readonly smallestOpeningM: number | null;
   readonly reach: SaidReach | null;
@@ -41,6 +44,7 @@ interface Row {
   reach_run_m: number | null;
   guide_kind: Guides['kind'] | null;
   guide_count: number | null;
+  rod_position: RodPosition | null;
   smallest_opening_m: number | null;
   meant_place_id: string | null;
   fill: PlannedFill | null;
@@ -53,7 +57,7 @@ interface Row {
 }
 
 const COLUMNS =
-  'id, reel_id, name, note, hang_m, working_from_m, working_to_m, reach_kind, reach_run_m, guide_kind, guide_count, smallest_opening_m, meant_place_id, fill, reel_since, rod_since, archived_at, drag_aim, towed, version';
+  'id, reel_id, name, note, hang_m, working_from_m, working_to_m, reach_kind, reach_run_m, guide_kind, guide_count, rod_position, smallest_opening_m, meant_place_id, fill, reel_since, rod_since, archived_at, drag_aim, towed, version';
 
 const toRig = (row: Row): RigRow => ({
   id: row.id,
@@ -67,6 +71,7 @@ const toRig = (row: Row): RigRow => ({
       : { fromM: row.working_from_m, toM: row.working_to_m },
   reach: row.reach_kind === null ? null : { kind: row.reach_kind, runM: row.reach_run_m },
   guides: row.guide_kind === null || row.guide_count === null ? null : { kind: row.guide_kind, count: row.guide_count },
+  rodPosition: row.rod_position,
   smallestOpeningM: row.smallest_opening_m,
   meantPlaceId: row.meant_place_id,
   fill: row.fill,
@@ -276,98 +281,4 @@ export async function changeRod(db: Queryable, boatId: string, rigId: string, na
     'UPDATE rigs SET name = $3, rod_since = clock_timestamp(), hang_m = NULL WHERE boat_id = $1 AND id = $2',
     [boatId, rigId, name],
   );
-}
-
-/** Keeps what a new rig aims at, as another rig does. */
-export async function keepAims(
-  db: Queryable,
-  boatId: string,
-  rigId: string,
-  aims: Pick<
-    RigRow,
-    'hangM' | 'workingRange' | 'reach' | 'guides' | 'smallestOpeningM' | 'meantPlaceId' | 'dragAim' | 'towed'
-  >,
-): Promise<void> {
-  await db.query(
-    `UPDATE rigs SET hang_m = $3, meant_place_id = $4, drag_aim = $5, working_from_m = $6, working_to_m = $7,
-       reach_kind = $8, reach_run_m = $9, guide_kind = $10, guide_count = $11, smallest_opening_m = $12, towed = $13
-     WHERE boat_id = $1 AND id = $2`,
-    [
-      boatId,
-      rigId,
-      aims.hangM,
-      aims.meantPlaceId,
-      aims.dragAim && JSON.stringify(aims.dragAim),
-      aims.workingRange?.fromM ?? null,
-      aims.workingRange?.toM ?? null,
-      aims.reach?.kind ?? null,
-      aims.reach?.runM ?? null,
-      aims.guides?.kind ?? null,
-      aims.guides?.count ?? null,
-      aims.smallestOpeningM,
-      aims.towed && JSON.stringify(aims.towed),
-    ],
-  );
-}
-
-/** Keeps which share of which strength the drag of a rig is to be. */
-export async function keepDragAim(db: Queryable, boatId: string, rigId: string, aim: DragAim): Promise<void> {
-  await db.query('UPDATE rigs SET drag_aim = $3 WHERE boat_id = $1 AND id = $2', [boatId, rigId, JSON.stringify(aim)]);
-}
-
-/** Notes what hangs from the tip when the counter of a rig is zeroed; false when there is no such rig. */
-export async function setHang(db: Queryable, boatId: string, rigId: string, hangM: number): Promise<boolean> {
-  const result = await db.query('UPDATE rigs SET hang_m = $3 WHERE boat_id = $1 AND id = $2', [boatId, rigId, hangM]);
-  return result.rowCount === 1;
-}
-
-/** Notes the lengths of line out that a rig is fished with (m); null: the usual ones. False when there is no such rig. */
-export async function setWorkingRange(
-  db: Queryable,
-  boatId: string,
-  rigId: string,
-  range: RigRow['workingRange'],
-): Promise<boolean> {
-  const result = await db.query(
-    'UPDATE rigs SET working_from_m = $3, working_to_m = $4 WHERE boat_id = $1 AND id = $2',
-    [boatId, rigId, range?.fromM ?? null, range?.toM ?? null],
-  );
-  return result.rowCount === 1;
-}
-
-/** Notes how much of its line a rig is reckoned with; false when there is no such rig. */
-export async function setReach(db: Queryable, boatId: string, rigId: string, reach: SaidReach): Promise<boolean> {
-  const result = await db.query('UPDATE rigs SET reach_kind = $3, reach_run_m = $4 WHERE boat_id = $1 AND id = $2', [
-    boatId,
-    rigId,
-    reach.kind,
-    reach.runM,
-  ]);
-  return result.rowCount === 1;
-}
-
-/** Notes what line runs over on the rod of a rig; false when there is no such rig. */
-export async function setGuides(db: Queryable, boatId: string, rigId: string, guides: Guides): Promise<boolean> {
-  const result = await db.query('UPDATE rigs SET guide_kind = $3, guide_count = $4 WHERE boat_id = $1 AND id = $2', [
-    boatId,
-    rigId,
-    guides.kind,
-    guides.count,
-  ]);
-  return result.rowCount === 1;
-}
-
-/** Keeps which place of a rig is meant to break on a snag; null: the outermost segment. */
-export async function setMeantPlace(
-  db: Queryable,
-  boatId: string,
-  rigId: string,
-  placeId: string | null,
-): Promise<boolean> {
-  const result = await db.query('UPDATE rigs SET meant_place_id = $3 WHERE boat_id = $1 AND id = $2', [
-    boatId,
-    rigId,
-    placeId,
-  ]);
-  return result.rowCount === 1;
 }

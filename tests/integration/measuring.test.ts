@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { NOBODY, withBoat } from '../../db/withBoat';
 import { USUAL_RANGE } from '../../core/rig/line/workingRange';
+import { readAtAGlance } from '../../usecases/rigs/locker';
 import { readMeasuring } from '../../usecases/rigs/measuring';
 import type { RequestName, RequestParams } from '../../usecases/requests/routes';
 import { createRig, createReel, look, readRigRecord, saveStack } from './acts';
@@ -190,5 +191,25 @@ describe('a working range of its own', () => {
     must(await ask('noteWorkingRange', rig, { range: null }));
     expect((await record()).workingRange).toBeNull();
     expect(USUAL_RANGE).toEqual({ fromM: 18.288, toM: 76.2 });
+  });
+});
+
+describe('where a rod stands', () => {
+  it('is kept with the rig and shown at a glance, can be taken back, is no place that a boat has not, and goes to no twin', async () => {
+    const rig = { rigId: b.rigId };
+    const seen = async () => (await look(readAtAGlance)(b.boatId)).rods.find(({ id }) => id === b.rigId)?.position;
+    expect(await seen()).toBeNull();
+    must(await ask('noteRodPosition', rig, { position: 'starboard' }));
+    expect(await seen()).toBe('starboard');
+    expect((await record()).rodPosition).toBe('starboard');
+    await expect(ask('noteRodPosition', rig, { position: 'crow’s nest' })).rejects.toThrow(/option/);
+    const { id: reelId } = must(await createReel(b.boatId, { ...REEL, name: 'Of the twin' }));
+    const twin = must(
+      await createRig(b.boatId, { name: 'Twin', note: '', reelId, like: { from: 'rig', id: b.rigId } }),
+    );
+    // One place, one rod: where the twin stands is for somebody to say.
+    expect((await readRigRecord(b.boatId, twin.id))?.rodPosition).toBeNull();
+    must(await ask('noteRodPosition', rig, { position: null }));
+    expect(await seen()).toBeNull();
   });
 });

@@ -6,7 +6,7 @@ import type { CounterRecord } from '../../core/record/record';
 import { insertLineMark } from '../../db/queries/lineMarks';
 import { insertLogEntry } from '../../db/queries/log';
 import { setDisplay } from '../../db/queries/reels';
-import { setHang, setWorkingRange } from '../../db/queries/rigs';
+import { setHang, setWorkingRange } from '../../db/queries/rigAims';
 import type { BoatDb } from '../../db/withBoat';
 import { conflict, done, invalid, notFound, type UseCaseOutcome } from '../outcome';
 import { rigToWrite } from '../rigs/readRigs';

@@ -17,7 +17,8 @@ import { insertLogEntry } from '../../db/queries/log';
 import type { BoatDb } from '../../db/withBoat';
 import { conflict, done, invalid, notFound, type UseCaseOutcome } from '../outcome';
 import type { SaidReach } from '../../core/record/reach';
-import { keepDragAim, lockRig, setGuides, setReach } from '../../db/queries/rigs';
+import { keepDragAim, setGuides, setReach } from '../../db/queries/rigAims';
+import { lockRig } from '../../db/queries/rigs';
 import { rigToWrite } from '../rigs/readRigs';
 import type { DragPullInput, SettingInput } from './dragInput';
 

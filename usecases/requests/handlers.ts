@@ -28,6 +28,7 @@ import { noteTowed, noteWaterMark } from '../tow/noteTow';
 import { makeFirstRig } from '../firstReel/firstReel';
 import { createRig } from '../rigs/makeRig';
 import { moveRig } from '../rigs/moveRig';
+import { noteRodPosition } from '../rigs/noteRodPosition';
 import type { UseCaseOutcome } from '../outcome';
 import {
   chooseMeantPlace,
@@ -71,6 +72,7 @@ export const HANDLERS = {
   putAway: (db, _, input) => putAway(db, input),
   remove: (db, _, input) => remove(db, input),
   keepPlan: (db, _, input) => keepPlan(db, input),
+  noteRodPosition: (db, { rigId }, { position }) => noteRodPosition(db, rigId, position),
   moveRig: (db, { rigId }, input) => moveRig(db, rigId, input),
   undoActs: (db, { rigId }, input) => undoActs(db, rigId, input),
   saveStack: (db, { rigId }, input) => saveStack(db, rigId, input),

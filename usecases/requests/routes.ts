@@ -38,6 +38,7 @@ export const ROUTES = {
   putAway: { method: 'POST', path: `${BOAT}/put-away`, role: 'crew' },
   remove: { method: 'POST', path: `${BOAT}/removals`, role: 'crew' },
   keepPlan: { method: 'POST', path: `${BOAT}/kept-plans`, role: 'crew' },
+  noteRodPosition: { method: 'PUT', path: `${RIG}/rod-position`, role: 'crew' },
   moveRig: { method: 'POST', path: `${RIG}/moves`, role: 'crew' },
   undoActs: { method: 'POST', path: `${RIG}/undo`, role: 'crew' },
   saveStack: { method: 'PUT', path: `${RIG}/stack`, role: 'crew' },

@@ -59,7 +59,7 @@ import {
 import { archiveInput, keepPlanInput, removeInput, renameInput } from '../keeping/keepingInput';
 import { towedInput, waterMarkInput } from '../tow/towInput';
 import { firstReelInput } from '../firstReel/firstReelInput';
-import { moveRigInput, rigInput } from '../rigs/rigInput';
+import { moveRigInput, rigInput, rodPositionInput } from '../rigs/rigInput';
 import { stackInput } from '../load/stackInput';
 import {
   correctPullInput,
@@ -97,6 +97,7 @@ export const SCHEMAS = {
   putAway: archiveInput,
   remove: removeInput,
   keepPlan: keepPlanInput,
+  noteRodPosition: rodPositionInput,
   moveRig: moveRigInput,
   undoActs: undoInput,
   saveStack: stackInput,

@@ -1,6 +1,7 @@
 import 'server-only';
 import { setImmediate as turn } from 'node:timers/promises';
 import type { RigRecord } from '../../core/record/record';
+import type { RodPosition } from '../../core/record/rodPosition';
 import { STATIONS, type Station } from '../../core/record/stations';
 import type { StationState } from '../../core/record/stationState';
 import { rigSummary, type RigSummary } from '../../core/rig/rigSummary';
@@ -65,10 +66,11 @@ export interface BoatAtAGlance {
   /** How many rods there are, and how many were looked through. */
   readonly total: number;
   readonly looked: number;
-  /** Rods with stations whose result no longer stands, or not yet. */
+  /** Every rod that was looked through: where it stands, and its stations whose result no longer stands, or not yet. */
   readonly rods: readonly {
     readonly id: string;
     readonly name: string;
+    readonly position: RodPosition | null;
     readonly stale: readonly Station[];
     readonly due: readonly Station[];
   }[];
@@ -82,7 +84,7 @@ export async function readAtAGlance(db: BoatDb): Promise<BoatAtAGlance> {
     const states = stationStates(rig);
     const of = (state: StationState['state']): readonly Station[] =>
       STATIONS.map(({ id }) => id).filter((id) => states[id].state === state);
-    rods.push({ id: rig.id, name: rig.name, stale: of('stale'), due: of('due') });
+    rods.push({ id: rig.id, name: rig.name, position: rig.rodPosition, stale: of('stale'), due: of('due') });
     await turn();
   }
   return { total, looked: rigs.length, rods };

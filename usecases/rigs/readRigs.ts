@@ -152,6 +152,7 @@ export async function readRigs(
       workingRange: rig.workingRange,
       reach: rig.reach,
       guides: rig.guides,
+      rodPosition: rig.rodPosition,
       smallestOpeningM: rig.smallestOpeningM,
       minutes,
       fill: rig.fill,

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { ROD_POSITIONS } from '../../core/record/rodPosition';
 import { idSchema, nameSchema, noteSchema } from '../inputs';
 
 export const rigInput = z.strictObject({
@@ -20,6 +21,9 @@ export const moveRigInput = z.discriminatedUnion('to', [
   z.strictObject({ to: z.literal('reel'), reelId: idSchema }),
   z.strictObject({ to: z.literal('rod'), name: nameSchema }),
 ]);
+
+/** Where the rod stands on the boat; null takes it back. */
+export const rodPositionInput = z.strictObject({ position: z.enum(ROD_POSITIONS).nullable() });
 
 export type RigFormInput = z.input<typeof rigInput>;
 export type MoveRigInput = z.output<typeof moveRigInput>;

@@ -3,7 +3,7 @@ import { because } from '../../core/reasons';
 import { isFarPull } from '../../core/strength/farPull';
 import type { StrengthTestRecord } from '../../core/record/record';
 import { listLines } from '../../db/queries/lines';
-import { setMeantPlace } from '../../db/queries/rigs';
+import { setMeantPlace } from '../../db/queries/rigAims';
 import {
   insertStrengthPull,
   insertStrengthSession,
