@@ -68,6 +68,32 @@ function FoldMarks() {
   );
 }
 
+/** A figure with its ± small beside it. */
+function Cell({ words, size }: { words: string; size: number }) {
+  const at = words.indexOf('±');
+  if (at === -1) return words;
+  return (
+    <>
+      {words.slice(0, at).trim()}
+      <tspan fontSize={size * (at === 0 ? 0.85 : 0.62)} fontWeight={400}>
+        {words.slice(at)}
+      </tspan>
+    </>
+  );
+}
+
+/** Size of a mark that has to stand in two lines, by that of the figures. */
+const SMALL_MARK = 0.54;
+
+/** Words in at most two lines of so many letters; what does not fit even there is cut. */
+function inTwoLines(words: string, letters: number): readonly string[] {
+  if (words.length <= letters) return [words];
+  const small = Math.floor((letters * 0.72) / SMALL_MARK);
+  const fits = (line: string): string => (line.length <= small ? line : `${line.slice(0, small - 1)}…`);
+  const at = words.lastIndexOf(' ', small);
+  return at <= 0 ? [fits(words)] : [words.slice(0, at), fits(words.slice(at + 1))];
+}
+
 export interface CardRow {
   readonly cells: readonly string[];
   readonly strong: boolean;
@@ -89,8 +115,12 @@ export function CardRows({
   boldTo = 1,
   struck = [],
   mostSize = 4.2,
+  markLetters = Infinity,
 }: {
-  heads: readonly string[];
+  /** Each in as many lines as it is given, under one another. */
+  heads: readonly (string | readonly string[])[];
+  /** Letters that the last column has room for; a longer mark stands in two lines. */
+  markLetters?: number;
   /** Size of the heads (mm), and the columns that carry the figures. */
   headSize?: number;
   boldFrom?: number;
@@ -110,29 +140,42 @@ export function CardRows({
   const size = Math.min(mostSize, step * 0.72);
   return (
     <>
-      {heads.map((head, index) => (
-        <text key={head} x={at[index]} y={TOP} fontSize={headSize} fill="#43555d">
-          {head}
-        </text>
-      ))}
+      {heads.map((head, index) =>
+        [head].flat().map((words, line, { length }) => (
+          <text
+            key={`${index} ${line}`}
+            x={at[index]}
+            y={TOP - (length - 1 - line) * headSize * 1.05}
+            fontSize={headSize}
+            fill="#43555d"
+          >
+            {words}
+          </text>
+        )),
+      )}
       <path d={`M5 ${TOP + 1.4}H${A6.width - 5}`} stroke="#14232b" strokeWidth={0.5} />
       {rows.map((row, index) => {
         const y = TOP + 1.4 + (index + 0.78) * step;
         return (
           <g key={index}>
-            {row.cells.map((cell, column) => (
-              <text
-                key={column}
-                x={at[column]}
-                y={y}
-                fontSize={column === row.cells.length - 1 ? size * 0.72 : size}
-                fontWeight={row.strong || (column >= boldFrom && column <= boldTo) ? 700 : 400}
-                fill="#14232b"
-                textDecoration={struck.includes(column) ? 'line-through' : undefined}
-              >
-                {cell}
-              </text>
-            ))}
+            {row.cells.map((cell, column) => {
+              const isMark = column === row.cells.length - 1;
+              const lines = isMark ? inTwoLines(cell, markLetters) : [cell];
+              const own = isMark ? size * (lines.length > 1 ? SMALL_MARK : 0.72) : size;
+              return lines.map((words, line) => (
+                <text
+                  key={`${column} ${line}`}
+                  x={at[column]}
+                  y={y - (lines.length - 1 - line) * own * 1.05 + (lines.length > 1 ? 0.1 * step : 0)}
+                  fontSize={own}
+                  fontWeight={row.strong || (column >= boldFrom && column <= boldTo) ? 700 : 400}
+                  fill="#14232b"
+                  textDecoration={struck.includes(column) ? 'line-through' : undefined}
+                >
+                  <Cell words={words} size={own} />
+                </text>
+              ));
+            })}
             <path d={`M5 ${y + 0.22 * step}H${A6.width - 5}`} stroke="#c3cdca" strokeWidth={0.2} />
           </g>
         );

@@ -67,7 +67,7 @@ export function RodCard() {
       String(Math.round(mark.reading.value)),
       `±${mark.reading.plusMinus.toFixed(mark.reading.plusMinus < 10 ? 1 : 0)}`,
       ...(deep ? deep.with(mark.lengthOutM) : []),
-      shortMark(mark.kind, mark.name, deep ? DEEP_MARK_LETTERS : MARK_LETTERS),
+      shortMark(mark.kind, mark.name),
     ],
   }));
   const day = record.readAt.slice(0, 10);
@@ -89,8 +89,9 @@ export function RodCard() {
           heads={heads}
           at={deep ? DEEP_COLUMNS : COLUMNS}
           {...(deep ? { mostSize: DEEP_SIZE } : {})}
+          markLetters={deep ? DEEP_MARK_LETTERS : MARK_LETTERS}
           rows={rows}
-          struck={view.counter && states.count.state === 'stale' ? READING_COLUMNS : []}
+          struck={isConfirmed ? [] : READING_COLUMNS}
           foot={[
             `${day}. From the hook; ± 95 %.`,
             ...backOff.flatMap((words) => wrapped(words, FOOT_LETTERS)),
@@ -190,11 +191,11 @@ function shortened(words: string, letters: number): string {
 }
 
 /** A mark in as few words as a card has room for: what has just left the tip. */
-function shortMark(kind: CountMark['kind'], name: string, letters: number): string {
+function shortMark(kind: CountMark['kind'], name: string): string {
   if (kind === 'length') return '';
-  if (kind === 'mark') return shortened(name, letters);
-  if (kind === 'join') return shortened(`${name.split(' out,')[0]} out`, letters);
-  return shortened(name.slice(name.lastIndexOf(':') + 2).replace(' is out', ' out'), letters);
+  if (kind === 'mark') return name;
+  if (kind === 'join') return `${name.split(' out,')[0]} out`;
+  return name.slice(name.lastIndexOf(':') + 2).replace(' is out', ' out');
 }
 
 /** How to ease the drag as line leaves, by what the hand has; none while the drag was not set. */

@@ -14,7 +14,7 @@ import { Card } from '@/components/ui/Card';
 import { useUnits } from '@/components/units/UnitsProvider';
 import { useSay } from '@/components/units/useSay';
 import { LIMITS } from '@/usecases/limits';
-import { HelmCard } from './HelmCard';
+import { HelmCards } from './HelmCards';
 
 const GOALS: readonly { value: FleetGoal; text: string }[] = [
   { value: 'true', text: 'the true length' },
@@ -134,7 +134,7 @@ export function FleetPage({
           ))}
         </div>
       </fieldset>
-      <HelmCard boatName={boatName} views={views} />
+      <HelmCards boatName={boatName} views={views} />
     </div>
   );
 }
