@@ -21,7 +21,7 @@ import { guideFactorFor } from '@/core/rig/drag/guideOfRig';
 import type { LoadRecord } from '@/core/record/record';
 import type { RigView } from '@/core/rig/view/rigView';
 import { ChoiceField, TextField } from '@/components/fields/TextField';
-import { isText, useDraft } from '@/components/fields/useDraft';
+import { isText, keepForLater, useDraft } from '@/components/fields/useDraft';
 import { useSend } from '@/components/http/useSend';
 import { useRig } from '@/components/rig/RigProvider';
 import { Button } from '@/components/ui/Button';
@@ -30,6 +30,7 @@ import { CollapsibleCard } from '@/components/ui/CollapsibleCard';
 import { MeasureNext } from '@/components/worth/MeasureNext';
 import { useUnits } from '@/components/units/UnitsProvider';
 import { useSay } from '@/components/units/useSay';
+import { warmKey } from './warm';
 
 // What is folded is loaded when it is opened.
 const GuidesField = dynamic(() => import('./GuidesField').then(({ GuidesField: loaded }) => loaded));
@@ -73,15 +74,19 @@ export function DragTarget({ view, load }: { view: RigView; load: LoadRecord }) 
       ? dragTarget(basis.strengthN, fraction, record.reel.dragLimitN, weakest, growth)
       : null;
   const guide = guideFactorFor(record, rodAngleRad);
-  const begin = async (): Promise<void> => {
+  const begin = async (isWarm: boolean): Promise<void> => {
     const body = { loadId: load.id, fraction, strengthBasis: chosen, rodAngleRad };
     const result = await sendNow(
       'startDragSetting',
       { boatId: record.boat.id, rigId: record.id },
       body,
-      'The target is fixed. Warm the drag up with two pulls.',
+      isWarm
+        ? 'The target is fixed. Pull through the bent rod.'
+        : 'The target is fixed. Warm the drag up with two pulls.',
     );
-    if (result.ok) setTypedPercent(null);
+    if (!result.ok) return;
+    setTypedPercent(null);
+    if (isWarm) keepForLater(warmKey(result.value.id), true);
   };
   const straightWords = (tipN: Figure, by: Known): string =>
     format.force(tipN.value / by.value, straightPlusMinusN(tipN, by));
@@ -146,9 +151,15 @@ export function DragTarget({ view, load }: { view: RigView; load: LoadRecord }) 
       {record.dragSession?.loadId === load.id ? (
         <p className="text-sm">A session is open beside this: accept it, or call it off, before another one begins.</p>
       ) : (
-        <Button weight="main" disabled={state.kind === 'sending' || !outcome?.ok} onClick={() => void begin()}>
-          Begin a scale session
-        </Button>
+        <div className="flex flex-wrap items-center gap-2">
+          <Button weight="main" disabled={state.kind === 'sending' || !outcome?.ok} onClick={() => void begin(false)}>
+            Begin a scale session
+          </Button>
+          <Button disabled={state.kind === 'sending' || !outcome?.ok} onClick={() => void begin(true)}>
+            Begin, it is warm already
+          </Button>
+          <span className="text-sm text-ink-soft">Warm: two slow pulls just now that nobody read.</span>
+        </div>
       )}
       <CollapsibleCard
         id="change-target"

@@ -17,6 +17,7 @@ import { useSend } from '@/components/http/useSend';
 import { useRig } from '@/components/rig/RigProvider';
 import { useSay } from '@/components/units/useSay';
 import { LIMITS } from '@/usecases/limits';
+import { warmKey } from './warm';
 
 const PULL_KINDS: readonly DragPullRecord['kind'][] = ['warm-up', 'bent rod', 'straight'];
 
@@ -33,7 +34,8 @@ export function useScale(setting: DragSettingRecord) {
   const [turned, setTurned] = useKeptCheck(`turned:${setting.id}`);
   const [liveN, setLiveN] = useState<number | null>(null);
   const [unread, setUnread] = useState<string | null>(null);
-  const warmUps = setting.pulls.filter((pull) => pull.kind === 'warm-up').length;
+  const [isWarm] = useKeptCheck(warmKey(setting.id));
+  const warmUps = isWarm ? WARM_UPS : setting.pulls.filter((pull) => pull.kind === 'warm-up').length;
   const [kind, pick] = useKeptChoice(
     `pull-kind:${setting.id}`,
     PULL_KINDS,

@@ -55,6 +55,9 @@ export function useDraft<T>(key: string, isValid: (kept: unknown) => kept is T):
   return [draft, set];
 }
 
+/** Keeps a draft of something that is shown only later. */
+export const keepForLater = (key: string, draft: unknown): void => write(key, JSON.stringify(draft));
+
 function parse<T>(kept: string | null, isValid: (kept: unknown) => kept is T): T | null {
   if (kept === null) return null;
   try {
