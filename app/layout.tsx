@@ -2,7 +2,7 @@ import type { Metadata } from 'next';
 import { cookies, headers } from 'next/headers';
 import type { ReactNode } from 'react';
 import './globals.css';
-import { LOOKS_COOKIE, readLooksCookie } from '@/components/looks/looks';
+import { APPEARANCE_COOKIE, readAppearanceCookie } from '@/components/appearance/appearance';
 import { Providers } from '@/components/shell/Providers';
 import { readUnitCookie, UNIT_COOKIE } from '@/components/units/unitCookie';
 
@@ -13,9 +13,9 @@ export const metadata: Metadata = {
 
 export default async function RootLayout({ children }: { children: ReactNode }) {
   const [cookieJar, requestHeaders] = await Promise.all([cookies(), headers()]);
-  const looks = readLooksCookie(cookieJar.get(LOOKS_COOKIE)?.value);
+  const appearance = readAppearanceCookie(cookieJar.get(APPEARANCE_COOKIE)?.value);
   return (
-    <html lang="en" data-theme={looks.theme} data-text={looks.text} suppressHydrationWarning>
+    <html lang="en" data-theme={appearance.theme} data-text={appearance.text} suppressHydrationWarning>
       <body className="min-h-dvh font-sans">
         <Providers
           units={readUnitCookie(cookieJar.get(UNIT_COOKIE)?.value)}

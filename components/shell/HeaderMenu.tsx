@@ -7,7 +7,7 @@ import { rigToTour } from '@/components/tour/rigToTour';
 import { goToStop } from '@/components/tour/tourStore';
 import { Button } from '@/components/ui/Button';
 import { useOpener } from '@/components/ui/useOpener';
-import { LooksSwitch } from './LooksSwitch';
+import { AppearanceSwitch } from './AppearanceSwitch';
 import type { Place } from './paths';
 
 /** Settings of this device, and on a phone what has no room in the header. */
@@ -38,7 +38,7 @@ export function HeaderMenu({
         >
           <Dialog.Title className="sr-only">Settings</Dialog.Title>
           {children}
-          <LooksSwitch />
+          <AppearanceSwitch />
           {rig && <Button onClick={() => tour(rig)}>Take the tour</Button>}
         </Dialog.Content>
       </Dialog.Portal>

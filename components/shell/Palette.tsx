@@ -5,8 +5,8 @@ import { usePathname, useRouter } from 'next/navigation';
 import { Dialog } from 'radix-ui';
 import type { ReactNode } from 'react';
 import { JOIN_KIND_NAMES, JOIN_KINDS } from '@/core/joins/joinKinds';
-import { TEXT_SIZES, THEMES } from '@/components/looks/looks';
-import { setLooks } from '@/components/looks/useLooks';
+import { TEXT_SIZES, THEMES } from '@/components/appearance/appearance';
+import { setAppearance } from '@/components/appearance/useAppearance';
 import { GLOSSARY } from '@/words/glossary';
 import { rigToTour } from '@/components/tour/rigToTour';
 import { goToStop } from '@/components/tour/tourStore';
@@ -147,12 +147,12 @@ function Found({ places, onClose, onHelp }: { places: readonly Place[]; onClose:
     ...THEMES.map((theme) => ({
       label: `Colours: ${theme}`,
       alsoCalled: ['theme', 'dark mode', 'light mode', 'night', 'sun'],
-      work: () => setLooks({ theme }),
+      work: () => setAppearance({ theme }),
     })),
     ...TEXT_SIZES.map((text) => ({
       label: `Text: ${text}`,
       alsoCalled: ['font size', 'bigger', 'smaller', 'zoom'],
-      work: () => setLooks({ text }),
+      work: () => setAppearance({ text }),
     })),
   ];
   return (

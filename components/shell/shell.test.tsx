@@ -1,5 +1,11 @@
 import { fireEvent, render, screen, within } from '@testing-library/react';
-import { LOOKS_COOKIE, looksCookieText, readLooksCookie, TEXT_SIZES, THEMES } from '../looks/looks';
+import {
+  APPEARANCE_COOKIE,
+  appearanceCookieText,
+  readAppearanceCookie,
+  TEXT_SIZES,
+  THEMES,
+} from '../appearance/appearance';
 import { HeaderTools } from './HeaderTools';
 import { Palette } from './Palette';
 import { rigPlaces } from './paths';
@@ -68,7 +74,7 @@ describe('the palette', () => {
     palette();
     fireEvent.click(find('Colours: dark'));
     expect(document.documentElement.dataset.theme).toBe('dark');
-    expect(document.cookie).toContain(`${LOOKS_COOKIE}=dark.usual`);
+    expect(document.cookie).toContain(`${APPEARANCE_COOKIE}=dark.usual`);
     fireEvent.click(find('Text: largest'));
     expect(document.documentElement.dataset).toMatchObject({ theme: 'dark', text: 'largest' });
     fireEvent.click(find('shortcuts'));
@@ -79,9 +85,10 @@ describe('the palette', () => {
 describe('how a page looks', () => {
   it('comes back from its cookie, and from nonsense as the device has it', () => {
     for (const theme of THEMES)
-      for (const text of TEXT_SIZES) expect(readLooksCookie(looksCookieText({ theme, text }))).toEqual({ theme, text });
+      for (const text of TEXT_SIZES)
+        expect(readAppearanceCookie(appearanceCookieText({ theme, text }))).toEqual({ theme, text });
     for (const nonsense of [undefined, '', 'pink.huge', 'dark'])
-      expect(readLooksCookie(nonsense)).toEqual({
+      expect(readAppearanceCookie(nonsense)).toEqual({
         theme: nonsense === 'dark' ? 'dark' : 'as the device',
         text: 'usual',
       });

@@ -2,15 +2,16 @@
 export const THEMES = ['as the device', 'light', 'dark'] as const;
 export const TEXT_SIZES = ['usual', 'large', 'largest'] as const;
 
-export interface Looks {
+export interface Appearance {
   readonly theme: (typeof THEMES)[number];
   readonly text: (typeof TEXT_SIZES)[number];
 }
 
-export const LOOKS_COOKIE = 'looks';
+/** Its name in the browsers that have it already. */
+export const APPEARANCE_COOKIE = 'looks';
 
 /** Reads the choice back from a cookie's text; anything unknown falls back to the device's theme and the usual size. */
-export function readLooksCookie(text: string | undefined): Looks {
+export function readAppearanceCookie(text: string | undefined): Appearance {
   const [theme, size] = (text ?? '').split('.');
   return {
     theme: THEMES.find((each) => each.replaceAll(' ', '-') === theme) ?? THEMES[0],
@@ -18,4 +19,4 @@ export function readLooksCookie(text: string | undefined): Looks {
   };
 }
 
-export const looksCookieText = ({ theme, text }: Looks): string => `${theme.replaceAll(' ', '-')}.${text}`;
+export const appearanceCookieText = ({ theme, text }: Appearance): string => `${theme.replaceAll(' ', '-')}.${text}`;

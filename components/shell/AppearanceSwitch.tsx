@@ -1,7 +1,7 @@
 'use client';
 
-import { TEXT_SIZES, THEMES } from '@/components/looks/looks';
-import { setLooks, useLooks } from '@/components/looks/useLooks';
+import { TEXT_SIZES, THEMES } from '@/components/appearance/appearance';
+import { setAppearance, useAppearance } from '@/components/appearance/useAppearance';
 import { openAll, useAllOpen } from '@/components/ui/folds';
 import { ToggleRow } from '@/components/ui/ToggleRow';
 
@@ -9,8 +9,8 @@ const OPENED = ['the answer', 'everything'] as const;
 const ROOM = 'min-h-11 grow px-3';
 
 /** Colours and text size of this device: sun on deck, night at the rail, glasses left ashore. */
-export function LooksSwitch() {
-  const { theme, text } = useLooks();
+export function AppearanceSwitch() {
+  const { theme, text } = useAppearance();
   const isAllOpen = useAllOpen();
   return (
     <>
@@ -20,7 +20,7 @@ export function LooksSwitch() {
           label="Colours"
           value={theme}
           options={THEMES}
-          onChange={(next) => setLooks({ theme: next })}
+          onChange={(next) => setAppearance({ theme: next })}
           room={ROOM}
         />
       </div>
@@ -30,7 +30,7 @@ export function LooksSwitch() {
           label="Text"
           value={text}
           options={TEXT_SIZES}
-          onChange={(next) => setLooks({ text: next })}
+          onChange={(next) => setAppearance({ text: next })}
           room={ROOM}
         />
       </div>

@@ -1,7 +1,7 @@
 'use client';
 
 import { useSyncExternalStore } from 'react';
-import { LOOKS_COOKIE, looksCookieText, TEXT_SIZES, THEMES, type Looks } from './looks';
+import { APPEARANCE_COOKIE, appearanceCookieText, TEXT_SIZES, THEMES, type Appearance } from './appearance';
 
 const YEAR_S = 31_536_000;
 const listeners = new Set<() => void>();
@@ -11,8 +11,8 @@ function subscribe(listener: () => void): () => void {
   return () => listeners.delete(listener);
 }
 
-/** The looks that the page has now, as its root says. */
-function shown(): Looks {
+/** What the page has now, as its root says. */
+function shown(): Appearance {
   const { theme, text } = document.documentElement.dataset;
   return {
     theme: THEMES.find((each) => each === theme) ?? THEMES[0],
@@ -21,20 +21,20 @@ function shown(): Looks {
 }
 
 /** Changes how pages look on this device, at once and from now on. */
-export function setLooks(change: Partial<Looks>): void {
+export function setAppearance(change: Partial<Appearance>): void {
   const after = { ...shown(), ...change };
   document.documentElement.dataset.theme = after.theme;
   document.documentElement.dataset.text = after.text;
-  document.cookie = `${LOOKS_COOKIE}=${looksCookieText(after)}; path=/; max-age=${YEAR_S}; samesite=lax`;
+  document.cookie = `${APPEARANCE_COOKIE}=${appearanceCookieText(after)}; path=/; max-age=${YEAR_S}; samesite=lax`;
   for (const listener of listeners) listener();
 }
 
 /** How pages look on this device. */
-export function useLooks(): Looks {
+export function useAppearance(): Appearance {
   const text = useSyncExternalStore(
     subscribe,
     () => JSON.stringify(shown()),
     () => JSON.stringify({ theme: THEMES[0], text: TEXT_SIZES[0] }),
   );
-  return JSON.parse(text) as Looks;
+  return JSON.parse(text) as Appearance;
 }
