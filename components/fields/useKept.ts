@@ -12,6 +12,12 @@ export function useKeptChoice<const W extends string>(
   return [of.find((each) => each === kept) ?? fresh, keep];
 }
 
+/** A text that a person types and that is not stored yet, kept over a reload; null forgets it. */
+export function useKeptText(key: string, fresh = ''): [string, (typed: string | null) => void] {
+  const [kept, keep] = useDraft(key, isText);
+  return [kept ?? fresh, keep];
+}
+
 const isYes = (kept: unknown): kept is true => kept === true;
 
 /** A box that a person ticked and that is not stored yet, kept over a reload. */

@@ -1,11 +1,11 @@
 'use client';
 
-import { useState } from 'react';
 import { arborFromPlainLoad } from '@/core/gear/arborFromPlainLoad';
 import { ERRORS } from '@/core/measurement/errors';
 import { PLUS_MINUS_SDS } from '@/core/numerics/propagate';
 import { QuantityField, useQuantity } from '@/components/fields/QuantityField';
 import { TextField } from '@/components/fields/TextField';
+import { useKeptText } from '@/components/fields/useKept';
 import { Button } from '@/components/ui/Button';
 import { useUnits } from '@/components/units/UnitsProvider';
 import { useSay } from '@/components/units/useSay';
@@ -20,7 +20,7 @@ export function ArborHelp({ draftKey, onTake }: { draftKey: string; onTake: (arb
   const say = useSay();
   const length = useQuantity(`${draftKey}:plainLength`, 'length', null, LIMITS.segmentLengthM);
   const outer = useQuantity(`${draftKey}:plainOuter`, 'smallLength', null, LIMITS.fullDiameterM);
-  const [text, setText] = useState('');
+  const [text, setText] = useKeptText(`${draftKey}:plainTurns`);
   const turns = Number(text.replace(',', '.'));
   const arbor =
     length.value !== null && outer.value !== null && turns > 0

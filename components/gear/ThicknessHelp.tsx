@@ -1,6 +1,5 @@
 'use client';
 
-import { useState } from 'react';
 import {
   diameterFromBraidNumber,
   diameterFromCaliper,
@@ -13,6 +12,7 @@ import type { Known } from '@/core/provenance/source';
 import { toSi } from '@/core/units/units';
 import { QuantityField, useQuantity } from '@/components/fields/QuantityField';
 import { ChoiceField, TextField } from '@/components/fields/TextField';
+import { useKeptChoice, useKeptText } from '@/components/fields/useKept';
 import { Button } from '@/components/ui/Button';
 import { useUnits } from '@/components/units/UnitsProvider';
 
@@ -45,11 +45,16 @@ export function ThicknessHelp({
   onTake: (diameter: Known) => void;
 }) {
   const { format, units } = useUnits();
-  const [way, setWay] = useState<Way>('wraps');
-  const [wraps, setWraps] = useState('20');
-  const [number, setNumber] = useState('');
+  const [way, setWay] = useKeptChoice(
+    `${draftKey}:by`,
+    WAYS.map(({ value }) => value),
+    'wraps',
+  );
+  const [wraps, setWraps] = useKeptText(`${draftKey}:wrapCount`, '20');
+  const [number, setNumber] = useKeptText(`${draftKey}:number`);
   const row = useQuantity(`${draftKey}:wraps`, 'smallLength', null, ROW_LIMITS);
-  const [typed, setTyped] = useState('');
+  // Figures that were typed in one unit are none of another.
+  const [typed, setTyped] = useKeptText(`${draftKey}:caliper, ${units.smallLength}`);
   const readings = typed.split(/[\s;]+/).flatMap((each) => {
     const value = positiveNumber(each);
     return value === null ? [] : [toSi('smallLength', value, units.smallLength)];

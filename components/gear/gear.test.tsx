@@ -1,5 +1,5 @@
 import { WordsProvider } from '@/components/units/WordsProvider';
-import { fireEvent, render, screen, waitFor, within } from '@testing-library/react';
+import { cleanup, fireEvent, render, screen, waitFor, within } from '@testing-library/react';
 import type { LineProductRecord, ReelRecord } from '../../core/record/record';
 import { OPEN_FOLDS } from '../../tests/openFolds';
 import { plannedRig } from '../../tests/rigFixture';
@@ -25,7 +25,7 @@ const wanted = [
   { rigId: 'two', rigName: 'Starboard rod', segmentId: 'b', segmentName: 'Backing', lengthM: 90, loaded: true },
 ].map((each) => ({ ...each, productId: 'nylon' }));
 
-function renderGear(reels: readonly ReelRecord[] = []) {
+function renderGear(reels: readonly ReelRecord[] = [], smallLength: 'mm' | 'in' = 'mm') {
   const spools = [
     {
       id: 's',
@@ -45,7 +45,7 @@ function renderGear(reels: readonly ReelRecord[] = []) {
     },
   ];
   render(
-    <UnitsProvider initial={{ length: 'm', smallLength: 'mm', force: 'kg' }}>
+    <UnitsProvider initial={{ length: 'm', smallLength, force: 'kg' }}>
       <WordsProvider>
         <Toasts>
           <GearPage
@@ -180,6 +180,20 @@ describe('the gear page', () => {
     expect(lines().getByText('Type the strength on the label first.')).toBeInTheDocument();
     fireEvent.change(lines().getByLabelText('Strength on the label'), { target: { value: '9' } });
     expect(lines().getByText(/\(a guess\)/)).toBeInTheDocument();
+  });
+
+  it('keeps what was typed beside its forms over a reload, and reads no figure of one unit in another', () => {
+    renderGear();
+    fireEvent.change(reels().getByLabelText('Spool turns'), { target: { value: '1500' } });
+    fireEvent.change(lines().getByLabelText('By'), { target: { value: 'caliper' } });
+    fireEvent.change(lines().getByLabelText('Readings in mm, a blank between'), { target: { value: '0.41 0.43' } });
+    cleanup();
+    renderGear();
+    expect(reels().getByLabelText('Spool turns')).toHaveValue('1500');
+    expect(lines().getByLabelText('Readings in mm, a blank between')).toHaveValue('0.41 0.43');
+    cleanup();
+    renderGear([], 'in');
+    expect(lines().getByLabelText('Readings in in, a blank between')).toHaveValue('');
   });
 
   it('asks what ten metres weigh of line that sinks by its metal, and of no other', async () => {

@@ -2,6 +2,7 @@
 
 import Link from 'next/link';
 import { useState } from 'react';
+import { useKeptText } from '@/components/fields/useKept';
 import { ChoiceField, TextField } from '@/components/fields/TextField';
 import { useSend } from '@/components/http/useSend';
 import { Keeping } from '@/components/keeping/Keeping';
@@ -109,7 +110,7 @@ function OtherReel({ freeReels }: { freeReels: readonly { readonly id: string; r
 function OtherRod() {
   const { record } = useRig();
   const { sendNow, state, fieldError } = useSend();
-  const [name, setName] = useState('');
+  const [name, setName] = useKeptText(`other-rod:${record.id}`);
   return (
     <div className="flex flex-wrap items-end gap-2">
       <div className="w-64">
@@ -134,7 +135,7 @@ function OtherRod() {
             { to: 'rod', name },
             `On rod ${name.trim()} from now on.`,
           ).then((result) => {
-            if (result.ok) setName('');
+            if (result.ok) setName(null);
           })
         }
       >

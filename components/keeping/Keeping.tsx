@@ -1,7 +1,7 @@
 'use client';
 
-import { useState } from 'react';
 import { TextField } from '@/components/fields/TextField';
+import { useKeptText } from '@/components/fields/useKept';
 import type { Thing } from '@/core/record/things';
 import { useSend } from '@/components/http/useSend';
 import { Button } from '@/components/ui/Button';
@@ -28,10 +28,12 @@ export function Keeping({
   readonly onDone?: () => void;
 }) {
   const { sendNow, state, fieldError } = useSend();
-  const [typed, setTyped] = useState(name);
+  const [typed, setTyped] = useKeptText(`name:${id}`, name);
   const busy = state.kind === 'sending';
   const close = (result: { readonly ok: boolean }): void => {
-    if (result.ok) onDone?.();
+    if (!result.ok) return;
+    setTyped(null);
+    onDone?.();
   };
   return (
     <>
