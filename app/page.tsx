@@ -45,7 +45,12 @@ export default async function BoatsPage() {
                       <span className="text-sm">{boat.homeWater}</span>
                     </Link>
                     <div className="min-h-11 border-t border-edge px-4 py-1.5">
-                      <Suspense fallback={<p className="text-sm text-ink-soft">Looking what is due …</p>}>
+                      <Suspense
+                        fallback={
+                          // About as much room as a few rods take, so that the next boat hardly moves.
+                          <p className="min-h-96 text-sm text-ink-soft sm:min-h-60">Looking what is due …</p>
+                        }
+                      >
                         <BoatGlance boatId={boat.id} />
                       </Suspense>
                     </div>

@@ -87,7 +87,7 @@ function TheLine({ view, hasReach, isScrolled }: { view: RigView; hasReach: bool
   const scale = lineScale(view.current.line, 960);
   const factor = exaggeration(bandsOfLine(view.record, view.current.line), scale);
   return (
-    <div className="order-3 mx-auto w-full max-w-[84rem] px-4 sm:order-none print:hidden">
+    <div className="rig-line order-3 mx-auto w-full max-w-[84rem] px-4 sm:order-none print:hidden">
       <section ref={ref} aria-label="The line" className="my-3">
         <div className="hidden sm:block">
           <Ribbon view={view} orientation="lying" cutM={cutM} hasReach={hasReach} editor={editor} />
@@ -150,6 +150,7 @@ export function RigFrame({ children }: { children: ReactNode }) {
       >
         {children}
       </div>
+      <span className="main-end" hidden />
     </main>
   );
 }

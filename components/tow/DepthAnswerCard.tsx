@@ -56,7 +56,7 @@ export function DepthAnswerCard({ view, depth, goal, speed }: Props) {
       }
     >
       <div className="grid gap-4 lg:grid-cols-[3fr_2fr]">
-        <div aria-live="polite" className="flex min-h-36 flex-col gap-2">
+        <div aria-live="polite" className="flex min-h-[25.5rem] flex-col gap-2 sm:min-h-64 lg:min-h-60">
           {rig.isDiveOpen ? (
             <p className="text-lg font-semibold">
               Its depth is not known: a planer dives as its own board and bridle have it. Note two depths that were
@@ -148,7 +148,7 @@ function Stop({
   return (
     <>
       <p className={isUseless ? 'order-2 text-xl' : ''}>
-        <span className={`figures font-bold ${isUseless ? 'text-2xl' : 'text-5xl'}`}>
+        <span className={`figures font-bold ${isUseless ? 'text-2xl' : 'text-4xl sm:text-5xl'}`}>
           {isGoal ? words.main : format.length(value, plusMinus)}
         </span>{' '}
         <span className="text-xl">{isGoal ? words.what : 'deep'}</span>

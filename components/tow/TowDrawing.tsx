@@ -13,6 +13,7 @@ import { useCursor } from '@/components/line/cursor';
 import { MATERIAL_FILL, SHEATH_FILL, UNKNOWN_SHEATH } from '@/components/line/lineColours';
 import { useWidth } from '@/components/line/useWidth';
 import { useUnits } from '@/components/units/UnitsProvider';
+import { depthAlong } from './depthsAlong';
 import type { Depth } from './useDepth';
 
 const MARGIN = 40;
@@ -83,13 +84,14 @@ export function TowDrawing({ view, depth, answer }: { view: RigView; depth: Dept
     ({ xM }) => x(xM),
     ({ zM }) => y(zM),
   );
+  const open = depthAlong(depth.question.lengthsM, answer.along, outM);
   const touches = drawn.status === 'on the bottom';
   const words =
     drawn.depthM === null
       ? drawn.status === 'lifted out'
         ? 'With so little out the tip lifts the lure out of the water.'
         : 'Nothing pulls at the line: it hangs slack.'
-      : `With ${format.length(outM)} out it swims ${format.length(depthM)} deep and ${format.length(setbackM)} back${touches ? ': on the bottom' : ''}${drawn.status === 'lies on the surface' ? '; the line floats up to the surface first' : ''}.`;
+      : `With ${format.length(outM)} out it swims ${format.length(depthM, open?.plusMinus)} deep and ${format.length(setbackM)} back${touches ? ': on the bottom' : ''}${drawn.status === 'lies on the surface' ? '; the line floats up to the surface first' : ''}.`;
   return (
     <figure className="m-0 rounded-sm border border-edge bg-card p-3">
       <figcaption className="flex flex-wrap items-baseline justify-between gap-x-4 text-sm">
