@@ -9,6 +9,7 @@ import { DragStation } from './drag/DragStation';
 import { Locker } from './locker/Locker';
 import { WholeLine } from './rig/WholeLine';
 import { StrengthStation } from './strength/StrengthStation';
+import { Toasts } from './ui/Toasts';
 import { UnitsProvider } from './units/UnitsProvider';
 
 const sent: { url: string; body: unknown }[] = [];
@@ -298,7 +299,9 @@ describe('the rig’s page and the locker', () => {
   it('draw every rig, and teach when there is none', () => {
     const inUnits = (children: React.ReactNode) => (
       <UnitsProvider initial={{ length: 'm', smallLength: 'mm', force: 'kg' }}>
-        <WordsProvider>{children}</WordsProvider>
+        <WordsProvider>
+          <Toasts>{children}</Toasts>
+        </WordsProvider>
       </UnitsProvider>
     );
     const { unmount } = render(
@@ -306,12 +309,20 @@ describe('the rig’s page and the locker', () => {
         <Locker
           boatId="boat"
           isWhole
-          rigs={[tested(), { ...plannedRig(), id: 'empty', name: 'New rod', segments: [] }].map(rigSummary)}
+          rigs={[
+            { ...tested(), rodPosition: 'stern' as const },
+            { ...plannedRig(), id: 'empty', name: 'New rod', segments: [] },
+          ].map(rigSummary)}
         />,
       ),
     );
     expect(screen.getAllByRole('img')).toHaveLength(1);
     expect(screen.getByText('No line planned yet.')).toBeInTheDocument();
+    expect(screen.getAllByRole('heading', { level: 2 }).map((each) => each.textContent)).toEqual([
+      'At the stern',
+      'Place on the boat not told',
+    ]);
+    expect(screen.getByLabelText('Where New rod stands')).toHaveValue('not told');
     unmount();
     render(inUnits(<Locker boatId="boat" isWhole={false} rigs={[]} />)).unmount();
     render(inUnits(<Locker boatId="boat" isWhole rigs={[]} />));

@@ -10,13 +10,17 @@ import { workingRangeOf } from '@/core/rig/line/workingRange';
 import type { LoadRecord } from '@/core/record/record';
 import type { RigView } from '@/core/rig/view/rigView';
 import { fromSi } from '@/core/units/units';
+import type { Formatter } from '@/words/format';
 import { LensChart, type LensPoint } from '@/components/line/LensChart';
 import { useRig } from '@/components/rig/RigProvider';
 import { stationPath } from '@/components/shell/paths';
+import { Button } from '@/components/ui/Button';
 import { Card } from '@/components/ui/Card';
 import { Sketch } from '@/components/ui/Sketch';
 import { CollapsibleCard } from '@/components/ui/CollapsibleCard';
+import { showFold } from '@/components/ui/folds';
 import { useUnits } from '@/components/units/UnitsProvider';
+import { AskTable } from './AskTable';
 import { CountAdvice } from './CountAdvice';
 import { CardLink } from './CardLink';
 import { Practice } from './Practice';
@@ -103,7 +107,7 @@ function CountFolds({ view, load, estimate }: { view: RigView; load: LoadRecord;
       <CollapsibleCard
         id="zero"
         title="Zero, range and display"
-        line={`${hangM === null ? 'what hangs at zero is not told' : `${format.length(hangM)} hang at zero`}; fished from ${format.length(range.fromM)} to ${format.length(range.toM)}`}
+        line={`${hangWords(hangM, format)}; fished from ${format.length(range.fromM)} to ${format.length(range.toM)}`}
       >
         <div className="flex flex-col gap-4">
           <DisplayQuiz />
@@ -111,13 +115,7 @@ function CountFolds({ view, load, estimate }: { view: RigView; load: LoadRecord;
           <WorkingRange />
         </div>
       </CollapsibleCard>
-      <CollapsibleCard
-        id="line-marks"
-        title="Marks on the line"
-        line={lineMarks.length === 0 ? 'none tied or inked' : `${lineMarks.length} tied or inked`}
-      >
-        <LineMarks view={view} load={load} />
-      </CollapsibleCard>
+      <LineMarksFold view={view} load={load} marks={lineMarks.length} />
       <Practice />
       <div className="min-w-0 lg:col-span-2">
         <CollapsibleCard id="table" title="The whole table" line="true length against reading, every join and colour">
@@ -131,33 +129,68 @@ function CountFolds({ view, load, estimate }: { view: RigView; load: LoadRecord;
 /** A reel without a counter: turns of the spool, colours, and marks on the line itself tell what is out. */
 function WithoutCounter({ view, load }: { view: RigView; load: LoadRecord }) {
   const { record } = useRig();
+  const { format } = useUnits();
+  const { trials, lineMarks, hangM } = record;
   return (
-    <div className="grid gap-4 lg:grid-cols-[3fr_2fr]">
+    <div className="flex flex-col gap-4">
       <Card title="Turns of the spool against true length" aside={<CardLink />}>
-        <p className="mb-3">
+        <OpenTrials view={view} />
+        <AskTable view={view} />
+        <p>
           This reel has no counter. Count the turns of the spool, watch the colours, or tie and ink marks on the line:
-          this is what each of them says.
+          the table says what each of them means.
         </p>
-        <MarksTable view={view} />
+        <div className="mt-3">
+          <Button weight="main" onClick={() => showFold('table')}>
+            The whole table
+          </Button>
+        </div>
       </Card>
-      <div className="flex min-w-0 flex-col gap-4">
-        <Card title="Marks on the line">
-          <LineMarks view={view} load={load} />
-        </Card>
-        <Card title="Test it">
-          <OpenTrials view={view} />
+      <div className="grid items-start gap-4 lg:grid-cols-2">
+        <LineMarksFold view={view} load={load} marks={lineMarks.length} />
+        <CollapsibleCard
+          id="test"
+          title="Test it"
+          line={trials.length === 0 ? 'not tested yet' : `${trials.length} on record`}
+        >
           <WalkForm load={load} />
-        </Card>
-        {record.trials.length > 0 && (
-          <Card title="What it rests on">
+        </CollapsibleCard>
+        {trials.length > 0 && (
+          <CollapsibleCard
+            id="rests-on"
+            title="What it rests on"
+            line={`${view.ruler.observations.length} measurements, and how each fits`}
+          >
             <Evidence estimate={view.ruler} />
-          </Card>
+          </CollapsibleCard>
         )}
-        <Hang />
+        <CollapsibleCard id="zero" title="What hangs at zero" line={hangWords(hangM, format)}>
+          <Hang />
+        </CollapsibleCard>
+        <div className="min-w-0 lg:col-span-2">
+          <CollapsibleCard id="table" title="The whole table" line="true length against turns, every join and colour">
+            <MarksTable view={view} />
+          </CollapsibleCard>
+        </div>
       </div>
     </div>
   );
 }
+
+function LineMarksFold({ view, load, marks }: { view: RigView; load: LoadRecord; marks: number }) {
+  return (
+    <CollapsibleCard
+      id="line-marks"
+      title="Marks on the line"
+      line={marks === 0 ? 'none tied or inked' : `${marks} tied or inked`}
+    >
+      <LineMarks view={view} load={load} />
+    </CollapsibleCard>
+  );
+}
+
+const hangWords = (hangM: number | null, format: Formatter): string =>
+  hangM === null ? 'what hangs at zero is not told' : `${format.length(hangM)} hang at zero`;
 
 const STATIONS_ALONG = 80;
 

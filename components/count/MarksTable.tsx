@@ -33,9 +33,11 @@ export function MarksTable({ view }: { view: RigView }) {
         {view.current.line.handLinedLengthM > 0 && ' and what is let out by hand already out'}
         {record.hangM ? `, with ${format.length(record.hangM)} below the tip` : ''}.{' '}
         {unitM !== null && 'The winding log gives a second, independent figure at each join. '}
-        {stale.state === 'stale' && <b className="text-warn">Recomputed, and not confirmed since: {say(stale.why)}.</b>}
+        {stale.state === 'stale' && (
+          <b className="text-warn">Worked out anew, and not confirmed since: {say(stale.why)}.</b>
+        )}
       </p>
-      <AskTable view={view} />
+      {view.counter && <AskTable view={view} />}
       <div className="overflow-x-auto" tabIndex={0} role="region" aria-label="Correction table">
         <table className="w-full text-sm">
           <thead>

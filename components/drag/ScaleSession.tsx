@@ -33,6 +33,7 @@ export function ScaleSession({ setting }: { setting: DragSettingRecord }) {
   const [onBench, setOnBench] = useState(false);
   const { kind, moving, breakaway, busy, fieldError, judgement, warmUps, samples, unread, turned } = scale;
   const last = setting.pulls.at(-1);
+  const isSet = judgement?.verdict === 'set';
   const turnedOnce = setting.pulls.some((pull) => pull.settingStep > 0);
 
   return (
@@ -42,8 +43,14 @@ export function ScaleSession({ setting }: { setting: DragSettingRecord }) {
         Rod secured or held by somebody. Never a wrap round a hand; gloves with braid. Pull slowly and read the moving
         pull, not the jerk.
       </Caution>
-      <div className="grid grid-cols-2 gap-2">
-        <ChoiceField label="This pull is" value={kind} options={PULL_KINDS} onChange={scale.pick} />
+      <div className="grid grid-cols-2 gap-2 lg:grid-cols-3">
+        <ChoiceField
+          label="This pull is"
+          value={kind}
+          options={PULL_KINDS}
+          onChange={scale.pick}
+          hint="one straight off the reel gives the guides' own factor"
+        />
         <QuantityField label="Moving pull" {...moving.field} error={fieldError('movingN')} />
         <QuantityField
           label="Jerk that starts it"
@@ -71,10 +78,21 @@ export function ScaleSession({ setting }: { setting: DragSettingRecord }) {
         </div>
       )}
       <div className="flex flex-wrap gap-2">
-        <Button weight="main" disabled={busy || moving.value === null} onClick={() => void scale.recordPull()}>
+        <Button
+          weight={isSet ? 'plain' : 'main'}
+          disabled={busy || moving.value === null}
+          onClick={() => void scale.recordPull()}
+        >
           {scale.isSaving ? 'Saving …' : 'Record this pull'}
         </Button>
         <Button onClick={() => setOnBench(true)}>Bench mode</Button>
+        <Button weight={isSet ? 'main' : 'plain'} disabled={busy || !isSet} onClick={() => void scale.accept()}>
+          Accept this setting
+        </Button>
+        {last && <UndoButton kind="dragPull" id={last.id} what="pull" reason="undone at the scale" />}
+        <Button weight="quiet" disabled={busy} onClick={() => void scale.drop()}>
+          Call this session off
+        </Button>
       </div>
       {record.hasVirtualReel && (
         <VirtualBench instrument="scale on the virtual reel">
@@ -100,15 +118,6 @@ export function ScaleSession({ setting }: { setting: DragSettingRecord }) {
         </VirtualBench>
       )}
       <PullList setting={setting} />
-      <div className="flex flex-wrap gap-2">
-        <Button weight="main" disabled={busy || judgement?.verdict !== 'set'} onClick={() => void scale.accept()}>
-          Accept this setting
-        </Button>
-        {last && <UndoButton kind="dragPull" id={last.id} what="pull" reason="undone at the scale" />}
-        <Button weight="quiet" disabled={busy} onClick={() => void scale.drop()}>
-          Call this session off
-        </Button>
-      </div>
       {record.dragSetting?.acceptedAt && (
         <p className="text-sm text-ink-soft">
           {turnedOnce

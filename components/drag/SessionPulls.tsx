@@ -52,11 +52,7 @@ export function GuideFactor({ setting }: { setting: DragSettingRecord }) {
     );
   }
   if (factor.source !== 'measured') {
-    return (
-      <p className="text-sm text-ink-soft">
-        One pull straight off the reel at this setting would give the guides&apos; own factor for this rod.
-      </p>
-    );
+    return null;
   }
   return (
     <p className="text-sm">
