@@ -48,6 +48,7 @@ export const ACT_WORDS: WordsFor<typeof ACT_REASONS> = {
   'no-preset': 'This reel has no preset.',
   'load-before-drag': 'Load the reel first: drag depends on how full the spool is.',
   'basis-not-known': ({ because }, say) => `That basis is not known yet: ${say.reason(because)}.`,
+  'towed-otherwise': 'It is towed with another lure or at another speed by now. Weigh that one.',
   'session-open': 'A scale session is open. Accept it, or call it off, before another one begins.',
   'setting-accepted-pull': 'This setting is accepted: start a new session to pull again.',
   'setting-accepted-already': 'This setting is accepted already.',

@@ -70,6 +70,7 @@ const ACTS: Readonly<Record<string, ((asked: Asked, say: Say) => string) | null>
   replaceSegment: (asked, say) => `${asked.place('segmentId')} replaced by ${length(say, 'lengthM')} of new line`,
   tieJoin: (asked) => `A join was tied: ${schoolName(asked.text('school'))}`,
   noteFish: () => 'A fish was fought',
+  noteLurePull: (_, say) => `The lure pulls ${force(say, 'lurePullN')} by the scale`,
   noteTowed: () => 'How it is towed was noted',
   noteWaterMark: (asked, say) =>
     `${{ bottom: 'Bottom was touched', sonar: 'A depth was read off the sounder', strike: 'A strike' }[asked.text('kind')] ?? 'A depth was seen'}${asked.number('depthM') === null ? '' : ` at ${length(say, 'depthM')}`}${reading(asked)}`,

@@ -19,7 +19,8 @@ export function LurePullEntry({ onDone }: { onDone: () => void }) {
   const store = (): Promise<void> =>
     form.submit(async ({ lurePullN }) => {
       const params = { boatId: record.boat.id, rigId: record.id };
-      const result = await sendNow('noteTowed', params, { ...towed, lurePullN }, 'Kept. The depth follows.');
+      const { lure, speedMS } = towed;
+      const result = await sendNow('noteLurePull', params, { lure, speedMS, lurePullN }, 'Kept. The depth follows.');
       if (result.ok) onDone();
       return result;
     });

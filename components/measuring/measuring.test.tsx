@@ -224,14 +224,17 @@ describe('what would narrow a depth', () => {
       fireEvent.click(screen.getByRole('button', { name }));
     });
 
-  it('the lure on a scale is kept with all else that was said of how it is towed', async () => {
+  it('the lure on a scale is kept of that lure at that speed, and nothing else is sent', async () => {
     const onDone = entry(options('lure-pull', 'rig'), { towed: { ...USUAL_TOW, lure: 'deep plug', bottomM: 21 } });
     await keep('Keep this pull');
     expect(screen.getByLabelText(/The scale shows/)).toHaveFocus();
     fireEvent.change(screen.getByLabelText(/The scale shows/), { target: { value: '1.4' } });
     await keep('Keep this pull');
-    expect(sent[0]?.url).toMatch(/towed/);
-    expect(sent[0]?.body).toMatchObject({ lure: 'deep plug', bottomM: 21, lurePullN: expect.any(Number) as number });
+    expect(sent[0]?.url).toMatch(/lure-pull$/);
+    expect(sent[0]?.body).toEqual({
+      ...{ lure: 'deep plug', speedMS: USUAL_TOW.speedMS },
+      lurePullN: expect.any(Number) as number,
+    });
     expect(onDone).toHaveBeenCalled();
   });
 

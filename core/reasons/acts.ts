@@ -41,6 +41,7 @@ export const ACT_REASONS = {
   'load-before-drag': {},
   'basis-not-known': { because: 'reason' },
   'session-open': {},
+  'towed-otherwise': {},
   'setting-accepted-pull': {},
   'setting-accepted-already': {},
   'pulls-do-not-agree': {},

@@ -30,3 +30,18 @@ export async function setTowedAs(db: Queryable, boatId: string, rigId: string, t
   ]);
   return result.rowCount === 1;
 }
+
+/** Keeps what the lure of a rig pulls, where it is still towed with that lure at that speed (m/s); false when it is not. */
+export async function setLurePull(
+  db: Queryable,
+  boatId: string,
+  rigId: string,
+  { lure, speedMS, lurePullN }: { readonly lure: string; readonly speedMS: number; readonly lurePullN: number },
+): Promise<boolean> {
+  const result = await db.query(
+    `UPDATE rigs SET towed = jsonb_set(towed, '{lurePullN}', to_jsonb($5::float8))
+     WHERE boat_id = $1 AND id = $2 AND towed->>'lure' = $3 AND (towed->>'speedMS')::float8 = $4`,
+    [boatId, rigId, lure, speedMS, lurePullN],
+  );
+  return result.rowCount === 1;
+}

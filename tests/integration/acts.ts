@@ -56,6 +56,7 @@ export const recordPlanerLook = act(lever.recordPlanerLook);
 export const workPreset = act(lever.workPreset);
 export const makeFirstRig = act(firstReel.makeFirstRig);
 export const noteTowed = act(tow.noteTowed);
+export const noteLurePull = act(tow.noteLurePull);
 export const noteWaterMark = act(tow.noteWaterMark);
 export const acceptSetting = act(drag.acceptSetting);
 export const recordDragPull = act(drag.recordDragPull);

@@ -3,7 +3,7 @@ import { towedRig, USUAL_TOW } from '../../core/rig/tow/towedRig';
 import { stationStates } from '../../core/rig/stationStates';
 import { rigView } from '../../core/rig/view/rigView';
 import { towedInput, waterMarkInput } from '../../usecases/tow/towInput';
-import { changeLength, noteTowed, noteWaterMark, readRigRecord, withdraw } from './acts';
+import { changeLength, noteLurePull, noteTowed, noteWaterMark, readRigRecord, withdraw } from './acts';
 import { asOwner, closeDatabase, freshDatabase } from './database';
 import { bench, must, windWhole, type Bench } from './gear';
 
@@ -46,6 +46,27 @@ describe('how a rig is towed', () => {
       `SELECT was -> 'towed' ->> 'lure' AS lure FROM former_rows WHERE of_table = 'rigs' ORDER BY number DESC LIMIT 1`,
     );
     expect(former.rows).toEqual([{ lure: 'shallow plug' }]);
+  });
+
+  it('takes the pull of its lure by itself, and of no lure or speed that it is not towed with any more', async () => {
+    const pull = { lure: TOWED.lure, speedMS: TOWED.speedMS, lurePullN: 7.5 } as const;
+    expect(await noteLurePull(b.boatId, b.rigId, pull)).toMatchObject({
+      status: 409,
+      why: { reason: 'towed-otherwise' },
+    });
+    must(await noteTowed(b.boatId, b.rigId, towedInput.parse(TOWED)));
+    // Another device notes the bottom meanwhile: the pull takes nothing of that back.
+    must(await noteTowed(b.boatId, b.rigId, towedInput.parse({ ...TOWED, bottomM: 22 })));
+    must(await noteLurePull(b.boatId, b.rigId, pull));
+    expect((await record()).towed).toEqual({ ...TOWED, bottomM: 22, lurePullN: 7.5 });
+    must(
+      await noteTowed(b.boatId, b.rigId, towedInput.parse({ ...TOWED, speedMS: 2 * TOWED.speedMS, lurePullN: null })),
+    );
+    expect(await noteLurePull(b.boatId, b.rigId, pull)).toMatchObject({
+      status: 409,
+      why: { reason: 'towed-otherwise' },
+    });
+    expect((await record()).towed?.lurePullN).toBeNull();
   });
 
   it.each([

@@ -24,7 +24,7 @@ import { saveStack } from '../load/saveStack';
 import { abandonWinding, cancelWinding } from '../load/endWinding';
 import { agreeLength, beginWinding, finishWinding, noteLevel, noteWinding } from '../load/winding';
 import { keepPlan, putAway, remove, rename } from '../keeping/keeping';
-import { noteTowed, noteWaterMark } from '../tow/noteTow';
+import { noteLurePull, noteTowed, noteWaterMark } from '../tow/noteTow';
 import { makeFirstRig } from '../firstReel/firstReel';
 import { createRig } from '../rigs/makeRig';
 import { moveRig } from '../rigs/moveRig';
@@ -126,6 +126,7 @@ export const HANDLERS = {
   workPreset: (db, { rigId }, input) => workPreset(db, rigId, input),
   recordPlanerLook: (db, { rigId }, input) => recordPlanerLook(db, rigId, input),
 
+  noteLurePull: (db, { rigId }, input) => noteLurePull(db, rigId, input),
   noteTowed: (db, { rigId }, input) => noteTowed(db, rigId, input),
   noteWaterMark: (db, { rigId }, input) => noteWaterMark(db, rigId, input),
 

@@ -87,6 +87,7 @@ export const ROUTES = {
   recordLeverPoint: { method: 'POST', path: `${RIG}/lever-points`, role: 'crew' },
   workPreset: { method: 'POST', path: `${RIG}/preset-acts`, role: 'crew' },
   recordPlanerLook: { method: 'POST', path: `${RIG}/planer-looks`, role: 'crew' },
+  noteLurePull: { method: 'PUT', path: `${RIG}/lure-pull`, role: 'crew' },
   noteTowed: { method: 'PUT', path: `${RIG}/towed`, role: 'crew' },
   noteWaterMark: { method: 'POST', path: `${RIG}/water-marks`, role: 'crew' },
   workVirtualReel: { method: 'POST', path: `${RIG}/virtual-reel`, role: 'crew' },

@@ -57,7 +57,7 @@ import {
   windingInput,
 } from '../load/loadInput';
 import { archiveInput, keepPlanInput, removeInput, renameInput } from '../keeping/keepingInput';
-import { towedInput, waterMarkInput } from '../tow/towInput';
+import { lurePullInput, towedInput, waterMarkInput } from '../tow/towInput';
 import { firstReelInput } from '../firstReel/firstReelInput';
 import { moveRigInput, rigInput, rodPositionInput } from '../rigs/rigInput';
 import { stackInput } from '../load/stackInput';
@@ -146,6 +146,7 @@ export const SCHEMAS = {
   recordLeverPoint: leverPointInput,
   workPreset: presetActInput,
   recordPlanerLook: planerLookInput,
+  noteLurePull: lurePullInput,
   noteTowed: towedInput,
   noteWaterMark: waterMarkInput,
   workVirtualReel: benchInput,

@@ -1,14 +1,25 @@
 import 'server-only';
 import { because } from '../../core/reasons';
-import { insertWaterMark, setTowedAs } from '../../db/queries/tow';
+import { findRig } from '../../db/queries/rigs';
+import { insertWaterMark, setLurePull, setTowedAs } from '../../db/queries/tow';
 import type { BoatDb } from '../../db/withBoat';
 import { conflict, done, notFound, type UseCaseOutcome } from '../outcome';
 import { rigToWrite } from '../rigs/readRigs';
-import type { TowedInput, WaterMarkInput } from './towInput';
+import type { LurePullInput, TowedInput, WaterMarkInput } from './towInput';
 
 /** Keeps how a rig is towed. */
 export async function noteTowed(db: BoatDb, rigId: string, input: TowedInput): Promise<UseCaseOutcome<{ done: true }>> {
   return (await setTowedAs(db, db.boatId, rigId, input)) ? done({ done: true }) : notFound('rig');
+}
+
+/** Keeps what the lure of a rig pulls by a scale: of the lure and the speed at which it was read, and of no other. */
+export async function noteLurePull(
+  db: BoatDb,
+  rigId: string,
+  input: LurePullInput,
+): Promise<UseCaseOutcome<{ done: true }>> {
+  if (await setLurePull(db, db.boatId, rigId, input)) return done({ done: true });
+  return (await findRig(db, db.boatId, rigId)) ? conflict(because('towed-otherwise')) : notFound('rig');
 }
 
 /** Keeps an entry of the water log, of the line that is on. */

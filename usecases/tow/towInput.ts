@@ -29,6 +29,11 @@ export const towedInput = z.strictObject({
     .nullable(),
 });
 
+/** What the lure pulls by a scale, and of which lure at which speed that was read. */
+export const lurePullInput = towedInput.pick({ lure: true, speedMS: true }).extend({
+  lurePullN: within(LIMITS.forceN, 'The pull of the lure'),
+});
+
 /** A touch of bottom, a mark on the sonar, a strike. */
 export const waterMarkInput = z
   .strictObject({
@@ -52,5 +57,6 @@ export const waterMarkInput = z
     if (kind !== 'strike' && depth === null) issue('depthM', 'Say how deep it was there.');
   });
 
+export type LurePullInput = z.output<typeof lurePullInput>;
 export type TowedInput = z.output<typeof towedInput>;
 export type WaterMarkInput = z.output<typeof waterMarkInput>;
