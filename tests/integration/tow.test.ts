@@ -50,7 +50,7 @@ describe('how a rig is towed', () => {
 
   it('takes the pull of its lure by itself, and of no lure or speed that it is not towed with any more', async () => {
     const pull = { lure: TOWED.lure, speedMS: TOWED.speedMS, lurePullN: 7.5 } as const;
-    expect(await noteLurePull(b.boatId, b.rigId, pull)).toMatchObject({
+    expect(await noteLurePull(b.boatId, b.rigId, { ...pull, lure: 'spoon' })).toMatchObject({
       status: 409,
       why: { reason: 'towed-otherwise' },
     });
