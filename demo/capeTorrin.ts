@@ -272,7 +272,6 @@ export const capeTorrin: DemoBoat = {
         widthMm: 26,
         fullMm: 104,
         counter: null,
-        windHand: 'left',
         dragKind: 'disc',
         dragLimitKg: 6,
         ratings: [{ label: 'fly line and 0.40 mm, 280 m', lineMm: 0.4, lengthM: 280 }],

@@ -43,7 +43,7 @@ export function RecipeCardInside({
     <>
       <div className="flex flex-col gap-4">
         <p className="text-sm">
-          A counter counts turns of its own spool, so “530” on another reel is another length. Build their stack above
+          A counter counts turns of its own spool, so “410” on another reel is another length. Build their stack above
           with your lines, say what their counter showed for each segment, zeroed before it, and what their reel is
           like.
         </p>
