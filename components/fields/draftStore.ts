@@ -1,23 +1,13 @@
+import { deviceText, keepDeviceText } from '@/components/ui/deviceStore';
 import type { Specs } from './specs';
 
 /** Raised when drafts are kept in another way; older ones are then left alone and never read. */
 const VERSION = 1;
 const PREFIX = `form ${VERSION}:`;
 
-/** What is kept when the browser forbids storage: the draft then lives as long as the page. */
-const memory = new Map<string, string>();
-
-function stored(key: string): string | null {
-  try {
-    return window.localStorage.getItem(PREFIX + key);
-  } catch {
-    return memory.get(key) ?? null;
-  }
-}
-
 /** What was typed and not yet stored, field by field; a field that has another shape by now is left out. */
 export function readDraft(key: string, specs: Specs): Readonly<Record<string, unknown>> {
-  const text = stored(key);
+  const text = deviceText(PREFIX + key);
   if (text === null) return {};
   try {
     const kept: unknown = JSON.parse(text);
@@ -37,11 +27,5 @@ export function keepDraft(
   const typed = Object.entries(values ?? {}).filter(
     ([name, raw]) => raw !== undefined && JSON.stringify(raw) !== JSON.stringify(fresh[name]),
   );
-  try {
-    if (typed.length === 0) window.localStorage.removeItem(PREFIX + key);
-    else window.localStorage.setItem(PREFIX + key, JSON.stringify(Object.fromEntries(typed)));
-  } catch {
-    if (typed.length === 0) memory.delete(key);
-    else memory.set(key, JSON.stringify(Object.fromEntries(typed)));
-  }
+  keepDeviceText(PREFIX + key, typed.length === 0 ? null : JSON.stringify(Object.fromEntries(typed)));
 }

@@ -1,41 +1,12 @@
 'use client';
 
-import { useCallback, useMemo, useSyncExternalStore } from 'react';
+import { useCallback, useMemo } from 'react';
+import { keepDeviceText, useDeviceText } from '@/components/ui/deviceStore';
 
 const PREFIX = 'draft:';
 
-/** What is kept when the browser forbids storage: the draft then lives as long as the page. */
-const memory = new Map<string, string>();
-const listeners = new Set<() => void>();
-
-function read(key: string): string | null {
-  try {
-    return window.localStorage.getItem(PREFIX + key);
-  } catch {
-    return memory.get(key) ?? null;
-  }
-}
-
-function write(key: string, text: string | null): void {
-  try {
-    if (text === null) window.localStorage.removeItem(PREFIX + key);
-    else window.localStorage.setItem(PREFIX + key, text);
-  } catch {
-    if (text === null) memory.delete(key);
-    else memory.set(key, text);
-  }
-  for (const listener of listeners) listener();
-}
-
-function subscribe(listener: () => void): () => void {
-  listeners.add(listener);
-  // Another window of the same browser may be typing into the same draft.
-  window.addEventListener('storage', listener);
-  return () => {
-    listeners.delete(listener);
-    window.removeEventListener('storage', listener);
-  };
-}
+const write = (key: string, draft: unknown): void =>
+  keepDeviceText(PREFIX + key, draft === null ? null : JSON.stringify(draft));
 
 /**
  * Something that a person is typing, kept in the browser until it has been stored: neither a reload
@@ -45,18 +16,14 @@ function subscribe(listener: () => void): () => void {
  * @param isValid tells whether what was kept still has the expected shape
  */
 export function useDraft<T>(key: string, isValid: (kept: unknown) => kept is T): [T | null, (draft: T | null) => void] {
-  const kept = useSyncExternalStore(
-    subscribe,
-    () => read(key),
-    () => null,
-  );
+  const kept = useDeviceText(PREFIX + key);
   const draft = useMemo(() => parse(kept, isValid), [kept, isValid]);
-  const set = useCallback((next: T | null) => write(key, next === null ? null : JSON.stringify(next)), [key]);
+  const set = useCallback((next: T | null) => write(key, next), [key]);
   return [draft, set];
 }
 
 /** Keeps a draft of something that is shown only later. */
-export const keepForLater = (key: string, draft: unknown): void => write(key, JSON.stringify(draft));
+export const keepForLater = write;
 
 function parse<T>(kept: string | null, isValid: (kept: unknown) => kept is T): T | null {
   if (kept === null) return null;

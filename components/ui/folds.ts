@@ -1,6 +1,7 @@
 'use client';
 
-import { useEffect, useSyncExternalStore } from 'react';
+import { useEffect } from 'react';
+import { deviceText, keepDeviceText, useDeviceText } from './deviceStore';
 
 /** What a device remembers of folds: those that were opened or closed by hand, and whether all are open until then. */
 interface Folds {
@@ -10,18 +11,6 @@ interface Folds {
 
 const KEY = 'folds 1';
 const NOTHING: Folds = { all: false, byHand: {} };
-const listeners = new Set<() => void>();
-/** What storage would not take, full or forbidden: it holds as long as the page lives. */
-let untaken: string | null = null;
-
-function kept(): string | null {
-  if (untaken !== null) return untaken;
-  try {
-    return window.localStorage.getItem(KEY);
-  } catch {
-    return null;
-  }
-}
 
 function read(text: string | null): Folds {
   if (text === null) return NOTHING;
@@ -33,27 +22,9 @@ function read(text: string | null): Folds {
   }
 }
 
-function keep(folds: Folds): void {
-  const text = JSON.stringify(folds);
-  try {
-    window.localStorage.setItem(KEY, text);
-    untaken = null;
-  } catch {
-    untaken = text;
-  }
-  for (const listener of listeners) listener();
-}
+const keep = (folds: Folds): void => keepDeviceText(KEY, JSON.stringify(folds));
 
-function subscribe(listener: () => void): () => void {
-  listeners.add(listener);
-  window.addEventListener('storage', listener);
-  return () => {
-    listeners.delete(listener);
-    window.removeEventListener('storage', listener);
-  };
-}
-
-const useFolds = (): Folds => read(useSyncExternalStore(subscribe, kept, () => null));
+const useFolds = (): Folds => read(useDeviceText(KEY));
 
 /** Opens or closes every fold of every page, until one is opened or closed by hand. */
 export const openAll = (all: boolean): void => keep({ all, byHand: {} });
@@ -83,7 +54,7 @@ export function useFold(id: string, fresh: boolean): readonly [open: boolean, se
 }
 
 function setFold(id: string, open: boolean): void {
-  const now = read(kept());
+  const now = read(deviceText(KEY));
   keep({ ...now, byHand: { ...now.byHand, [id]: open } });
 }
 
