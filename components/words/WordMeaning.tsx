@@ -1,7 +1,11 @@
 'use client';
 
+import dynamic from 'next/dynamic';
 import { useEffect, useState } from 'react';
 import type { GlossaryEntry } from '@/words/glossary';
+
+/** Loaded with the first word that is asked for. */
+const TermDrawing = dynamic(() => import('./TermDrawing').then(({ TermDrawing: loaded }) => loaded), { ssr: false });
 
 /** A selection is looked up when it has stood so long (ms): not while it is still drawn. */
 const SETTLED_MS = 250;
@@ -58,6 +62,7 @@ export function WordMeaning() {
           className="fixed z-[60] max-w-[min(21rem,calc(100vw-1rem))] border-2 border-ink bg-card px-3 py-2 text-sm shadow"
           style={{ left: shown.leftPx, top: shown.topPx }}
         >
+          <TermDrawing term={shown.entry.term} />
           <b>{shown.entry.term}</b>. {shown.entry.meaning}
         </p>
       )}

@@ -1,4 +1,6 @@
 import { act, fireEvent, render, screen } from '@testing-library/react';
+import { GLOSSARY } from '../../words/glossary';
+import { DRAWN_TERMS } from './TermDrawing';
 import { WordMeaning } from './WordMeaning';
 
 beforeAll(() => {
@@ -27,4 +29,20 @@ test('a word of the trade that is selected says what it means, until the selecti
   expect(screen.getByRole('status')).toBeEmptyDOMElement();
   await select(screen.getByText('banana'));
   expect(screen.getByRole('status')).toBeEmptyDOMElement();
+});
+
+it('draws a term whose place is easier seen than said, each of them a word of the glossary', async () => {
+  render(
+    <>
+      <b>arbor</b>
+      <i>stale</i>
+      <WordMeaning />
+    </>,
+  );
+  await select(screen.getByText('arbor'));
+  expect(screen.getByTestId('term-arbor')).toHaveAttribute('aria-hidden');
+  await select(screen.getByText('stale'));
+  expect(screen.queryByTestId(/^term-/)).toBeNull();
+  const terms = GLOSSARY.map(({ term }) => term);
+  expect(DRAWN_TERMS.filter((term) => !terms.includes(term))).toEqual([]);
 });
