@@ -36,22 +36,35 @@ export function PullTest({ productId }: { productId: string }) {
   const tests = record.strengthTests.filter((test) => test.productId === productId);
   const open = tests.at(-1);
   const [anew, setAnew] = useState(false);
+  // Until the page has heard of the test just begun, a pull would go in under the one before it.
+  const [begunId, setBegunId] = useState<string | null>(null);
+  const isUnheard = begunId !== null && !tests.some((test) => test.id === begunId);
+  if (begunId !== null && !isUnheard) setBegunId(null);
   return (
     <div className="flex flex-col gap-4">
       <Caution>
         Eye protection on. Stand out of line with the pull; keep the snap-back zone clear and the anchor strong. Gloves;
         never wrap line on a hand.
       </Caution>
-      {open && !anew ? (
+      {isUnheard ? (
+        <p role="status">Opening the test …</p>
+      ) : open && !anew ? (
         <Pulls key={open.id} test={open} onNew={() => setAnew(true)} />
       ) : (
-        <StartTest key={productId} productId={productId} onStarted={() => setAnew(false)} />
+        <StartTest
+          key={productId}
+          productId={productId}
+          onStarted={(testId) => {
+            setBegunId(testId);
+            setAnew(false);
+          }}
+        />
       )}
     </div>
   );
 }
 
-function StartTest({ productId, onStarted }: { productId: string; onStarted: () => void }) {
+function StartTest({ productId, onStarted }: { productId: string; onStarted: (testId: string) => void }) {
   const { record } = useRig();
   const { sendNow, state } = useSend();
   const say = useSay();
@@ -65,7 +78,7 @@ function StartTest({ productId, onStarted }: { productId: string; onStarted: () 
     form.submit(async (test) => {
       const body = { productId, ...test, sampleLabel: '' };
       const result = await sendNow('startStrengthTest', { boatId: record.boat.id }, body, 'Written down. Now pull.');
-      if (result.ok) onStarted();
+      if (result.ok) onStarted(result.value.id);
       return result;
     });
   return (

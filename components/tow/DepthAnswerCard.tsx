@@ -56,7 +56,7 @@ export function DepthAnswerCard({ view, depth, goal, speed }: Props) {
       }
     >
       <div className="grid gap-4 lg:grid-cols-[3fr_2fr]">
-        <div aria-live="polite" className="flex min-h-[25.5rem] flex-col gap-2 sm:min-h-64 lg:min-h-60">
+        <div aria-live="polite" className="flex min-h-[25.5rem] flex-col gap-2 sm:min-h-64 lg:min-h-56">
           {rig.isDiveOpen ? (
             <p className="text-lg font-semibold">
               Its depth is not known: a planer dives as its own board and bridle have it. Note two depths that were
