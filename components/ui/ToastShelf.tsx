@@ -17,9 +17,12 @@ const STANDS = { plain: 6000, withAct: 12_000 } as const;
 /** The messages that are shown now, newest last, in a bar at the foot of the window. */
 export function ToastShelf({ shown, onGone }: { shown: readonly Shown[]; onGone: (id: number) => void }) {
   const dock = useDock();
+  // Of two things that were done the last one is undone first.
+  const newest = shown.findLast(({ act }) => act !== undefined);
   return (
     <Toast.Provider swipeDirection="right">
-      {shown.map(({ id, text, tone, act }) => {
+      {shown.map(({ id, text, tone, ...of }) => {
+        const act = id === newest?.id ? of.act : undefined;
         const { icon: Icon, look } = LOOKS[tone];
         return (
           <Toast.Root

@@ -64,6 +64,29 @@ describe('toasts', () => {
     expect(screen.queryByLabelText('Close this message')).toBeNull();
   });
 
+  it('offer to undo the last thing that was done alone', () => {
+    const undone: string[] = [];
+    function Acts() {
+      const toast = useToast();
+      const say = (what: string) => () =>
+        toast(what, 'done', { label: 'Undo', meaning: 'Undo it', act: () => undone.push(what) });
+      return ['first', 'second'].map((what) => (
+        <button key={what} type="button" onClick={say(what)}>
+          do the {what}
+        </button>
+      ));
+    }
+    render(
+      <Toasts>
+        <Acts />
+      </Toasts>,
+    );
+    fireEvent.click(screen.getByText('do the first'));
+    fireEvent.click(screen.getByText('do the second'));
+    fireEvent.click(screen.getByRole('button', { name: 'Undo' }));
+    expect(undone).toEqual(['second']);
+  });
+
   it('take their own room at the foot of the page, two at a time', () => {
     Object.defineProperty(HTMLElement.prototype, 'offsetHeight', { configurable: true, get: () => 52 });
     const { unmount } = render(
