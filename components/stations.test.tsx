@@ -324,6 +324,10 @@ describe('the rig’s page and the locker', () => {
     ]);
     expect(screen.getByLabelText('Where New rod stands')).toHaveValue('not told');
     unmount();
+    // Where nobody has told of any rod there are no groups, and no heading is left out.
+    const alone = render(inUnits(<Locker boatId="boat" isWhole rigs={[rigSummary(tested())]} />));
+    expect(screen.getAllByRole('heading').map(({ tagName }) => tagName)).toEqual(['H2']);
+    alone.unmount();
     render(inUnits(<Locker boatId="boat" isWhole={false} rigs={[]} />)).unmount();
     render(inUnits(<Locker boatId="boat" isWhole rigs={[]} />));
     expect(screen.getByRole('link', { name: /Put a reel and a line on record/ })).toHaveAttribute(

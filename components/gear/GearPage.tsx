@@ -1,7 +1,7 @@
 'use client';
 
 import dynamic from 'next/dynamic';
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import type { PersonRecord } from '@/core/record/crew';
 import type { KeptPlanRecord, LineProductRecord, ReelRecord, SupplySpoolRecord } from '@/core/record/record';
 import type { WantedLine } from '@/core/rig/load/wantedLine';
@@ -103,6 +103,11 @@ function Lines({
     setEditing(lineId);
     showFold('line-form');
   };
+  const isBegun = begun !== null;
+  useEffect(() => {
+    // Whoever comes with a line that was begun elsewhere finds its form open, whatever was closed here before.
+    if (isBegun) showFold('line-form');
+  }, [isBegun]);
   const line = lines.find((candidate) => candidate.id === editing) ?? null;
   return (
     <Card title="Lines">
@@ -112,7 +117,7 @@ function Lines({
           id="line-form"
           title={line ? `Change ${line.name}` : 'Add a line'}
           line="by its label, or better by wraps, caliper and scale"
-          isOpen={lines.length === 0 || begun !== null}
+          isOpen={lines.length === 0}
         >
           <LineForm
             key={line ? `${line.id}-${line.version}` : 'new'}

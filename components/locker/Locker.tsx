@@ -37,14 +37,13 @@ export function Locker({
   const groups = [...ROD_POSITIONS, null]
     .map((position) => ({ position, of: rigs.filter((rig) => rig.rodPosition === position) }))
     .filter(({ of }) => of.length > 0);
+  const hasHeads = groups.some(({ position }) => position !== null);
   return groups.map(({ position, of }) => (
     <section key={position} aria-label={STANDS[position ?? 'nowhere']} className="mb-4">
-      {(groups.length > 1 || position !== null) && (
-        <h2 className="mb-1.5 lettered text-lg">{STANDS[position ?? 'nowhere']}</h2>
-      )}
+      {hasHeads && <h2 className="mb-1.5 lettered text-lg">{STANDS[position ?? 'nowhere']}</h2>}
       <ul className="flex flex-col gap-3">
         {of.map((rig) => (
-          <RigCard key={rig.id} boatId={boatId} rig={rig} />
+          <RigCard key={rig.id} boatId={boatId} rig={rig} heading={hasHeads ? 'h3' : 'h2'} />
         ))}
       </ul>
     </section>
@@ -98,16 +97,16 @@ function FirstSteps({ boatId }: { boatId: string }) {
   );
 }
 
-function RigCard({ boatId, rig }: { boatId: string; rig: RigSummary }) {
+function RigCard({ boatId, rig, heading: Heading }: { boatId: string; rig: RigSummary; heading: 'h2' | 'h3' }) {
   const { format } = useUnits();
   return (
     <li className="rounded-sm border border-edge bg-card">
       <div className="flex flex-wrap items-center justify-between gap-x-6 border-b border-edge px-4">
-        <h3 className="lettered text-lg">
+        <Heading className="lettered text-lg">
           <Link href={rigPath(boatId, rig.id)} className="inline-flex min-h-11 items-center hover:underline">
             {rig.name}
           </Link>
-        </h3>
+        </Heading>
         <p className="ml-auto text-sm text-ink-soft">
           {rig.reelName}
           {rig.line && ` · ${format.length(rig.line.totalLengthM)} of line, ${rig.isWound ? 'wound' : 'planned'}`}
