@@ -55,13 +55,15 @@ export async function send<N extends RequestName>(
   const path = addressOf(name, params);
   const act = onceHead(method, path, body);
   const over = onTheWay();
+  let isDone = false;
   try {
     const response = await post(method, path, body, act.head, signal);
-    // 499 and above say nothing of whether it was carried out; anything else does.
+    const json: unknown = await response.json();
+    // 499 and above say nothing of whether it was carried out; anything else does, once all of it was heard.
     const isHeard = response.status < 499;
     if (isHeard) act.answered();
-    const json: unknown = await response.json();
     // The table gives the request's answer its type: server and browser are built from one source.
+    isDone = response.ok;
     if (response.ok) return { ok: true, value: json as ReplyOf<N>, actId: act.key };
     if (!isErrorBody(json))
       return isHeard
@@ -75,7 +77,7 @@ export async function send<N extends RequestName>(
   } catch {
     return unheard(signal?.aborted ? 'You stopped waiting for the answer.' : 'The server cannot be reached.');
   } finally {
-    over();
+    over(isDone);
   }
 }
 

@@ -5,6 +5,9 @@ import { useSend } from './useSend';
 
 type Answer = (response: { status: number; json: unknown }) => void;
 
+/** An answer whose end never came. */
+const BROKEN_OFF = 'broken off';
+
 /** Requests that were sent and not answered yet; one whose signal is stopped fails, as a browser's does. */
 let sent: { readonly key: string | undefined; readonly answer: Answer }[];
 
@@ -18,7 +21,12 @@ beforeEach(() => {
         sent.push({
           key: headers['x-once-key'],
           answer: ({ status, json }) =>
-            resume({ ok: status < 300, status, json: () => Promise.resolve(json), headers: new Headers() } as Response),
+            resume({
+              ok: status < 300,
+              status,
+              json: () => (json === BROKEN_OFF ? Promise.reject(new SyntaxError('cut')) : Promise.resolve(json)),
+              headers: new Headers(),
+            } as Response),
         });
       }),
   ) as unknown as typeof fetch;
@@ -56,6 +64,7 @@ describe('what is sent', () => {
     sent[0]?.answer({ status: 200, json: {} });
     await settle();
     expect(screen.queryByText('Saving …')).toBeNull();
+    expect(screen.getByTestId('saved')).toBeInTheDocument();
     expect(screen.getAllByText('It is stored.').length).toBeGreaterThan(0);
     expect(screen.getByText('store it')).toBeEnabled();
   });
@@ -68,6 +77,7 @@ describe('what is sent', () => {
     await settle();
     expect(screen.getAllByText(/You stopped waiting.*stored once, even if it got through/).length).toBeGreaterThan(0);
     expect(screen.queryByText('Still saving …')).toBeNull();
+    expect(screen.queryByTestId('saved')).toBeNull();
     fireEvent.click(screen.getByText('store it'));
     await settle();
     expect(sent).toHaveLength(2);
@@ -90,5 +100,22 @@ describe('what is sent', () => {
       0,
     );
     expect(sent[1]?.key).toBe(sent[0]?.key);
+  });
+
+  it('and whose answer broke off is the same act when it is pressed again', async () => {
+    renderProbe();
+    fireEvent.click(screen.getByText('store it'));
+    sent[0]?.answer({ status: 200, json: BROKEN_OFF });
+    await settle();
+    expect(screen.getAllByText(/cannot be reached.*stored once, even if it got through/).length).toBeGreaterThan(0);
+    fireEvent.click(screen.getByText('store it'));
+    await settle();
+    expect(sent[1]?.key).toBe(sent[0]?.key);
+    // Answered in full, the same words are a new act.
+    sent[1]?.answer({ status: 200, json: {} });
+    await settle();
+    fireEvent.click(screen.getByText('store it'));
+    await settle();
+    expect(sent[2]?.key).not.toBe(sent[0]?.key);
   });
 });
