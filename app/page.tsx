@@ -7,11 +7,22 @@ import { PutAway } from '@/components/keeping/PutAway';
 import { Header } from '@/components/shell/Header';
 import { boatPath } from '@/components/shell/paths';
 import { pageBoats, readPage } from '@/app/read/snapshot';
-import { readAtAGlance } from '@/usecases/rigs/locker';
+import { readAtAGlance, type BoatAtAGlance } from '@/usecases/rigs/locker';
 
-/** What is stale or due on one boat: read beside the page, which does not wait for it. */
-async function BoatGlance({ boatId }: { boatId: string }) {
-  return <AtAGlance boatId={boatId} glance={await readPage(boatId, readAtAGlance)} />;
+/** What is stale or due on every boat: read beside the page, which does not wait for it, and shown at once, so that no link moves under a finger. */
+async function AllAtAGlance({ boats }: { boats: readonly { readonly id: string; readonly name: string }[] }) {
+  const glances: BoatAtAGlance[] = [];
+  // One after another: many boats do not take all connections from who is at work.
+  for (const { id } of boats) glances.push(await readPage(id, readAtAGlance));
+  return boats.map(({ id, name }, index) => {
+    const glance = glances[index];
+    return (
+      <section key={id} aria-label={`What is due on ${name}`} className="border border-edge bg-card px-4 py-2">
+        <h2 className="mb-1 lettered text-lg">{name}</h2>
+        {glance && <AtAGlance boatId={id} glance={glance} />}
+      </section>
+    );
+  });
 }
 
 export default async function BoatsPage() {
@@ -44,16 +55,6 @@ export default async function BoatsPage() {
                       <span className="lettered text-xl">{boat.name}</span>
                       <span className="text-sm">{boat.homeWater}</span>
                     </Link>
-                    <div className="min-h-11 border-t border-edge px-4 py-1.5">
-                      <Suspense
-                        fallback={
-                          // About as much room as a few rods take, so that the next boat hardly moves.
-                          <p className="min-h-96 text-sm text-ink-soft sm:min-h-60">Looking what is due …</p>
-                        }
-                      >
-                        <BoatGlance boatId={boat.id} />
-                      </Suspense>
-                    </div>
                   </div>
                   <More
                     boatId={boat.id}
@@ -67,6 +68,13 @@ export default async function BoatsPage() {
             </ul>
           )}
           <PutAway boatId={null} thing="boat" what="Boats" rows={all.filter(({ archivedAt }) => archivedAt !== null)} />
+          {boats.length > 0 && (
+            <div className="mt-4 flex flex-col gap-3">
+              <Suspense fallback={<p className="text-sm text-ink-soft">Looking what is due …</p>}>
+                <AllAtAGlance boats={boats} />
+              </Suspense>
+            </div>
+          )}
         </div>
         <div>
           <NewLocker isFirst={boats.length === 0} />

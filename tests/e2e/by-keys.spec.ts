@@ -92,7 +92,7 @@ test('the drag is set by the scale, with keys alone, in eight acts', async ({ pa
 });
 
 test('a card is found by its name, and what was done is undone, with keys alone', async ({ page }) => {
-  await openRig(page, 'Halyard Lark', 'Copper rod, port');
+  await openRig(page, 'Halyard Lark', 'Copper rod, starboard twin');
   const rig = page.url();
   const keys = new Keys(page);
   await page.keyboard.press('ControlOrMeta+k');
@@ -112,7 +112,7 @@ test('a card is found by its name, and what was done is undone, with keys alone'
 
 test('line is lost, a line is pulled, a join tied and a planer looked at, with keys alone', async ({ page }) => {
   test.setTimeout(120_000);
-  await openRig(page, 'Halyard Lark', 'Copper rod, port');
+  await openRig(page, 'Halyard Lark', 'Copper rod, starboard twin');
   const rig = page.url();
   const keys = new Keys(page);
 
