@@ -73,7 +73,7 @@ test('bench mode winds with one hand: digits, arrows, space, U, Escape; a typed 
 
   // Given up by a slip of the hand: the history brings the winding back, with every note of it.
   await page.getByRole('link', { name: 'History' }).click();
-  await page.getByRole('button', { name: 'Undo', exact: true }).click();
+  await page.getByRole('main').getByRole('button', { name: 'Undo', exact: true }).click();
   await page.getByRole('button', { name: 'Undo it' }).click();
   await expect(page.getByText('Undone: 1 act')).toBeVisible();
   await stationTab(page, 'Load').click();
