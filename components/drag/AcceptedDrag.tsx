@@ -41,7 +41,7 @@ export function AcceptedDrag({ setting, onAnew }: { setting: DragSettingRecord; 
           </Button>
         </div>
       )}
-      <CollapsibleCard id="pulls-of-it" title="Its pulls" line={`${setting.pulls.length} on record, and the guides`}>
+      <CollapsibleCard id="pulls-of-it" title="Its pulls" line={`${setting.pulls.length} on record`}>
         <PullList setting={setting} />
         <GuideFactor setting={setting} />
       </CollapsibleCard>

@@ -61,11 +61,11 @@ function HelmCard({ title, rods }: { title: string; rods: readonly RigView[] }) 
       <CardActions
         sheet={sheet}
         name={title}
-        heads={[
-          'true',
-          ...rods.map(({ record }, index) => `${record.name}${unconfirmed[index] ? ', not confirmed' : ''}`),
-        ]}
-        rows={rows.map((row) => row.cells.slice(0, -1))}
+        heads={['true', ...rods.flatMap(({ record }, index) => fileHeads(record.name, unconfirmed[index] !== null))]}
+        rows={rows.map(({ cells: [lengthOut = '', ...readings] }) => [
+          lengthOut,
+          ...readings.slice(0, rods.length).flatMap(inFile),
+        ])}
       />
       <CardSheet
         ref={sheet}
@@ -88,6 +88,17 @@ function HelmCard({ title, rods }: { title: string; rods: readonly RigView[] }) 
       </CardSheet>
     </>
   );
+}
+
+const fileHeads = (name: string, isOpen: boolean): readonly string[] => [
+  `${name}${isOpen ? ', not confirmed' : ''}`,
+  `± of ${name}`,
+];
+
+/** In a file a figure and its ± stand in columns of their own, so that a spreadsheet can reckon with both. */
+function inFile(reading: string): readonly string[] {
+  const [value = '', plusMinus = ''] = reading.split(' ±');
+  return [value, plusMinus];
 }
 
 /** What a rod's counter reads with a true length out, with its ±; a dash where it cannot be out. */

@@ -1,4 +1,4 @@
-import { screen } from '@testing-library/react';
+import { fireEvent, screen, waitFor } from '@testing-library/react';
 import { rigView, type RigView } from '../../core/rig/view/rigView';
 import { calibrated, woundRig } from '../../tests/rigFixture';
 import { renderRig } from '../../tests/renderRig';
@@ -31,6 +31,28 @@ describe('the cards for the helm', () => {
       /\d{4}-\d\d-\d\d\. From the hook; ± 95 %\. Struck through: its counter is not confirmed/,
     );
     expect(sheet).toHaveAccessibleName(/not confirmed: Copper rod, 2 from port$/);
+  });
+
+  it('keep a figure and its ± in columns of their own in a file', async () => {
+    let written: Blob | null = null;
+    URL.createObjectURL = (blob) => {
+      written = blob as Blob;
+      return 'blob:helm';
+    };
+    URL.revokeObjectURL = () => undefined;
+    renderRig(confirmed, <HelmCards boatName="Halyard Lark" views={[rod(1), rod(2, woundRig())]} />);
+    fireEvent.click(screen.getByRole('button', { name: 'Keep as CSV' }));
+    await waitFor(() => expect(written).not.toBeNull());
+    const text = await new Promise<string>((resume) => {
+      const reader = new FileReader();
+      reader.onload = () => resume(String(reader.result));
+      reader.readAsText(written as unknown as Blob);
+    });
+    const [heads, first] = text.split('\r\n');
+    expect(heads).toBe(
+      'true,"Copper rod, 1 from port","± of Copper rod, 1 from port","Copper rod, 2 from port, not confirmed","± of Copper rod, 2 from port"',
+    );
+    expect(first).toMatch(/^[\d.]+ m,\d+,[\d.]+,\d+,[\d.]+$/);
   });
 
   it('are as many as the rods need, none left out', () => {
