@@ -1,4 +1,4 @@
-import Link from 'next/link';
+import { Link } from '@/components/ui/Link';
 import { Suspense } from 'react';
 import { AtAGlance } from '@/components/locker/AtAGlance';
 import { NewLocker } from '@/components/locker/NewLocker';

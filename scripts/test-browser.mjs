@@ -1,4 +1,4 @@
-import { ensureBuild } from './lib/packages.mjs';
+import { ensureBuild } from './lib/build.mjs';
 import { packageProgram, runShown } from './lib/run.mjs';
 import { demoDatabase, ensureBrowser, testCluster, withServer } from './lib/testing.mjs';
 

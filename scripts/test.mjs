@@ -1,5 +1,6 @@
 import { readFileSync, rmSync, existsSync } from 'node:fs';
-import { ensureBuild, ensurePackages } from './lib/packages.mjs';
+import { ensureBuild } from './lib/build.mjs';
+import { ensurePackages } from './lib/packages.mjs';
 import { packageProgram, runShown } from './lib/run.mjs';
 import { phase, say } from './lib/say.mjs';
 import { clusterEnv, demoDatabase, ensureBrowser, testCluster, withServer } from './lib/testing.mjs';

@@ -30,7 +30,7 @@ export function CardSheet({
       role="img"
       aria-label={label}
       className="card-sheet h-auto max-w-full border border-edge print:border-0"
-      fontFamily="Recursive Variable, Recursive, system-ui, sans-serif"
+      fontFamily="Recursive Text, Recursive Variable, Recursive, system-ui, sans-serif"
     >
       <rect width={A6.width} height={A6.height} fill="#fbfdfc" />
       <rect width={A6.width} height={5} fill="#f5cb4c" />

@@ -1,6 +1,6 @@
 'use client';
 
-import Link from 'next/link';
+import { Link } from '@/components/ui/Link';
 import { useRig } from '@/components/rig/RigProvider';
 import { cardPath } from '@/components/shell/paths';
 

@@ -1,7 +1,7 @@
 'use client';
 
 import dynamic from 'next/dynamic';
-import Link from 'next/link';
+import { Link } from '@/components/ui/Link';
 import { useMemo } from 'react';
 import { correctionTable } from '@/core/calibration/correctionTable';
 import type { CounterEstimate } from '@/core/calibration/estimateCounter';

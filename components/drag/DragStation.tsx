@@ -1,7 +1,7 @@
 'use client';
 
 import dynamic from 'next/dynamic';
-import Link from 'next/link';
+import { Link } from '@/components/ui/Link';
 import { USUAL_BREAKAWAY } from '@/core/drag/surge';
 import { judgeScaleSession } from '@/core/drag/scaleSession';
 import { sessionPulls } from '@/core/record/sessionPulls';

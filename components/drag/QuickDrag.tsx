@@ -1,6 +1,6 @@
 'use client';
 
-import Link from 'next/link';
+import { Link } from '@/components/ui/Link';
 import { FRACTION_LIMITS, FRACTION_PRESETS } from '@/core/drag/dragTarget';
 import { GUIDE_KINDS } from '@/core/drag/guideFactor';
 import { quickDrag, USUAL_KNOT } from '@/core/drag/quickDrag';

@@ -1,7 +1,7 @@
 'use client';
 
 import { METRES_PER_LENGTH_UNIT } from '@/core/units/units';
-import Link from 'next/link';
+import { Link } from '@/components/ui/Link';
 import { useMemo, useState } from 'react';
 import { compareFleet, type FleetAction, type FleetGoal } from '@/core/rig/count/fleet';
 import type { Reason } from '@/core/reasons';

@@ -1,6 +1,6 @@
 'use client';
 
-import Link from 'next/link';
+import { Link } from '@/components/ui/Link';
 import { useState } from 'react';
 import { knotsPath } from '@/components/shell/paths';
 import type { JoinStanding } from '@/core/joins/joinState';

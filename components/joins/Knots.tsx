@@ -1,6 +1,6 @@
 'use client';
 
-import Link from 'next/link';
+import { Link } from '@/components/ui/Link';
 import { useState } from 'react';
 import { DEFAULT_EFFICIENCY_SD, JOIN_KIND_NAMES, JOIN_KINDS, type JoinKind } from '@/core/joins/joinKinds';
 import { PLUS_MINUS_SDS } from '@/core/numerics/propagate';

@@ -1,4 +1,4 @@
-import Link from 'next/link';
+import { Link } from '@/components/ui/Link';
 import { JOIN_KINDS } from '@/core/joins/joinKinds';
 import type { ToTie } from '@/core/rig/joins/tieList';
 import type { TieListOfRig } from '@/usecases/joins/tieLists';

@@ -38,22 +38,20 @@ function FoldingRule({ plane, lengthPx, across, thickness, marks, minor, title, 
         strokeWidth={1}
         rx={2}
       />
-      {minor.map((along) => (
-        <line
-          key={along}
-          {...plane.acrossLine(along, edge, edge + direction * tickPx * 0.5)}
-          className="stroke-rule-ink/70"
-          strokeWidth={1}
-        />
-      ))}
-      {marks.map(({ along }) => (
-        <line
-          key={along}
-          {...plane.acrossLine(along, edge, edge + direction * tickPx)}
-          className="stroke-rule-ink"
-          strokeWidth={1.6}
-        />
-      ))}
+      <path
+        d={plane.acrossLines(minor, edge, edge + direction * tickPx * 0.5)}
+        className="stroke-rule-ink/70"
+        strokeWidth={1}
+      />
+      <path
+        d={plane.acrossLines(
+          marks.map(({ along }) => along),
+          edge,
+          edge + direction * tickPx,
+        )}
+        className="stroke-rule-ink"
+        strokeWidth={1.6}
+      />
       {labels.map(({ along, label, anchor }) => (
         <text
           key={along}

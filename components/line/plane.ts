@@ -31,4 +31,15 @@ export class Plane {
     const b = this.point(along, to);
     return { x1: a.x, y1: a.y, x2: b.x, y2: b.y };
   }
+
+  /** Many lines across, as the data of one path: a ruler has two hundred ticks, and one thing on the page is enough for them. */
+  acrossLines(along: readonly number[], from: number, to: number): string {
+    const px = (value: number): string => value.toFixed(2);
+    return along
+      .map((each) => {
+        const { x1, y1, x2, y2 } = this.acrossLine(each, from, to);
+        return `M${px(x1)} ${px(y1)}L${px(x2)} ${px(y2)}`;
+      })
+      .join('');
+  }
 }

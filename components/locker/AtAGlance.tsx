@@ -1,4 +1,4 @@
-import Link from 'next/link';
+import { Link } from '@/components/ui/Link';
 import { STATIONS, type Station } from '@/core/record/stations';
 import type { BoatAtAGlance } from '@/usecases/rigs/locker';
 import { rigPath, stationPath } from '@/components/shell/paths';

@@ -1,4 +1,4 @@
-import Link from 'next/link';
+import { Link } from '@/components/ui/Link';
 import { ROD_POSITIONS, type RodPosition } from '@/core/record/rodPosition';
 import { STATIONS, type Station } from '@/core/record/stations';
 import type { BoatAtAGlance } from '@/usecases/rigs/locker';

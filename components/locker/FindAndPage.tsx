@@ -1,4 +1,4 @@
-import Link from 'next/link';
+import { Link } from '@/components/ui/Link';
 
 /** Finds rigs by name and leafs through the rest, where there are more than a page holds. */
 export function FindAndPage({

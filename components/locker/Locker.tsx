@@ -1,6 +1,6 @@
 'use client';
 
-import Link from 'next/link';
+import { Link } from '@/components/ui/Link';
 import type { RigSummary } from '@/core/rig/rigSummary';
 import { ROD_POSITIONS, type RodPosition } from '@/core/record/rodPosition';
 import { STATIONS } from '@/core/record/stations';

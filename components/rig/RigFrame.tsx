@@ -1,7 +1,7 @@
 'use client';
 
 import dynamic from 'next/dynamic';
-import Link from 'next/link';
+import { Link } from '@/components/ui/Link';
 import { usePathname } from 'next/navigation';
 import type { ReactNode } from 'react';
 import { STATIONS } from '@/core/record/stations';

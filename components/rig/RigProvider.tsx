@@ -30,7 +30,14 @@ const RigContext = createContext<Rig | null>(null);
 
 const NO_DRAFT = { record: null, editor: null } as const;
 
-export function RigProvider({ record, children }: { record: RigRecord; children: ReactNode }) {
+interface Props {
+  readonly record: RigRecord;
+  /** Where the server's estimate of this record ended, so that a phone need not find it anew. */
+  readonly rulerFrom?: readonly number[] | undefined;
+  readonly children: ReactNode;
+}
+
+export function RigProvider({ record, rulerFrom, children }: Props) {
   useFollow(record.boat.id, record.id);
   const [draft, setDraft] = useState<{ record: RigRecord | null; editor: LineEditor | null }>(NO_DRAFT);
   const setDraftRecord = useCallback(
@@ -40,7 +47,7 @@ export function RigProvider({ record, children }: { record: RigRecord; children:
   );
   const [cutM, setCutM] = useState<number | null>(null);
   const shown = draft.record ?? record;
-  const view = useMemo(() => rigView(shown), [shown]);
+  const view = useMemo(() => rigView(shown, shown === record ? rulerFrom : undefined), [shown, record, rulerFrom]);
   const states = useMemo(() => stationStates(record), [record]);
   const value = useMemo(
     () => ({ record, view, states, editor: draft.editor, setDraftRecord, cutM, setCutM }),

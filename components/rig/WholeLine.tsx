@@ -1,7 +1,7 @@
 'use client';
 
 import { whenWords } from '@/words/dates';
-import Link from 'next/link';
+import { Link } from '@/components/ui/Link';
 import { STATIONS } from '@/core/record/stations';
 import { SpoolAtCursor } from '@/components/line/SpoolSection';
 import { stationPath } from '@/components/shell/paths';

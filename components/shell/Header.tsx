@@ -1,4 +1,4 @@
-import Link from 'next/link';
+import { Link } from '@/components/ui/Link';
 import type { Crew } from '@/components/crew/NotingAs';
 import { HeaderTools } from './HeaderTools';
 import { Mark } from './Mark';

@@ -1,4 +1,4 @@
-import Link from 'next/link';
+import { Link } from './Link';
 import type { ReactNode } from 'react';
 
 /** A way to the next act on another page, as heavy as the main button of this one. */

@@ -1,6 +1,6 @@
 'use client';
 
-import Link from 'next/link';
+import { Link } from '@/components/ui/Link';
 import type { FigureKind } from '@/core/worth/enough';
 import type { Station } from '@/core/record/stations';
 import { keyOf, ON_THE_WATER } from '@/core/worth/measurement';

@@ -64,9 +64,14 @@ export interface CounterEstimate {
  *
  * @param believed the load beforehand
  * @param seen of this very load
+ * @param from the unknowns of an estimate of the very same, to begin at: sooner there, the same answer
  * @throws RangeError when a unit or a constant is not positive
  */
-export function estimateCounter(believed: BelievedLoad, seen: readonly CounterObservation[]): CounterEstimate {
+export function estimateCounter(
+  believed: BelievedLoad,
+  seen: readonly CounterObservation[],
+  from?: readonly number[],
+): CounterEstimate {
   const { counter } = believed;
   requirePositive('estimateCounter', { unitM: counter.unitM, constantM: believed.constantM.value });
   const model = loadModel(believed);
@@ -93,7 +98,7 @@ export function estimateCounter(believed: BelievedLoad, seen: readonly CounterOb
     const load = realise(unknowns);
     return observations.map((each) => predicted(each, load, counter.unitM));
   };
-  const fit = fitToEvidence(priorSds, measured, predict);
+  const fit = fitToEvidence(priorSds, measured, predict, from);
   // Pieces that disagree cannot all be as sure as they say: every ± that rests on them is wider.
   const widened = widening(fit, priorSds);
   const { values, residuals } = fit;

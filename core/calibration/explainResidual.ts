@@ -1,4 +1,4 @@
-import { bisect } from '../numerics/bisect';
+import { bracketedRoot } from '../numerics/bracketedRoot';
 import { because, type Reason } from '../reasons';
 import type { CounterResidual, CounterEstimate } from './estimateCounter';
 import { countsAt } from './observations';
@@ -46,7 +46,7 @@ function explainWalk(
 ): Explanation {
   // More counts for the same line want a smaller spool.
   const diameterChangeM = best.line.fullDiameterM * (expected / observed - 1);
-  const root = bisect((lengthM) => countsAt(best, lengthM, counter.unitM) - observed, 0, best.line.woundLengthM, 1e-3);
+  const root = bracketedRoot((lengthM) => countsAt(best, lengthM, counter.unitM) - observed, 0, best.line.woundLengthM, 1e-3);
   if (!root.ok) {
     return { diameterChangeM, zeroedLateM: null, why: because('walk-needs-other-spool', { diameterChangeM }) };
   }

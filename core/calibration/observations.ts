@@ -1,6 +1,6 @@
 import { ERRORS } from '../measurement/errors';
 import { countsForLine, type Counter, type CounterDrive, type PassingLine } from '../counter/counter';
-import { bisect } from '../numerics/bisect';
+import { bracketedRoot } from '../numerics/bracketedRoot';
 import { buildLoadedLine, stretchOf, type LoadedLine } from '../spool/loadedLine';
 
 /**
@@ -171,7 +171,7 @@ function countsOf(load: Pick<RealisedLoad, 'constantM' | 'drive'>, line: Passing
  */
 export function lengthAtCounts(load: RealisedLoad, counts: number, unitM: number): number | null {
   const { woundLengthM } = load.line;
-  const root = bisect((lengthM) => countsAt(load, lengthM, unitM) - counts, 0, woundLengthM, 1e-4);
+  const root = bracketedRoot((lengthM) => countsAt(load, lengthM, unitM) - counts, 0, woundLengthM, 1e-4);
   return root.ok ? root.value.root : null;
 }
 

@@ -1,4 +1,4 @@
-import { bisect } from '../numerics/bisect';
+import { bracketedRoot } from '../numerics/bracketedRoot';
 import { PLUS_MINUS_SDS, propagate } from '../numerics/propagate';
 import type { Figure } from '../provenance/figure';
 import { because } from '../reasons';
@@ -91,7 +91,7 @@ function solve(
   const off = (lengthM: number): number => meanError(at(lengthM), range, unitM);
   // A rim that the estimate puts under the arbor leaves no room for another length.
   if (!(mostM > LEAST_M)) return failure('reads-high-above-the-rim');
-  const root = bisect(off, LEAST_M, mostM, 1e-4);
+  const root = bracketedRoot(off, LEAST_M, mostM, 1e-4);
   if (root.ok) return success(at(root.value.root));
   return failure(root.figures.atHigh > 0 ? 'reads-high-above-the-rim' : 'reads-low-with-the-least-line');
 }

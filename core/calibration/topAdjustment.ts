@@ -1,5 +1,5 @@
 import normalCdf from '@stdlib/stats-base-dists-normal-cdf';
-import { bisect } from '../numerics/bisect';
+import { bracketedRoot } from '../numerics/bracketedRoot';
 import { PLUS_MINUS_SDS, propagate } from '../numerics/propagate';
 import type { Figure } from '../provenance/figure';
 import { failure, requirePositive, success, type Outcome } from '../result';
@@ -60,7 +60,7 @@ export function topAdjustment(
     const most = Math.min((top?.lengthM ?? 0) * (1 - 1e-9) - 0.01, line.woundLengthM - lengthM);
     const off = (stripM: number): number =>
       countsAt({ ...load, line: withTopStripped(line, stripM) }, lengthM, unitM) - wantedCounts;
-    const root = bisect(off, -2 * line.woundLengthM, Math.max(most, 0), 1e-4);
+    const root = bracketedRoot(off, -2 * line.woundLengthM, Math.max(most, 0), 1e-4);
     return root.ok ? success(root.value.root) : failure('top-too-short');
   };
   const answer = solve(estimate.unknowns.map((unknown) => unknown.value));
@@ -101,7 +101,7 @@ function pastTheRim(
   limitDiameterM: number,
   wantedStripM: number,
 ): Outcome<TopAdjustment, AdviceProblem> {
-  const room = bisect(
+  const room = bracketedRoot(
     (addM) => withTopStripped(best.line, -addM).fullDiameterM - limitDiameterM,
     0,
     Math.max(-wantedStripM, 1e-3),

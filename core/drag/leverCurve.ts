@@ -1,5 +1,5 @@
 import { ERRORS } from '../measurement/errors';
-import { bisect } from '../numerics/bisect';
+import { bracketedRoot } from '../numerics/bracketedRoot';
 import { linearFit } from '../numerics/linearFit';
 import { PLUS_MINUS_SDS } from '../numerics/propagate';
 import { studentQuantile } from '../numerics/studentQuantile';
@@ -97,7 +97,7 @@ export function leverCurve(points: readonly LeverPoint[]): Outcome<LeverCurve, L
     points: rising,
     forceAt,
     positionFor: (forceN) => {
-      const root = bisect((position) => within(position) - forceN, first.position, last.position, 1e-6);
+      const root = bracketedRoot((position) => within(position) - forceN, first.position, last.position, 1e-6);
       return root.ok ? root.value.root : null;
     },
   });

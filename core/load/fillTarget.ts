@@ -1,5 +1,5 @@
 import { countsForLine, type Counter } from '../counter/counter';
-import { bisect } from '../numerics/bisect';
+import { bracketedRoot } from '../numerics/bracketedRoot';
 import { failure, requirePositive, success, type Outcome } from '../result';
 import { buildLoadedLine, spoolStateAt, type LoadedLine } from '../spool/loadedLine';
 import { solveSegment, type SegmentToSolve } from '../spool/solveSegment';
@@ -167,14 +167,14 @@ function counterTrueLevel(
   const leastM = enough(start)
     ? start
     : (() => {
-        const edge = bisect((diameterM) => (enough(diameterM) ? 1 : -1), start, widestM, 1e-6);
+        const edge = bracketedRoot((diameterM) => (enough(diameterM) ? 1 : -1), start, widestM, 1e-6);
         return edge.ok ? edge.value.root + 2e-6 : widestM;
       })();
   const error = (diameterM: number): number => {
     const line = lineAt(diameterM);
     return line ? meanCounterError(line, counter, fromM, Math.min(toM, line.woundLengthM)) : NaN;
   };
-  const root = bisect(error, leastM, widestM, 1e-6);
+  const root = bracketedRoot(error, leastM, widestM, 1e-6);
   if (!root.ok) {
     return failure(root.figures.atHigh > 0 ? 'reads-high-above-the-rim' : 'reads-low-with-the-least-line');
   }

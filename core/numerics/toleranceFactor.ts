@@ -1,10 +1,12 @@
 import gammaln from '@stdlib/math-base-special-gammaln';
 import normalCdf from '@stdlib/stats-base-dists-normal-cdf';
 import normalQuantile from '@stdlib/stats-base-dists-normal-quantile';
-import { bisect } from './bisect';
+import { bracketedRoot } from './bracketedRoot';
 
 /** Steps of Simpson's rule over the spread of a sample SD: far finer than four digits ask for. */
 const STEPS = 400;
+/** Nodes with less than this of the whole are left out: all of them together are nothing beside a double's last digits. */
+const NO_SHARE = 1e-18;
 
 /**
  * Distribution function of the noncentral t: T = (Z + δ) / √(χ²_ν / ν). Integrated over the distribution of
@@ -14,8 +16,11 @@ const STEPS = 400;
  * @param degreesOfFreedom ν, above 0
  * @param noncentrality δ
  */
-export function noncentralTCdf(t: number, degreesOfFreedom: number, noncentrality: number): number {
-  const nu = degreesOfFreedom;
+export const noncentralTCdf = (t: number, degreesOfFreedom: number, noncentrality: number): number =>
+  noncentralT(degreesOfFreedom, noncentrality)(t);
+
+/** That function for one ν and δ: the distribution of s is worked out once, however often it is asked. */
+function noncentralT(nu: number, noncentrality: number): (t: number) => number {
   const logScale = Math.log(2) + (nu / 2) * Math.log(nu / 2) - gammaln(nu / 2);
   // One degree of freedom leaves a density at zero, where the logarithm alone would say 0 · −∞.
   const power = (s: number): number => (nu === 1 ? 0 : (nu - 1) * Math.log(s));
@@ -24,13 +29,12 @@ export function noncentralTCdf(t: number, degreesOfFreedom: number, noncentralit
   const halfWidth = 10 / Math.sqrt(2 * nu);
   const from = Math.max(0, 1 - halfWidth);
   const step = (1 + halfWidth - from) / STEPS;
-  let sum = 0;
-  for (let index = 0; index <= STEPS; index += 1) {
+  const nodes = Array.from({ length: STEPS + 1 }, (_, index) => {
     const s = from + index * step;
     const weight = index === 0 || index === STEPS ? 1 : index % 2 === 1 ? 4 : 2;
-    sum += weight * density(s) * normalCdf(t * s - noncentrality, 0, 1);
-  }
-  return (sum * step) / 3;
+    return { s, share: (weight * density(s) * step) / 3 };
+  }).filter(({ share }) => share > NO_SHARE);
+  return (t) => nodes.reduce((sum, { s, share }) => sum + share * normalCdf(t * s - noncentrality, 0, 1), 0);
 }
 
 const known = new Map<string, number>();
@@ -57,7 +61,8 @@ export function toleranceFactor(n: number, content = 0.95, confidence = 0.95, de
   const before = known.get(key);
   if (before !== undefined) return before;
   const delta = normalQuantile(content, 0, 1) * Math.sqrt(n);
-  const root = bisect((t) => noncentralTCdf(t, degrees, delta) - confidence, -50, 400, 1e-7);
+  const cdf = noncentralT(degrees, delta);
+  const root = bracketedRoot((t) => cdf(t) - confidence, -50, 400, 1e-7);
   if (!root.ok) throw new RangeError('toleranceFactor: no factor in reach');
   const factor = root.value.root / Math.sqrt(n);
   known.set(key, factor);

@@ -1,5 +1,4 @@
-import { createHash } from 'node:crypto';
-import { existsSync, readFileSync, readdirSync, statSync, writeFileSync } from 'node:fs';
+import { existsSync, readFileSync } from 'node:fs';
 import { ROOT, runShown, runSync } from './run.mjs';
 import { say, stopWith } from './say.mjs';
 
@@ -53,39 +52,4 @@ export async function ensureDebianPackage(packageName, isThere, whatFor) {
   if (result.status !== 0 || !isThere()) {
     stopWith(`${packageName} could not be installed:\n${result.output.split('\n').slice(-8).join('\n')}`);
   }
-}
-
-const SOURCE_FOLDERS = ['app', 'components', 'core', 'compute', 'db', 'instruments', 'usecases', 'workers'];
-const SOURCE_FILES = ['package-lock.json', 'next.config.ts', 'postcss.config.mjs', 'tsconfig.json', 'proxy.ts'];
-
-function filesUnder(folder) {
-  return readdirSync(folder, { recursive: true })
-    .map((name) => `${folder}/${name}`)
-    .filter((path) => statSync(path).isFile());
-}
-
-/** Hash over everything that the built application is made from. */
-export function sourceHash() {
-  const hash = createHash('sha256');
-  const paths = [
-    ...SOURCE_FILES.map((name) => `${ROOT}/${name}`).filter((path) => existsSync(path)),
-    ...SOURCE_FOLDERS.flatMap((name) => filesUnder(`${ROOT}/${name}`)),
-  ].sort();
-  for (const path of paths) hash.update(path.slice(ROOT.length)).update('\0').update(readFileSync(path)).update('\0');
-  return hash.digest('hex');
-}
-
-const BUILD_MARK = `${ROOT}/.next/tidy-marlin-source`;
-
-/** Builds the application when its sources have changed since the last build. */
-export async function ensureBuild() {
-  const hash = sourceHash();
-  if (existsSync(BUILD_MARK) && existsSync(`${ROOT}/.next/BUILD_ID`) && readFileSync(BUILD_MARK, 'utf8') === hash) {
-    return;
-  }
-  const result = runSync(`${ROOT}/node_modules/.bin/next`, ['build'], {
-    env: { ...process.env, NEXT_TELEMETRY_DISABLED: '1' },
-  });
-  if (result.status !== 0) stopWith(`The application could not be built:\n${result.output}`);
-  writeFileSync(BUILD_MARK, hash);
 }

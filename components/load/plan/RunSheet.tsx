@@ -1,6 +1,6 @@
 'use client';
 
-import Link from 'next/link';
+import { Link } from '@/components/ui/Link';
 import { lapsOf } from '@/core/counter/counter';
 import { JOIN_KINDS } from '@/core/joins/joinKinds';
 import type { LoadPlan } from '@/core/load/planLoad';

@@ -1,7 +1,7 @@
 'use client';
 
 import dynamic from 'next/dynamic';
-import Link from 'next/link';
+import { Link } from '@/components/ui/Link';
 import { useState } from 'react';
 import type { LoadRecord } from '@/core/record/record';
 import { useRig } from '@/components/rig/RigProvider';

@@ -1,5 +1,5 @@
 import normalCdf from '@stdlib/stats-base-dists-normal-cdf';
-import { bisect } from '../../numerics/bisect';
+import { bracketedRoot } from '../../numerics/bracketedRoot';
 import { failure, requirePositive, success, type Outcome } from '../../result';
 import {
   DAY_SD,
@@ -235,7 +235,7 @@ function range({ values, weights, half }: Marginal, sd: number): Range90 {
   };
   const [from, to] = [(values[0] ?? 0) - 6 * spread, (values.at(-1) ?? 0) + 6 * spread];
   const quantile = (share: number): number => {
-    const root = bisect((at) => below(at) - share, from, to, 1e-5);
+    const root = bracketedRoot((at) => below(at) - share, from, to, 1e-5);
     return Math.exp(root.ok ? root.value.root : NaN);
   };
   return { low: quantile(0.05), mid: quantile(0.5), high: quantile(0.95) };

@@ -11,17 +11,21 @@ import { productOf } from '../line/planForRig';
 import type { CounterRecord, LoadRecord, RigRecord } from '../../record/record';
 import { isLengthKnown, productIdNow } from '../line/woundSegments';
 
-/** Everything known of the rig's counter, or of its spool turns, on the line as it is now or as planned. */
-export function counterEstimate(record: RigRecord, current: CurrentLine): CounterEstimate {
+/**
+ * Everything known of the rig's counter, or of its spool turns, on the line as it is now or as planned.
+ *
+ * @param from the unknowns of an estimate of this very record, to begin at
+ */
+export function counterEstimate(record: RigRecord, current: CurrentLine, from?: readonly number[]): CounterEstimate {
   const counter = rulerOf(record);
   const { load, knowledge } = record;
   if (current.state === 'planned' || load?.status !== 'wound') {
-    return plannedEstimate(record, current, [plannedLevel(record, current)]);
+    return plannedEstimate(record, current, [plannedLevel(record, current)], from);
   }
   const observations = loadObservations(record, load, current);
   const before = knowledge.beforeLoad;
   const constantM = before?.lengthPerTurnM ?? record.reel.counter?.lengthPerTurnM ?? counter.lengthPerTurnM;
-  return estimateCounter({ ...woundBelief(record, load, current), counter, constantM }, observations);
+  return estimateCounter({ ...woundBelief(record, load, current), counter, constantM }, observations, from);
 }
 
 /** What a stack that is not on would make of the counter, by what is known of reel and lines and by its level, where one is meant. */
@@ -29,8 +33,9 @@ export function plannedEstimate(
   record: RigRecord,
   planned: CurrentLine,
   levels: readonly LevelObservation[],
+  from?: readonly number[],
 ): CounterEstimate {
-  return estimateCounter(plannedBelief(record, planned, rulerOf(record)), levels);
+  return estimateCounter(plannedBelief(record, planned, rulerOf(record)), levels, from);
 }
 
 /** A planned line ends where it is meant to: its level stands for an observation, the free length gives way. */

@@ -1,15 +1,22 @@
+import { anyRig } from '../../../tests/anyRig';
 import { plannedRig, pulls, trial, woundRig } from '../../../tests/rigFixture';
 import { spoolStateAt } from '../../spool/loadedLine';
 import { adviceForRig } from '../count/adviceForRig';
 import { countMarks } from '../count/countMarks';
 import { dragBases } from '../drag/dragBases';
 import { compareFleet } from '../count/fleet';
-import { countsAtLength, lengthsAtReadings, readCursor, rigView } from './rigView';
+import { countsAtLength, lengthsAtReadings, readCursor, rigView, rulerStart } from './rigView';
 import { productStrength } from '../strength/strengthOfRig';
 
 function viewOf(rig: ReturnType<typeof woundRig>) {
   const view = rigView(rig);
   if (!view) throw new Error('the fixture has no view');
+  return view;
+}
+
+function viewFrom(rig: ReturnType<typeof woundRig>, from: readonly number[]) {
+  const view = rigView(rig, from);
+  if (!view) throw new Error('there is no view');
   return view;
 }
 
@@ -51,6 +58,25 @@ describe('the cursor', () => {
     expect(perTurn).toBeLessThan(1.01);
     expect(readCursor(bare, 40).reading.value).toBeCloseTo(countsAtLength(bare, 40), 6);
     expect(lengthsAtReadings(bare, [100])).toHaveLength(1);
+  });
+
+  it('says the same wherever its estimate begins: at its own end, at another rig’s, at nonsense', () => {
+    const other = rulerStart(woundRig()) ?? [];
+    for (let seed = 1; seed <= 12; seed += 1) {
+      const rig = anyRig(seed);
+      const plain = rigView(rig);
+      const end = rulerStart(rig);
+      if (!plain || !end) continue;
+      for (const from of [end, other, end.map(() => 40), end.map(() => NaN), []]) {
+        const { unknowns, constantM } = viewFrom(rig, from).ruler;
+        expect(Math.abs(constantM.value / plain.ruler.constantM.value - 1)).toBeLessThan(1e-5);
+        unknowns.forEach(({ value, sd }, at) => {
+          const before = plain.ruler.unknowns[at];
+          expect(Math.abs(value - (before?.value ?? NaN))).toBeLessThan(1e-3);
+          expect(sd / (before?.sd ?? NaN)).toBeCloseTo(1, 3);
+        });
+      }
+    }
   });
 
   it('is null for a rig without line', () => {

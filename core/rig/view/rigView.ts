@@ -29,11 +29,15 @@ export interface RigView {
   readonly setForceN: number | null;
 }
 
-/** Derives the view of a rig, or null when it has no line that could be drawn. */
-export function rigView(record: RigRecord): RigView | null {
+/**
+ * Derives the view of a rig, or null when it has no line that could be drawn.
+ *
+ * @param rulerFrom what `rulerStart` says of this very record, where somebody has worked that out already
+ */
+export function rigView(record: RigRecord, rulerFrom?: readonly number[]): RigView | null {
   const current = lineToShow(record);
   if (!current) return null;
-  const ruler = counterEstimate(record, current);
+  const ruler = counterEstimate(record, current, rulerFrom);
   const strength = strengthOfRig(record, current.line);
   const reach = reachOf(record, current.line);
   return {
@@ -46,6 +50,12 @@ export function rigView(record: RigRecord): RigView | null {
     inReach: strength && withinReach(strength, reach.outM),
     setForceN: acceptedForceN(record),
   };
+}
+
+/** Where the estimate of what counts the line ends: whoever begins there, on another device say, is there at once. */
+export function rulerStart(record: RigRecord): readonly number[] | undefined {
+  const current = lineToShow(record);
+  return current?.line && counterEstimate(record, current).unknowns.map(({ value }) => value);
 }
 
 /** While winding the line is what is on and what, from here, still goes on; else the current line. */
@@ -83,8 +93,19 @@ export interface CursorReadout {
  * @param lengthOutM length from the hook (m), clamped to the line that there is
  */
 export function readCursor(view: RigView, lengthOutM: number): CursorReadout {
+  const outM = Math.min(Math.max(lengthOutM, 0), view.current.line.totalLengthM);
+  const before = lastRead.get(view);
+  if (before?.lengthOutM === outM) return before;
+  const now = readAt(view, outM);
+  lastRead.set(view, now);
+  return now;
+}
+
+/** The last place that was read of each rig: ribbon, section and readout ask for the same one. */
+const lastRead = new WeakMap<RigView, CursorReadout>();
+
+function readAt(view: RigView, outM: number): CursorReadout {
   const { line } = view.current;
-  const outM = Math.min(Math.max(lengthOutM, 0), line.totalLengthM);
   const paidOutM = Math.min(Math.max(outM - line.handLinedLengthM, 0), line.woundLengthM);
   const { diameterM } = spoolStateAt(line, paidOutM);
   const dragFactor = line.fullDiameterM / diameterM;

@@ -1,7 +1,7 @@
 import { spawn } from 'node:child_process';
 import { startCluster, throwAwayFolder } from '../../lib/cluster.mjs';
 import { databaseEnv, prepareDatabase } from '../../lib/database.mjs';
-import { ensureBuild } from '../../lib/packages.mjs';
+import { ensureBuild } from '../../lib/build.mjs';
 import { freePort } from '../../lib/postgres.mjs';
 import { ensureDatabase } from '../../lib/roles.mjs';
 import { packageProgram, ROOT, serverEnv } from '../../lib/run.mjs';
