@@ -18,7 +18,7 @@ const CLOCK_AND_CHANCE = [
 ];
 
 const config = [
-  { ignores: ['.next/', 'data/', 'node_modules/', 'next-env.d.ts', 'test-results/', 'playwright-report/'] },
+  { ignores: ['**/.next/', 'data/', 'node_modules/', 'next-env.d.ts', 'test-results/', 'playwright-report/'] },
   ...nextVitals,
   ...nextTypescript,
   ...tseslint.configs.strict,

@@ -4,6 +4,7 @@ import { chromium } from '@playwright/test';
 import { row } from './report.ts';
 import { get } from './server/client.mjs';
 import { withBuiltServer } from './server/builtServer.mjs';
+import { withEmptyPage } from './server/emptyPage.mjs';
 import { ROOT } from '../lib/run.mjs';
 
 const STATIONS = ['', '/load', '/joins', '/count', '/strength', '/drag', '/depth', '/card'];
@@ -67,7 +68,10 @@ async function benchFirstLoad(base, paths) {
   }
 }
 
-/** A well-known page audit with its own idea of a phone on a slow line; medians of three. */
+/** Runs of each page; the middle one is told. */
+const RUNS = 3;
+
+/** A well-known page audit with its own idea of a phone on a slow line, medians; the empty page first. */
 async function benchAudit(base, paths) {
   const { default: lighthouse } = await import('lighthouse');
   const browser = await chromium.launch({
@@ -80,31 +84,64 @@ async function benchAudit(base, paths) {
       '--remote-debugging-port=9333',
     ],
   });
-  try {
-    for (const path of paths) {
-      const runs = [];
-      for (let run = 0; run < 3; run += 1) {
-        const { lhr } = await lighthouse(`${base}${path}`, {
-          port: 9333,
-          output: 'json',
-          logLevel: 'error',
-          onlyCategories: ['performance', 'best-practices'],
-        });
-        runs.push(lhr);
-      }
-      const middle = (of) => runs.map(of).toSorted((a, b) => a - b)[1];
-      const blocking = middle((lhr) => lhr.audits['total-blocking-time'].numericValue);
-      const shift = middle((lhr) => lhr.audits['cumulative-layout-shift'].numericValue);
-      const issues = runs[0].audits['inspector-issues']?.details?.items ?? [];
-      const errors = runs[0].audits['errors-in-console']?.details?.items ?? [];
-      row(
-        `${short(path)}, audit as on a phone`,
-        `performance ${middle((lhr) => lhr.categories.performance.score).toFixed(2)} (at least ${path === '/' ? 0.9 : 0.85}), ` +
-          `blocked ${blocking.toFixed(0)} ms (under 300), shift ${shift.toFixed(3)}, issues ${issues.length + errors.length} (none)`,
-      );
-      for (const each of [...issues, ...errors]) console.log(`    ${JSON.stringify(each).slice(0, 300)}`);
+  const audit = async (url, cpuSlowdownMultiplier) => {
+    const runs = [];
+    for (let run = 0; run < RUNS; run += 1) {
+      const { lhr } = await lighthouse(url, {
+        port: 9333,
+        output: 'json',
+        logLevel: 'error',
+        onlyCategories: ['performance', 'best-practices'],
+        throttling: { cpuSlowdownMultiplier },
+      });
+      runs.push(lhr);
     }
+    return runs;
+  };
+  try {
+    await withEmptyPage(async (empty) => {
+      const usual = await audit(empty, USUAL_SLOWDOWN);
+      const index = middle(usual, (lhr) => lhr.environment.benchmarkIndex);
+      const slowdown = slowdownFor(index);
+      row(
+        'speed of this machine, as the audit has it',
+        `${index.toFixed(0)}: a phone is ${slowdown.toFixed(1)} times slower`,
+      );
+      tell(`an empty page, ${USUAL_SLOWDOWN} times slower`, usual, null);
+      tell('an empty page', await audit(empty, slowdown), null);
+      for (const path of paths) {
+        tell(`${short(path)}, audit as on a phone`, await audit(`${base}${path}`, slowdown), path === '/' ? 0.9 : 0.85);
+      }
+    });
   } finally {
     await browser.close();
   }
+}
+
+const middle = (runs, of) => runs.map(of).toSorted((a, b) => a - b)[Math.floor(runs.length / 2)];
+
+/** What the audit slows the processor down by, meant for a fast desk computer. */
+const USUAL_SLOWDOWN = 4;
+
+/**
+ * How many times slower than this machine the audit's phone is, by the index that the audit gives the machine: its authors' own table
+ * (the CPU slowdown calculator beside its throttling guide; from memory), since four times slower than a slow machine is no phone at all.
+ */
+function slowdownFor(index) {
+  if (index >= 1300) return 3 + (index - 1300) / 233;
+  if (index >= 800) return 2 + (index - 800) / 500;
+  return Math.max(1, 1 + (index - 150) / 650);
+}
+
+function tell(name, runs, least) {
+  const blocking = middle(runs, (lhr) => lhr.audits['total-blocking-time'].numericValue);
+  const shift = middle(runs, (lhr) => lhr.audits['cumulative-layout-shift'].numericValue);
+  const issues = runs[0].audits['inspector-issues']?.details?.items ?? [];
+  const errors = runs[0].audits['errors-in-console']?.details?.items ?? [];
+  row(
+    name,
+    `performance ${middle(runs, (lhr) => lhr.categories.performance.score).toFixed(2)}${least === null ? '' : ` (at least ${least})`}, ` +
+      `blocked ${blocking.toFixed(0)} ms${least === null ? '' : ' (under 300)'}, shift ${shift.toFixed(3)}, issues ${issues.length + errors.length}`,
+  );
+  for (const each of [...issues, ...errors]) console.log(`    ${JSON.stringify(each).slice(0, 300)}`);
 }
