@@ -8,7 +8,7 @@ export const OPEN_FOLDS = {
         ...['test', 'make-true', 'rests-on', 'zero', 'line-marks', 'table', 'pull', 'lines', 'reach', 'places'],
         ...['target', 'as-set', 'lever', 'change-target', 'left-alone', 'pulls-of-it', 'ready-leaders', 'segments'],
         ...['top-shot-care', 'line-gone', 'changes', 'tie', 'lengths', 'log', 'depth-lens', 'run-sheet', 'stack'],
-        ...['ashore', 'new-locker', 'reel-form', 'line-form', 'supply-form'],
+        ...['ashore', 'new-locker', 'reel-form', 'line-form', 'supply-form', 'fill'],
       ].map((id) => [id, true]),
     ),
   }),

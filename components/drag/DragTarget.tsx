@@ -110,8 +110,8 @@ export function DragTarget({ view, load }: { view: RigView; load: LoadRecord }) 
               {guide.source === 'measured'
                 ? 'measured with this rod at this bend'
                 : record.guides
-                  ? `an estimate for these guides and this line with the rod bent to ${bend}°, not measured`
-                  : `a default for a rod bent to ${bend}°, not measured`}
+                  ? 'an estimate for these guides, this line and this bend, not measured'
+                  : 'a default for this bend, not measured'}
               ).
               {guide.contradictedBy !== null && (
                 <b className="text-warn"> {say(because('guide-below-one', { ratio: guide.contradictedBy }))}</b>
@@ -127,8 +127,9 @@ export function DragTarget({ view, load }: { view: RigView; load: LoadRecord }) 
             )}
             {outcome.value.warnings.includes('high-fraction') && (
               <p className="mt-1 font-semibold text-warn">
-                Past a third of the strength with {format.length(view.reach.outM)} out, a surge has little room: fish
-                jerk several times the steady pull. Back off as line leaves, or take a smaller share.
+                Past a third of the strength{' '}
+                {growth.inReach > WORTH_SAYING ? 'by then' : `with ${format.length(view.reach.outM)} out`}, a surge has
+                little room: fish jerk several times the steady pull. Back off as line leaves, or take a smaller share.
               </p>
             )}
           </>
@@ -164,7 +165,7 @@ export function DragTarget({ view, load }: { view: RigView; load: LoadRecord }) 
       <CollapsibleCard
         id="change-target"
         title="Change the target"
-        line={`${readable ? format.percent(fraction) : percentText} of the ${BASIS_NAMES[chosen]}, rod bent ${bend}°, ${format.length(view.reach.outM)} may be out`}
+        line={`share of the ${BASIS_NAMES[chosen]}, rod bent ${bend}°, ${format.length(view.reach.outM)} may be out`}
       >
         <div className="flex flex-col gap-4">
           <ReachField view={view} fraction={readable ? fraction : USUAL_FRACTION} />

@@ -6,7 +6,7 @@ import { useReadCursor } from './cursor';
 import { HOW_LONG, type LineEditor } from './lineEditor';
 import { STIRRED_PX, type PlacedSegment } from './onRibbon';
 
-/** Lines of the shelf that lie at hand; the others are in the list beside them. */
+/** Lines of the shelf that lie at hand, where there is room for them; all of them are in the list beside. */
 const AT_HAND = 3;
 
 /** What can be done with the segment that is chosen on the ribbon; else what is on the shelf. */
@@ -100,15 +100,15 @@ export function EditorBar({
               onPut={(event) => onPut(line.id, event)}
             />
           ))}
-          {editor.shelf.length > AT_HAND && (
+          {editor.shelf.length > 0 && (
             <select
               aria-label="Put another line on, outermost"
               value=""
               onChange={({ target }) => target.value !== '' && onPut(target.value, null)}
               className="min-h-11 max-w-44 rounded-sm border-2 border-edge-strong bg-card px-2 font-semibold"
             >
-              <option value="">more lines</option>
-              {editor.shelf.slice(AT_HAND).map(({ id, name }) => (
+              <option value="">any line</option>
+              {editor.shelf.map(({ id, name }) => (
                 <option key={id} value={id}>
                   {name}
                 </option>
@@ -169,7 +169,7 @@ function Chip({
     <button
       type="button"
       title={`Drag ${name} to a join, or press: it goes on outermost`}
-      className="min-h-11 max-w-56 touch-none cursor-grab truncate rounded-sm border-2 border-dashed border-edge-strong bg-card px-3 font-semibold"
+      className="min-h-11 max-w-56 touch-none cursor-grab truncate max-sm:hidden rounded-sm border-2 border-dashed border-edge-strong bg-card px-3 font-semibold"
       onPointerDown={(event) => {
         event.currentTarget.setPointerCapture(event.pointerId);
         from.current = { x: event.clientX, y: event.clientY };

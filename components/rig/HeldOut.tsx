@@ -15,7 +15,7 @@ export function HeldOut() {
   const { isCurrent } = record.knowledge;
   if (pieces.length === 0 && isCurrent) return null;
   return (
-    <section aria-label="What does not fit" className="no-print my-3 border-2 border-stop bg-card px-4 py-2 text-sm">
+    <section aria-label="What does not fit" className="no-print my-1 border-2 border-stop bg-card px-4 py-2 text-sm">
       {!isCurrent && (
         <p>
           What the newest loads teach could not be worked out yet: the figures below rest on what was known before.
@@ -46,14 +46,14 @@ function Piece({ piece }: { piece: HeldOutPiece }) {
       <span>
         <b>Left out: {piece.name}</b>
         {levelBelowRimM !== null && `, noted as ${format.small(levelBelowRimM)} below the rim`}. It disagrees with
-        everything else that is known, so no figure rests on it. Was it read or typed wrongly?
+        everything else, so no figure rests on it. Read or typed wrongly?
       </span>
       {source ? (
         <Button disabled={state.kind === 'sending'} onClick={takeBack}>
           Take it back
         </Button>
       ) : (
-        <span>Correct it at the reel, under Reels and lines.</span>
+        <span>Correct it under Reels and lines.</span>
       )}
     </li>
   );

@@ -106,7 +106,7 @@ function TheLine({ view, hasReach, isScrolled }: { view: RigView; hasReach: bool
             times thicker than long
             {scale.breakAtM !== null && '; backing squeezed beyond the two strokes'}.
           </span>
-          <span>Ringed letters are joins; a dashed ring has not been pull-tested.</span>
+          <span>Ringed letters are joins; dashed: not pull-tested.</span>
         </p>
         <CursorReadout view={view} hasHint={editor === null} />
       </section>

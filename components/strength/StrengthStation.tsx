@@ -65,9 +65,7 @@ export function StrengthStation() {
                 >
                   Pull {productStrength(record, untested).product.name} next
                 </Button>
-                <span className="text-sm">
-                  {tested} of {ids.length} lines were pulled {PULLS_FOR_A_MEAN} times.
-                </span>
+                <span className="text-sm">{PULLS_FOR_A_MEAN} pulls of each line make a mean.</span>
               </div>
             )}
           </div>
@@ -77,11 +75,7 @@ export function StrengthStation() {
       </Card>
       {view.strength && <StrengthLens view={view} strength={view.strength} />}
       <div className="grid items-start gap-4 lg:grid-cols-2">
-        <CollapsibleCard
-          id="pull"
-          title="Pull test"
-          line={`${productStrength(record, productId).product.name} in the grips`}
-        >
+        <CollapsibleCard id="pull" title="Pull test" line="a line in the grips, or a join, to the break">
           <div className="flex flex-col gap-4">
             <ChoiceField label="Line in the grips" value={productId} options={options} onChange={setChosenId} />
             <PullTest key={productId} productId={productId} />
@@ -103,7 +97,7 @@ export function StrengthStation() {
           <ReachField view={view} fraction={record.dragAim?.fraction ?? USUAL_FRACTION} />
         </CollapsibleCard>
         {view.strength && (
-          <div className="min-w-0 lg:col-span-2">
+          <div className="min-w-0 has-data-[state=open]:lg:col-span-2">
             <CollapsibleCard
               id="places"
               title="Every place, and where a snag breaks it"

@@ -25,7 +25,7 @@ export function Button({ weight = 'plain', className = '', type = 'button', disa
     <button
       type={type}
       disabled={disabled || !ready}
-      className={`inline-flex min-h-11 items-center justify-center gap-2 rounded-sm border-2 px-4 py-1.5 font-semibold ${disabled ? 'cursor-not-allowed opacity-55' : ''} ${LOOKS[weight]} ${className}`}
+      className={`inline-flex min-h-11 items-center justify-center gap-2 rounded-sm border-2 px-4 py-1.5 font-semibold max-sm:px-3 ${disabled ? 'cursor-not-allowed opacity-55' : ''} ${LOOKS[weight]} ${className}`}
       {...rest}
     />
   );

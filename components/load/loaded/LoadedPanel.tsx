@@ -12,7 +12,6 @@ import { topShotCare } from '@/core/rig/load/topShotCare';
 import { stationPath } from '@/components/shell/paths';
 import { LinkButton } from '@/components/ui/LinkButton';
 import { useUnits } from '@/components/units/UnitsProvider';
-import { ReelFacts } from '../reel/ReelFacts';
 import { ReelKnowledge } from '../reel/ReelKnowledge';
 import { LAID_BY_WORDS } from '../wind/tensionWords';
 import { stillOver } from '@/core/rig/load/stillOver';
@@ -126,7 +125,6 @@ export function LoadedPanel({ load, onPlan }: { load: LoadRecord; onPlan: () => 
       <div className="flex flex-col gap-4">
         <Card title="The spool">
           <SpoolAtCursor view={view} />
-          <ReelFacts />
         </Card>
         <ReelKnowledge />
       </div>

@@ -19,7 +19,18 @@ export function AdviceList({ advice }: { advice: readonly LoadAdvice[] }) {
         >
           <b>{each.segment ? `${each.segment}: ` : ''}</b>
           {figuresOf(each, format)} {say(each.reason)}
-          {each.ways.length > 0 && <span className="block text-ink-soft">Ways: {each.ways.map(say).join('; ')}.</span>}
+          {each.ways.length > 0 && (
+            <details>
+              <summary className="flex min-h-11 cursor-pointer items-center font-semibold text-chalk">
+                Ways out ({each.ways.length})
+              </summary>
+              <ul className="list-disc pb-1 pl-5">
+                {each.ways.map((way) => (
+                  <li key={say(way)}>{say(way)}.</li>
+                ))}
+              </ul>
+            </details>
+          )}
         </li>
       ))}
     </ul>

@@ -12,10 +12,7 @@ const Inside = dynamic(() => import('./CompareCardInside').then(({ CompareCardIn
 /** Plans that the boat keeps, to be taken up or looked at side by side. */
 export function CompareCard(props: ComponentProps<typeof Inside>) {
   const kept = props.record.keptPlans.length;
-  const line =
-    kept > 0
-      ? `${kept} kept on this boat: take one up, or look at several side by side`
-      : 'keep this plan under a name, for other rigs, other devices, or to compare it';
+  const line = kept > 0 ? `${kept} on this boat: take up or compare` : 'keep this one, or compare several';
   return (
     <CollapsibleCard id="kept-plans" title="Kept plans" line={line}>
       <Inside {...props} />

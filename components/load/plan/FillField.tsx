@@ -14,6 +14,17 @@ const KINDS: readonly { value: FillTarget['kind']; text: string }[] = [
   { value: 'counter-true', text: 'so that the counter is true' },
 ];
 
+/** Where the fill is to end, in a line. */
+export function fillWords(fill: FillDraft): string {
+  const isDefault = fill.kind === 'below-rim' && fill.level === null && !fill.stored;
+  const over = plannedFillOf(fill, 1);
+  return [
+    KINDS.find(({ value }) => value === fill.kind)?.text ?? '',
+    ...(isDefault ? ['a default'] : []),
+    ...(over.ok && (over.value?.soonGoneM ?? 0) > 0 ? ['filled over for line that will soon be gone'] : []),
+  ].join('; ');
+}
+
 /** Where the fill is to end, in whichever way a person thinks of it. */
 export function FillField({
   fill,

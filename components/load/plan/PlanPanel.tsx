@@ -15,14 +15,13 @@ import { CollapsibleCard } from '@/components/ui/CollapsibleCard';
 import { Sketch } from '@/components/ui/Sketch';
 import { useSay } from '@/components/units/useSay';
 import { FillConflict } from './FillConflict';
-import { FillField } from './FillField';
+import { FillField, fillWords } from './FillField';
 import { AdviceList } from './AdviceList';
 import { CompareCard } from './CompareCard';
 import { KitCard } from './KitCard';
 import { planOfDraft } from './planOfDraft';
 import { RecipeCard } from './RecipeCard';
 import { ReelKnowledge } from '../reel/ReelKnowledge';
-import { ReelFacts } from '../reel/ReelFacts';
 import { PlanAnswer } from './PlanAnswer';
 import { draftOf, isStackDraft, stackOf, type StackDraft } from './stackDraft';
 import { useStackEditor } from './useStackEditor';
@@ -112,13 +111,15 @@ export function PlanPanel() {
             >
               Take it to the bench
             </Button>
-            <Button disabled={busy || !kept || !planned} onClick={() => void save()}>
-              Store the plan
-            </Button>
             {kept && (
-              <Button weight="quiet" disabled={busy} onClick={() => keep(null)}>
-                Back to what is stored
-              </Button>
+              <>
+                <Button disabled={busy || !planned} onClick={() => void save()}>
+                  Store the plan
+                </Button>
+                <Button weight="quiet" disabled={busy} onClick={() => keep(null)}>
+                  Back to what is stored
+                </Button>
+              </>
             )}
           </div>
           {planned && plan?.ok && (
@@ -155,24 +156,21 @@ export function PlanPanel() {
             <StackEditor draft={draft} products={record.products} onChange={keep} fieldError={fieldError} />
           )}
         </CollapsibleCard>
-        {planned && plan?.ok && <KitCard record={planned} plan={plan.value} />}
       </div>
       <div className="flex flex-col gap-4">
-        <Card title="The spool">
-          {view && <SpoolAtCursor view={view} />}
-          <div className="mt-3">
-            <FillField
-              fill={draft.fill}
-              fullDiameterM={rimM}
-              hasCounter={record.reel.counter?.drive === 'spool'}
-              onChange={(next) => keep({ ...draft, fill: next })}
-            />
-          </div>
-          <ReelFacts />
-        </Card>
+        <Card title="The spool">{view && <SpoolAtCursor view={view} />}</Card>
+        <CollapsibleCard id="fill" title="Where it is to end" line={fillWords(draft.fill)}>
+          <FillField
+            fill={draft.fill}
+            fullDiameterM={rimM}
+            hasCounter={record.reel.counter?.drive === 'spool'}
+            onChange={(next) => keep({ ...draft, fill: next })}
+          />
+        </CollapsibleCard>
+        {planned && plan?.ok && <KitCard record={planned} plan={plan.value} />}
         <ReelKnowledge />
       </div>
-      <div className="flex min-w-0 flex-col gap-4 lg:col-span-2">
+      <div className="grid min-w-0 items-start gap-4 *:has-data-[state=open]:lg:col-span-2 *:data-[state=open]:lg:col-span-2 lg:col-span-2 lg:grid-cols-2">
         <CompareCard record={record} draft={draft} onTake={keep} />
         {record.products.length > 0 && <RecipeCard record={record} draft={draft} onTake={keep} />}
       </div>

@@ -14,11 +14,7 @@ type Props = ComponentProps<typeof Inside>;
 /** A stack in counts of somebody else's counter, turned into true lengths. */
 export function RecipeCard(props: Props) {
   return (
-    <CollapsibleCard
-      id="recipe"
-      title="Convert a recipe from another reel"
-      line="another reel's counts, as true lengths and as readings of yours"
-    >
+    <CollapsibleCard id="recipe" title="Convert a recipe" line="counts of another reel, as true lengths">
       <Inside {...props} />
     </CollapsibleCard>
   );

@@ -23,7 +23,7 @@ export function ReelFacts() {
   const known = knownCounter(record);
   const counter = known?.lengthPerTurnM;
   return (
-    <dl className="mt-4 grid grid-cols-[auto_1fr] gap-x-4 gap-y-1 text-sm">
+    <dl className="mb-4 grid grid-cols-[auto_1fr] gap-x-4 gap-y-1 text-sm">
       <dt className="text-ink-soft">arbor, width, full</dt>
       <dd className="figures">
         {format.small(reel.arborDiameterM.value)}, {format.small(reel.widthM.value)},{' '}
