@@ -96,7 +96,7 @@ function Towed({ view }: { view: RigView }) {
         </CollapsibleCard>
         {answer && !rig.isDiveOpen && (
           <>
-            <div className="min-w-0 lg:col-span-2">
+            <div className="min-w-0 has-data-[state=open]:lg:col-span-2">
               <CollapsibleCard id="depth-lens" title="Depth, all along the line" line={lensLine(answer, format)}>
                 <DepthLens view={view} depth={depth} answer={answer} />
               </CollapsibleCard>
@@ -117,7 +117,7 @@ function Towed({ view }: { view: RigView }) {
                 <TopShotLength view={view} rig={rig} answer={answer} />
               </CollapsibleCard>
             )}
-            <div className="min-w-0 lg:col-span-2">
+            <div className="min-w-0 has-data-[state=open]:lg:col-span-2">
               <CollapsibleCard
                 id="depth-table"
                 title="Every colour and join"

@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { openRig } from './paths';
+import { openLocker, openRig } from './paths';
 
 // As for somebody who comes for the first time, with folds as they open.
 test.use({ storageState: { cookies: [], origins: [] } });
@@ -153,4 +153,46 @@ test('line is lost, a line is pulled, a join tied and a planer looked at, with k
   const before = await rows.count();
   await keys.press(/^Note this look$/);
   await expect(async () => expect(await rows.count()).toBeGreaterThan(before)).toPass();
+});
+
+test('a rig is made, its line planned and wound with a slip, with keys alone', async ({ page }) => {
+  test.setTimeout(120_000);
+  await openLocker(page, 'Second Thought');
+  const keys = new Keys(page);
+  await keys.press(/^Reels, lines, a new rig/);
+  await keys.press(/^Add a reel/);
+  await keys.fill(/^Name/, 'Kept reel');
+  await keys.fill(/^Arbor diameter/, '31.4');
+  await keys.fill(/^Width between flanges/, '28.6');
+  await keys.fill(/^Full diameter/, '61.8');
+  await keys.press(/^Add this reel$/);
+  await keys.fill(/^Name of the rig/, 'Kept rod');
+  await keys.press(/^Make this rig$/);
+  await page.getByRole('heading', { level: 1, name: 'Kept rod' }).waitFor();
+
+  await keys.press(/^Add a segment on top$/);
+  // The stack stays open under the hand, and the focus where it was.
+  await expect(page.getByRole('button', { name: /^The stack/ })).toHaveAttribute('aria-expanded', 'true');
+  await keys.press(/^Add a segment on top$/);
+  await keys.to(/^Take Segment 2 out of the stack$/);
+  await keys.fill(/^Name/, 'Top shot');
+  await keys.fill(/^Length$/, '40');
+  await keys.press(/^Store the plan$/);
+  await expect(page.getByText('The plan is stored.').first()).toBeVisible();
+
+  await keys.press(/^Take it to the bench$/);
+  await keys.press(/^Bench mode$/);
+  const bench = page.getByRole('dialog');
+  await expect(bench.getByRole('heading', { name: 'Backing' })).toBeVisible();
+  await page.keyboard.type('612');
+  await page.keyboard.press('Space');
+  await expect(bench.getByRole('heading', { name: 'Top shot' })).toBeVisible();
+  // The slip: one digit was wrong.
+  await page.keyboard.press('u');
+  await expect(bench.getByRole('heading', { name: 'Backing' })).toBeVisible();
+  await page.keyboard.type('621');
+  await page.keyboard.press('Space');
+  await expect(bench.getByRole('heading', { name: 'Top shot' })).toBeVisible();
+  await page.keyboard.press('Escape');
+  await expect(page.getByText('stopped at 621')).toBeVisible();
 });

@@ -2,7 +2,7 @@
 
 import dynamic from 'next/dynamic';
 import { Link } from '@/components/ui/Link';
-import { useEffect, useMemo } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import { adviceOnPlan } from '@/core/rig/load/plannedLoad';
 import { useDraft } from '@/components/fields/useDraft';
 import { useSend } from '@/components/http/useSend';
@@ -40,6 +40,8 @@ export function PlanPanel() {
   const { state, sendNow, fieldError } = useSend();
   const say = useSay();
   const draft = useMemo(() => kept ?? draftOf(record), [kept, record]);
+  // Open for the first segment, the stack stays open under the hand that adds it.
+  const [beganEmpty] = useState(draft.rows.length === 0);
   const rimM = record.reel.fullDiameterM.value;
   const { planned, target, fill, levelM, plan } = useMemo(() => planOfDraft(record, draft), [record, draft]);
   const editor = useStackEditor(record, draft, plan, keep);
@@ -142,7 +144,7 @@ export function PlanPanel() {
               ? 'nothing planned yet'
               : `${draft.rows.map((row) => row.name).join(', ')}: lengths, lines, joins`
           }
-          isOpen={draft.rows.length === 0}
+          isOpen={beganEmpty}
         >
           {record.products.length === 0 ? (
             <p>
