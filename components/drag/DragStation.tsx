@@ -66,7 +66,9 @@ export function DragStation() {
           )}
         </Card>
       )}
-      {view.strength && drag && <EnvelopeLens view={view} drag={drag} isSet={view.setForceN !== null} />}
+      {view.strength && drag && (
+        <EnvelopeLens view={view} drag={drag} isSet={view.setForceN !== null} isFolded={session !== null} />
+      )}
       <div className="grid items-start gap-4 lg:grid-cols-2">
         {(session ?? accepted) && (
           <CollapsibleCard id="target" title="Target" line="another share, another bend, another session">

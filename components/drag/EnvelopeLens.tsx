@@ -20,8 +20,16 @@ import { useSpeed } from './useSpeed';
 /** Loaded when it is first opened. */
 const LeftAlone = dynamic(() => import('./LeftAlone').then(({ LeftAlone: loaded }) => loaded), { ssr: false });
 
+interface Props {
+  readonly view: RigView;
+  readonly drag: DragOfRig;
+  readonly isSet: boolean;
+  /** While hands are at the scale, the drawing waits in the fold of its words. */
+  readonly isFolded: boolean;
+}
+
 /** What a drag becomes as line leaves: at the tip, at the fish, against what each place holds. */
-export function EnvelopeLens({ view, drag, isSet }: { view: RigView; drag: DragOfRig; isSet: boolean }) {
+export function EnvelopeLens({ view, drag, isSet, isFolded }: Props) {
   const { forceN, breakawayRatio, isJerkRead } = drag;
   const { record } = useRig();
   const { units, format } = useUnits();
@@ -43,21 +51,25 @@ export function EnvelopeLens({ view, drag, isSet }: { view: RigView; drag: DragO
   );
   const last = envelope?.points.at(-1);
   if (!envelope || !last) return null;
+  const chart = (
+    <LensChart
+      view={view}
+      title="Drag left alone, as line leaves"
+      axis={`${units.force}, bands ± 95 %`}
+      curves={curves}
+      describe={`The pull at the tip rises from ${format.force(forceN)} to ${format.force(last.tipForceN)} with ${format.length(reach.outM)} out, and at the fish to ${format.force(last.fishForceN)}.`}
+    />
+  );
   return (
     <div className="flex flex-col gap-4">
-      <LensChart
-        view={view}
-        title="Drag left alone, as line leaves"
-        axis={`${units.force}, bands ± 95 %`}
-        curves={curves}
-        describe={`The pull at the tip rises from ${format.force(forceN)} to ${format.force(last.tipForceN)} with ${format.length(reach.outM)} out, and at the fish to ${format.force(last.fishForceN)}.`}
-      />
+      {!isFolded && chart}
       <AboveBound envelope={envelope} />
       <CollapsibleCard
         id="left-alone"
         title="Left alone, as line leaves"
         line={`${format.force(last.tipForceN)} at the tip with ${format.length(reach.outM)} out; ${heldWords(envelope, format)}`}
       >
+        {isFolded && chart}
         <LeftAlone view={view} drag={drag} isSet={isSet} envelope={envelope} speed={speed} />
       </CollapsibleCard>
     </div>

@@ -15,7 +15,7 @@ export function PlanerCard(props: ComponentProps<typeof Inside>) {
   const last = looks.at(-1);
   const line = last
     ? `${last.planer}: ${looks.filter((look) => look.planer === last.planer).length} looks so far`
-    : 'where the lever stops the creep, from what you see of it in tow: no scale needed';
+    : 'by what you see of it in tow: no scale needed';
   return (
     <CollapsibleCard id="planer" title="A planer" line={line}>
       <Inside {...props} />
