@@ -46,4 +46,29 @@ describe('stations at which a chance is worked out', () => {
     expect(stationsToWorkOut(places, growing.toReversed())).toHaveLength(160);
     expect(riskAlong(places, { stations: [], ...pull }, seededRandom(1), 10)).toEqual([]);
   });
+
+  it('lie as far apart as may be, and no farther: half as much line again, and twenty stations', () => {
+    // Worked by hand: 1, 2, 3, 4, 6 (half as much again), 9, 13, 19, 28, 42, then 62 and not 63, which is 21 on.
+    const even = stations(() => 100).map((station) => ({ ...station, waterN: 0 }));
+    const single = places.slice(0, 2);
+    const chosen = stationsToWorkOut(single, even.slice(0, 100));
+    expect(chosen.map((index) => even[index]?.lengthOutM)).toEqual([1, 2, 3, 4, 6, 9, 13, 19, 28, 42, 62, 82, 100]);
+    // Past a join that lies at 80 the line that came out of it begins anew.
+    const joined = [...single, ...places.slice(4, 6)];
+    const past = stationsToWorkOut(joined, even.slice(0, 100)).map((index) => even[index]?.lengthOutM ?? NaN);
+    expect(past.filter((lengthOutM) => lengthOutM > 60)).toEqual([62, 79, 80, 81, 82, 83, 84, 86, 89, 93, 99, 100]);
+  });
+
+  it('are all of them where any one of the three pulls steps, and where two lengths are the same', () => {
+    const even = stations(() => 100).map((station) => ({ ...station, waterN: 0 }));
+    for (const name of ['tipN', 'waterN', 'surgeN'] as const) {
+      const stepping = even.map((station, index) => ({ ...station, [name]: 50 + (index % 2) }));
+      expect([name, stationsToWorkOut(places, stepping).length]).toEqual([name, even.length]);
+    }
+    // Off by less than a two-thousandth of the whole it is straight enough.
+    const nearly = even.map((station, index) => ({ ...station, tipN: 100 + 0.04 * (index % 2) }));
+    expect(stationsToWorkOut(places, nearly).length).toBeLessThan(60);
+    const twice = even.map((station, index) => ({ ...station, lengthOutM: index === 7 ? 7 : station.lengthOutM }));
+    expect(stationsToWorkOut(places, twice)).toEqual(even.map((_, index) => index));
+  });
 });
