@@ -45,6 +45,16 @@ const config = [
     },
   },
   {
+    files: ['app/**/*.tsx', 'components/**/*.tsx'],
+    ignores: ['components/ui/Link.tsx'],
+    rules: {
+      'no-restricted-imports': [
+        'error',
+        { paths: [{ name: 'next/link', importNames: ['default'], message: 'Links are components/ui/Link.' }] },
+      ],
+    },
+  },
+  {
     files: ['core/**/*.ts'],
     ignores: ['**/*.test.ts'],
     rules: {

@@ -46,7 +46,12 @@ function explainWalk(
 ): Explanation {
   // More counts for the same line want a smaller spool.
   const diameterChangeM = best.line.fullDiameterM * (expected / observed - 1);
-  const root = bracketedRoot((lengthM) => countsAt(best, lengthM, counter.unitM) - observed, 0, best.line.woundLengthM, 1e-3);
+  const root = bracketedRoot(
+    (lengthM) => countsAt(best, lengthM, counter.unitM) - observed,
+    0,
+    best.line.woundLengthM,
+    1e-3,
+  );
   if (!root.ok) {
     return { diameterChangeM, zeroedLateM: null, why: because('walk-needs-other-spool', { diameterChangeM }) };
   }
