@@ -16,7 +16,8 @@ export const STATION_WORDS: WordsFor<typeof STATION_REASONS> = {
   'made-true': 'made true and accepted',
   'left-with-card': 'left as it is, with a card',
   'lines-pulled': ({ tested, lines, times }) => `${tested} of ${lines} lines pulled ${times} times`,
-  'all-lines-pulled': ({ lines, times }) => `all ${lines} lines pulled ${times} times or more`,
+  'all-lines-pulled': ({ lines, times }) =>
+    `${lines === 1 ? 'its line' : `all ${lines} lines`} pulled ${times} times or more`,
   'scale-not-finished': 'scale session not finished',
   'drag-turned-since':
     'the drag was turned in the session that is open: finish it, or turn it back and call the session off',

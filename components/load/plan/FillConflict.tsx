@@ -8,6 +8,9 @@ import type { RigRecord } from '@/core/record/record';
 import type { LoadedLine } from '@/core/spool/loadedLine';
 import { useUnits } from '@/components/units/UnitsProvider';
 
+/** An error that rounds to no per cent. */
+const TRUE_ENOUGH = 0.005;
+
 /** By what the counter is judged. */
 function constantWords(record: RigRecord): string {
   if (record.calibration) return 'the constant that a test of this reel gave';
@@ -50,11 +53,13 @@ export function FillConflict({
       </p>
     );
   }
+  const out = `from ${words} out${record.workingRange ? ', its working range' : ' (a usual working range, taken as a default)'}`;
+  if (Math.abs(error) < TRUE_ENOUGH)
+    return <p className="text-sm">With this fill the counter would be true on average {out}.</p>;
   return (
     <p className="text-sm">
-      With this fill the counter would read {format.percent(Math.abs(error))} {error >= 0 ? 'high' : 'low'} on average
-      from {words} out{record.workingRange ? ', its working range' : ' (a usual working range, taken as a default)'}.
-      Choose “so that the counter is true” to fill for that instead.
+      With this fill the counter would read {format.percent(Math.abs(error))} {error >= 0 ? 'high' : 'low'} on average{' '}
+      {out}. Choose “so that the counter is true” to fill for that instead.
     </p>
   );
 }
