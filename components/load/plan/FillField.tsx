@@ -1,29 +1,10 @@
 'use client';
 
-import type { FillTarget } from '@/core/load/fillTarget';
 import { QuantityField } from '@/components/fields/QuantityField';
 import { ChoiceField, TextField } from '@/components/fields/TextField';
 import { LIMITS } from '@/usecases/limits';
 import { initialFill, plannedFillOf, targetOf, type FillDraft } from './fillDraft';
-
-const KINDS: readonly { value: FillTarget['kind']; text: string }[] = [
-  { value: 'below-rim', text: 'so far under the rim' },
-  { value: 'depth-share', text: 'a share of the depth' },
-  { value: 'mark', text: "a mark: maker's line, groove" },
-  { value: 'own-mark', text: 'backing to its own mark, the rest above it' },
-  { value: 'counter-true', text: 'so that the counter is true' },
-];
-
-/** Where the fill is to end, in a line. */
-export function fillWords(fill: FillDraft): string {
-  const isDefault = fill.kind === 'below-rim' && fill.level === null && !fill.stored;
-  const over = plannedFillOf(fill, 1);
-  return [
-    KINDS.find(({ value }) => value === fill.kind)?.text ?? '',
-    ...(isDefault ? ['a default'] : []),
-    ...(over.ok && (over.value?.soonGoneM ?? 0) > 0 ? ['filled over for line that will soon be gone'] : []),
-  ].join('; ');
-}
+import { FILL_KINDS } from './fillWords';
 
 /** Where the fill is to end, in whichever way a person thinks of it. */
 export function FillField({
@@ -38,7 +19,7 @@ export function FillField({
   onChange: (fill: FillDraft) => void;
 }) {
   const change = (part: Partial<FillDraft>): void => onChange({ ...fill, ...part });
-  const options = hasCounter ? KINDS : KINDS.filter(({ value }) => value !== 'counter-true');
+  const options = hasCounter ? FILL_KINDS : FILL_KINDS.filter(({ value }) => value !== 'counter-true');
   const initial = initialFill(fill, fullDiameterM);
   const unreadable = targetOf(fill, fullDiameterM) === null;
   return (

@@ -15,7 +15,7 @@ import { CollapsibleCard } from '@/components/ui/CollapsibleCard';
 import { Sketch } from '@/components/ui/Sketch';
 import { useSay } from '@/components/units/useSay';
 import { FillConflict } from './FillConflict';
-import { FillField, fillWords } from './FillField';
+import { fillWords } from './fillWords';
 import { AdviceList } from './AdviceList';
 import { CompareCard } from './CompareCard';
 import { KitCard } from './KitCard';
@@ -27,6 +27,7 @@ import { draftOf, isStackDraft, stackOf, type StackDraft } from './stackDraft';
 import { useStackEditor } from './useStackEditor';
 
 // What is folded is loaded when it is opened.
+const FillField = dynamic(() => import('./FillField').then(({ FillField: loaded }) => loaded));
 const RunSheet = dynamic(() => import('./RunSheet').then(({ RunSheet: loaded }) => loaded));
 const StackEditor = dynamic(() => import('./StackEditor').then(({ StackEditor: loaded }) => loaded));
 
