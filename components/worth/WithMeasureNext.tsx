@@ -15,11 +15,17 @@ export function WithMeasureNext({
   kinds,
   children,
 }: {
-  figure: { readonly kind: FigureKind; readonly value: number; readonly plusMinus: number };
+  figure: {
+    readonly kind: FigureKind;
+    readonly value: number;
+    readonly plusMinus: number;
+    /** What a hand does, in the unit of the figure. */
+    readonly byHand?: number;
+  };
   kinds: readonly FigureKind[];
   children: ReactNode;
 }) {
-  if (!isUseless(figure.kind, figure.value, figure.plusMinus)) {
+  if (!isUseless(figure.kind, figure.value, figure.plusMinus, figure.byHand)) {
     return (
       <>
         {children}

@@ -3,7 +3,7 @@ import { estimateCounter, type CounterEstimate } from '../../core/calibration/es
 import { ERRORS } from '../../core/measurement/errors';
 import { PLUS_MINUS_SDS } from '../../core/numerics/propagate';
 import { sdOfBelief } from '../../core/worth/belief';
-import { enoughOf, isUseless, lengthByHandM } from '../../core/worth/enough';
+import { enoughOf, isUseless, lengthByHandM, NEARLY } from '../../core/worth/enough';
 import { loadFigure, type LoadGoal } from '../../core/worth/loadFigures';
 import { loadMeasurements } from '../../core/worth/loadMeasurements';
 import { usualWalkM } from '../../core/rig/count/adviceForRig';
@@ -11,7 +11,6 @@ import { MEASUREMENT_KINDS, spoolToTryM, USUAL_MINUTES, type Measurement } from 
 import {
   measureNext as optionsFor,
   measureSet,
-  NEARLY,
   quickestTo,
   type FigureToNarrow,
   type MeasureOption,
@@ -109,7 +108,7 @@ export const measureNext = defineKind({
     return {
       ok: true,
       value: {
-        now: { value: asked.value, plusMinus, useless: isUseless(goal.kind, asked.value, plusMinus) },
+        now: { value: asked.value, plusMinus, useless: isUseless(goal.kind, asked.value, plusMinus, asked.byHandM) },
         enough,
         message: messageFor(plusMinus <= NEARLY * enough.plusMinus, options.length),
         options: options.map(stepOf),

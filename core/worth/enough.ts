@@ -12,6 +12,11 @@ export interface Enough {
   readonly because: EnoughBecause;
 }
 
+/** A ± that would fall by less is no reason to measure. */
+export const LEAST_GAIN = 0.05;
+/** Nobody measures once more for a ± that is so nearly good enough. */
+export const NEARLY = 1 + LEAST_GAIN;
+
 /** What a level is read and wound to by hand (m). */
 const LEVEL_BY_HAND_M = PLUS_MINUS_SDS * ERRORS.levelM.sd;
 
@@ -79,7 +84,14 @@ const USELESS_SHARE: Readonly<Record<FigureKind, number>> = {
 /** A level that may lie this much deeper or higher says nothing of a fill (m). */
 const USELESS_LEVEL_M = 0.004;
 
-/** True where a figure's ± makes it useless, so that what would narrow it is to be shown first. */
-export function isUseless(kind: FigureKind, value: number, plusMinus: number): boolean {
-  return kind === 'level' ? plusMinus > USELESS_LEVEL_M : plusMinus > USELESS_SHARE[kind] * Math.abs(value);
+/**
+ * True where a figure's ± makes it useless, so that what would narrow it is to be shown first. What no hand does better is not useless.
+ *
+ * @param byHand as of {@link enoughOf}
+ */
+export function isUseless(kind: FigureKind, value: number, plusMinus: number, byHand = 0): boolean {
+  if (kind === 'level') return plusMinus > USELESS_LEVEL_M;
+  return (
+    plusMinus > USELESS_SHARE[kind] * Math.abs(value) && plusMinus > NEARLY * enoughOf(kind, value, byHand).plusMinus
+  );
 }

@@ -1,5 +1,6 @@
 import normalCdf from '@stdlib/stats-base-dists-normal-cdf';
 import { covarianceAfter, sdOfBelief, type Belief, type Reading } from './belief';
+import { LEAST_GAIN, NEARLY } from './enough';
 import { keyOf, type Measurement } from './measurement';
 import { PLUS_MINUS_SDS } from '../numerics/propagate';
 
@@ -25,9 +26,6 @@ export interface MeasureOption extends Measurement {
   readonly gain: number;
   readonly gainPerMinute: number;
 }
-
-/** A ± that would fall by less is no reason to measure. */
-export const LEAST_GAIN = 0.05;
 
 /** How often one and the same measurement is worth making in one go. */
 const MOST_TIMES = 2;
@@ -112,9 +110,6 @@ export function measureSet(
 
 /** How many kinds of measurement are weighed against each other: those that tell most alone. */
 const MOST_WEIGHED = 10;
-
-/** Nobody measures once more for a ± that is so nearly good enough. */
-export const NEARLY = 1 + LEAST_GAIN;
 
 /** By how much readings leave a ± otherwise than they were weighed, as a share (SD; simulation: reels laid turn by turn). */
 const WEIGHED_SHARE = 0.04;

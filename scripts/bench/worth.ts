@@ -14,7 +14,8 @@ import {
   type Measurement,
   type MeasurementKind,
 } from '../../core/worth/measurement';
-import { measureNext, measureSet, NEARLY, quickestTo, type FigureToNarrow } from '../../core/worth/measureNext';
+import { NEARLY } from '../../core/worth/enough';
+import { measureNext, measureSet, quickestTo, type FigureToNarrow } from '../../core/worth/measureNext';
 import { normalDeviate } from '../../instruments/random';
 import { believedLine, strainOf } from './honest/observed';
 import { AS_MODELLED, FOOT_M, shown } from './honest/world';

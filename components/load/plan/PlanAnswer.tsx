@@ -2,6 +2,8 @@
 
 import { spoolAndStack } from '@/core/rig/line/fillOfRig';
 import { whatCanGive } from '@/core/load/whatCanGive';
+import { woundAreaM2 } from '@/core/spool/spoolGeometry';
+import { lengthByHandM } from '@/core/worth/enough';
 import type { LoadPlan } from '@/core/load/planLoad';
 import type { Failure, Outcome } from '@/core/result';
 import type { RigRecord } from '@/core/record/record';
@@ -43,8 +45,16 @@ export function PlanAnswer({
       </WithMeasureNext>
     );
   }
+  const { line } = plan.value;
+  const wound = line.segments.find(({ id }) => id === solved.id);
+  const byHand = wound
+    ? lengthByHandM(
+        { fullDiameterM: line.fullDiameterM, widthM: line.spool.widthM },
+        woundAreaM2(wound.lineDiameterM, wound.packing),
+      )
+    : 0;
   return (
-    <WithMeasureNext figure={{ kind: 'length', ...solved.lengthM }} kinds={['length']}>
+    <WithMeasureNext figure={{ kind: 'length', ...solved.lengthM, byHand }} kinds={['length']}>
       <div aria-live="polite">
         <p className="text-ink-soft">
           {segment.name}: {productOf(record, segment.productId).name}
