@@ -1,6 +1,9 @@
 import { expect, test } from '@playwright/test';
 import { openRig } from './paths';
 
+// Folded as it opens, so that nothing of the page comes late but its letters.
+test.use({ storageState: { cookies: [], origins: [] } });
+
 /** Bytes of letters that a page may ask for before it looks as meant: one face with all its axes is three times as much. */
 const MOST_BYTES = 110_000;
 
@@ -13,6 +16,7 @@ test('a font that does not load: the page reads with a face of the device, as wi
   const measured = async () => {
     await page.goto(station);
     await page.getByRole('button', { name: /^Pull test/ }).waitFor();
+    await expect(page.getByText(/Weighing what to measure/)).toHaveCount(0);
     await page.evaluate(() => document.fonts.ready);
     return page.evaluate(() => ({
       height: document.documentElement.scrollHeight,
