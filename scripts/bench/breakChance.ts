@@ -16,11 +16,9 @@ interface World {
   readonly scatterMore: number;
   /** Nothing is pulled: labels, and a scatter that other lines lend. */
   readonly byLabel: boolean;
-  /** Strengths go up by equal shares, as classes of line do; else by equal newtons, which makes the stronger of two the likelier. */
-  readonly isLadder: boolean;
 }
 
-const AS_TOLD: World = { law: 'weibull', joinsWeaker: 0, scatterMore: 1, byLabel: false, isLadder: false };
+const AS_TOLD: World = { law: 'weibull', joinsWeaker: 0, scatterMore: 1, byLabel: false };
 const GAUGE_M = 0.5;
 
 /** ln Γ by Stirling's series, to nine digits from 1 up (Abramowitz and Stegun 6.1.41). */
@@ -62,9 +60,8 @@ function rigOf(world: World, random: Random) {
     (_, index): { is: TrueLine; known: StrengthKnown } => {
       const cv = 0.05 * world.scatterMore * Math.exp(0.3 * normalDeviate(random));
       const lot = (): number => 1 + ERRORS.lotShare.sd * normalDeviate(random);
-      const label = world.isLadder ? 60 * 2 ** random() : 60 + 60 * random();
-      const above = world.isLadder ? 1.3 ** random() : 1 + 0.3 * random();
-      const of = world.byLabel ? label * (1 + 0.2 * normalDeviate(random)) : label * above;
+      const label = 60 + 60 * random();
+      const of = world.byLabel ? label * (1 + 0.2 * normalDeviate(random)) : label * (1 + 0.3 * random());
       const key = `line ${index}`;
       const belief = { beliefRelativeSd: 0.2, lotRelativeSd: ERRORS.lotShare.sd, gaugeLengthM: GAUGE_M };
       const is = { mean: of * lot(), cv, lengthShare: random() };
@@ -142,8 +139,6 @@ export function benchBreakChance(rigs: number, draws = 200): void {
   for (const [name, world] of Object.entries({
     'Weibull, as told': AS_TOLD,
     'normal, as told': { ...AS_TOLD, law: 'normal' as const },
-    'Weibull, strengths on a ladder': { ...AS_TOLD, isLadder: true },
-    'normal, strengths on a ladder': { ...AS_TOLD, law: 'normal' as const, isLadder: true },
     'by label alone': { ...AS_TOLD, byLabel: true },
     'joins 10 % weaker, scatter half as large again': { ...AS_TOLD, joinsWeaker: 0.1, scatterMore: 1.5 },
   })) {
