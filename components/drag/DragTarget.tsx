@@ -127,9 +127,8 @@ export function DragTarget({ view, load }: { view: RigView; load: LoadRecord }) 
             )}
             {outcome.value.warnings.includes('high-fraction') && (
               <p className="mt-1 font-semibold text-warn">
-                Past a third of the strength{' '}
-                {growth.inReach > WORTH_SAYING ? 'by then' : `with ${format.length(view.reach.outM)} out`}, a surge has
-                little room: fish jerk several times the steady pull. Back off as line leaves, or take a smaller share.
+                Past a third of the strength with {format.length(view.reach.outM)} out, a surge has little room: fish
+                jerk several times the steady pull. Back off as line leaves, or take a smaller share.
               </p>
             )}
           </>

@@ -21,7 +21,7 @@ export function KitCard({ record, plan }: { record: RigRecord; plan: LoadPlan })
     <CollapsibleCard
       id="kit"
       title="Kit list"
-      line={`about ${minutes(kit.byHandMinutes)} (an estimate); ${kit.things.length} things`}
+      line={`about ${minutes(kit.byHandMinutes)} by hand (estimate); ${kit.things.length} things`}
     >
       <div className="overflow-x-auto" tabIndex={0} role="region" aria-label="Lines of the kit list">
         <table className="w-full text-sm">

@@ -16,7 +16,7 @@ export function fillWords(fill: FillDraft): string {
   const over = plannedFillOf(fill, 1);
   return [
     FILL_KINDS.find(({ value }) => value === fill.kind)?.text ?? '',
-    ...(isDefault ? ['a default'] : []),
+    ...(isDefault ? ['by default'] : []),
     ...(over.ok && (over.value?.soonGoneM ?? 0) > 0 ? ['filled over for line that will soon be gone'] : []),
   ].join('; ');
 }

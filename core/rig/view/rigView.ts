@@ -55,7 +55,7 @@ export function rigView(record: RigRecord, rulerFrom?: readonly number[]): RigVi
 /** Where the estimate of what counts the line ends: whoever begins there, on another device say, is there at once. */
 export function rulerStart(record: RigRecord): readonly number[] | undefined {
   const current = lineToShow(record);
-  return current?.line && counterEstimate(record, current).unknowns.map(({ value }) => value);
+  return current ? counterEstimate(record, current).unknowns.map(({ value }) => value) : undefined;
 }
 
 /** While winding the line is what is on and what, from here, still goes on; else the current line. */
