@@ -219,7 +219,7 @@ function DriftLens({ view }: { view: RigView }) {
       title="Counter less true length"
       axis={`${units.length}, band ± 95 %`}
       curves={[{ name: 'drift', look: 'stroke-chalk text-chalk', points }]}
-      describe={`The counter's drift from true length along the line, ending at ${last ? last.value.toFixed(0) : '0'} ${units.length} with everything out.`}
+      describe={`The counter's drift from true length along the line, ending at ${(last?.value ?? 0).toFixed(0)} ${units.length} with everything out.`}
     />
   );
 }

@@ -51,6 +51,9 @@ export function DragStation() {
   const judgement = newest && judgeScaleSession(sessionPulls(newest), newest.targetN);
   const breakawayRatio = judgement?.breakawayRatio ?? USUAL_BREAKAWAY;
   const drag = forceN === null ? null : { forceN, breakawayRatio, isJerkRead: judgement?.breakawayRatio != null };
+  const envelope = view.strength && drag && (
+    <EnvelopeLens view={view} drag={drag} isSet={view.setForceN !== null} isFolded={session !== null} />
+  );
   return (
     <div className="flex flex-col gap-4">
       {session ? (
@@ -66,12 +69,11 @@ export function DragStation() {
           )}
         </Card>
       )}
-      {view.strength && drag && (
-        <EnvelopeLens view={view} drag={drag} isSet={view.setForceN !== null} isFolded={session !== null} />
-      )}
+      {!session && envelope}
       <div className="grid items-start gap-4 lg:grid-cols-2">
+        {session && envelope}
         {(session ?? accepted) && (
-          <CollapsibleCard id="target" title="Target" line="another share, another bend, another session">
+          <CollapsibleCard id="target" title="Target" line="another share, bend or session">
             <DragTarget view={view} load={load} />
           </CollapsibleCard>
         )}

@@ -27,6 +27,7 @@ import { useRig } from '@/components/rig/RigProvider';
 import { Button } from '@/components/ui/Button';
 import { Caution } from '@/components/ui/Card';
 import { CollapsibleCard } from '@/components/ui/CollapsibleCard';
+import { foldAway } from '@/components/ui/folds';
 import { MeasureNext } from '@/components/worth/MeasureNext';
 import { useUnits } from '@/components/units/UnitsProvider';
 import { useSay } from '@/components/units/useSay';
@@ -86,6 +87,7 @@ export function DragTarget({ view, load }: { view: RigView; load: LoadRecord }) 
     );
     if (!result.ok) return;
     setTypedPercent(null);
+    foldAway('target');
     if (isWarm) keepForLater(warmKey(result.value.id), true);
   };
   const straightWords = (tipN: Figure, by: Known): string =>
@@ -105,14 +107,13 @@ export function DragTarget({ view, load }: { view: RigView; load: LoadRecord }) 
               {growth.inReach > WORTH_SAYING &&
                 `Left alone it becomes ${format.force(outcome.value.highestN)} with ${format.length(view.reach.outM)} out. `}
               {outcome.value.limitedToN !== null && "Held down to the maker's drag limit of this reel. "}
-              Straight off the reel that is {straightWords(outcome.value.targetN, guide)}, with guides taken as ×{' '}
-              {guide.value.toFixed(2)} ± {(PLUS_MINUS_SDS * guide.sd).toFixed(2)} (
+              Straight off the reel that is {straightWords(outcome.value.targetN, guide)}, by{' '}
               {guide.source === 'measured'
-                ? 'measured with this rod at this bend'
+                ? 'what the guides held back at this bend'
                 : record.guides
                   ? 'an estimate for these guides, this line and this bend, not measured'
-                  : 'a default for this bend, not measured'}
-              ).
+                  : 'a default for the guides at this bend, not measured'}
+              .
               {guide.contradictedBy !== null && (
                 <b className="text-warn"> {say(because('guide-below-one', { ratio: guide.contradictedBy }))}</b>
               )}
@@ -164,7 +165,7 @@ export function DragTarget({ view, load }: { view: RigView; load: LoadRecord }) 
       <CollapsibleCard
         id="change-target"
         title="Change the target"
-        line={`share of the ${BASIS_NAMES[chosen]}, rod bent ${bend}°, ${format.length(view.reach.outM)} may be out`}
+        line={`share of the ${BASIS_NAMES[chosen]}, rod bent ${bend}°, how much line may be out`}
       >
         <div className="flex flex-col gap-4">
           <ReachField view={view} fraction={readable ? fraction : USUAL_FRACTION} />
@@ -196,7 +197,16 @@ export function DragTarget({ view, load }: { view: RigView; load: LoadRecord }) 
             onChange={setBend}
             hint="held by somebody or fixed; a rod pointed at the scale fools one"
           />
-          <GuidesField />
+          <div>
+            <p className="text-sm">
+              At this bend the guides hold back × <b className="figures">{guide.value.toFixed(2)}</b> ±{' '}
+              {(PLUS_MINUS_SDS * guide.sd).toFixed(2)}
+              {guide.source === 'measured'
+                ? ', measured with this rod.'
+                : ', not measured: one pull straight off the reel does.'}
+            </p>
+            <GuidesField />
+          </div>
           <fieldset>
             <legend className="text-sm font-semibold">Share of what</legend>
             <div className="mt-1 grid gap-2 sm:grid-cols-3">

@@ -61,7 +61,7 @@ export function EnvelopeLens({ view, drag, isSet, isFolded }: Props) {
     />
   );
   return (
-    <div className="flex flex-col gap-4">
+    <div className="flex min-w-0 flex-col gap-4 has-data-[state=open]:lg:col-span-2">
       {!isFolded && chart}
       <AboveBound envelope={envelope} />
       <CollapsibleCard
@@ -135,9 +135,10 @@ function curvesOf(envelope: DragEnvelope, surges: readonly SurgePoint[], unit: s
       name: '95 of 100 hold',
       look: 'stroke-warn text-warn',
       dashed: true,
-      points: envelope.points.flatMap((p) =>
-        p.boundShare === null ? [] : [{ lengthM: p.lengthOutM, value: show(p.tensionN / p.boundShare) }],
-      ),
+      points: envelope.points.map((p) => ({
+        lengthM: p.lengthOutM,
+        value: p.boundShare === null ? null : show(p.tensionN / p.boundShare),
+      })),
     },
   ];
 }

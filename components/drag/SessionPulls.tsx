@@ -3,15 +3,36 @@
 import { guideFactorFor } from '@/core/rig/drag/guideOfRig';
 import { PLUS_MINUS_SDS } from '@/core/numerics/propagate';
 import { because } from '@/core/reasons';
-import type { DragSettingRecord } from '@/core/record/record';
+import type { DragPullRecord, DragSettingRecord } from '@/core/record/record';
 import { useRig } from '@/components/rig/RigProvider';
 import { useUnits } from '@/components/units/UnitsProvider';
 import { useSay } from '@/components/units/useSay';
 
-/** Every pull of a session, in its order. */
+/** Pulls that stand open: the three that are judged, and the one before. */
+const OPEN_PULLS = 4;
+
+/** Every pull of a session, in its order; the earlier ones are folded. */
 export function PullList({ setting }: { setting: DragSettingRecord }) {
+  const { pulls } = setting;
+  if (pulls.length === 0) return null;
+  const earlier = pulls.slice(0, -OPEN_PULLS);
+  return (
+    <div>
+      {earlier.length > 0 && (
+        <details className="text-sm">
+          <summary className="flex min-h-11 cursor-pointer items-center font-semibold text-chalk">
+            Earlier pulls ({earlier.length})
+          </summary>
+          <PullTable pulls={earlier} />
+        </details>
+      )}
+      <PullTable pulls={pulls.slice(-OPEN_PULLS)} />
+    </div>
+  );
+}
+
+function PullTable({ pulls }: { pulls: readonly DragPullRecord[] }) {
   const { format } = useUnits();
-  if (setting.pulls.length === 0) return null;
   return (
     <table className="w-full text-sm">
       <thead>
@@ -23,7 +44,7 @@ export function PullList({ setting }: { setting: DragSettingRecord }) {
         </tr>
       </thead>
       <tbody>
-        {setting.pulls.map((pull) => (
+        {pulls.map((pull) => (
           <tr key={pull.id} className="border-b border-edge">
             <td className="py-1">
               {pull.kind}

@@ -11,7 +11,8 @@ import { linear } from '@/components/chart/scale';
 
 export interface LensPoint {
   readonly lengthM: number;
-  readonly value: number;
+  /** None where it is not known: the curve has a gap there. */
+  readonly value: number | null;
   /** Half of the 95 % interval, in the unit of the value. */
   readonly plusMinus?: number;
 }
@@ -47,7 +48,7 @@ export function LensChart({ view, curves, title, axis, includeZero = true, isDow
   const { line } = view.current;
   const scale = useMemo(() => lineScale(line, Math.max(width - 2 * MARGIN, 100)), [line, width]);
   const all = curves.flatMap((curve) =>
-    curve.points.flatMap((p) => [p.value - (p.plusMinus ?? 0), p.value + (p.plusMinus ?? 0)]),
+    curve.points.flatMap(({ value, plusMinus = 0 }) => (value === null ? [] : [value - plusMinus, value + plusMinus])),
   );
   const [low = 0, high = 1] = extent(includeZero ? [0, ...all] : all);
   const y = linear([low, high], [HEIGHT - BOTTOM, TOP], 4);
@@ -119,15 +120,17 @@ function LensCursor({ x }: { x: (m: number) => number }) {
 }
 
 function Curve({ curve, x, y }: { curve: LensCurve; x: (m: number) => number; y: (v: number) => number }) {
+  const isKnown = (p: LensPoint): boolean => p.value !== null;
+  const valueOf = (p: LensPoint): number => p.value ?? 0;
   const band = area<LensPoint>(
     (p) => x(p.lengthM),
-    (p) => y(p.value - (p.plusMinus ?? 0)),
-    (p) => y(p.value + (p.plusMinus ?? 0)),
-  );
+    (p) => y(valueOf(p) - (p.plusMinus ?? 0)),
+    (p) => y(valueOf(p) + (p.plusMinus ?? 0)),
+  ).defined(isKnown);
   const path = linePath<LensPoint>(
     (p) => x(p.lengthM),
-    (p) => y(p.value),
-  );
+    (p) => y(valueOf(p)),
+  ).defined(isKnown);
   const hasBand = curve.points.some((point) => point.plusMinus !== undefined);
   return (
     <g className={curve.look}>

@@ -7,6 +7,7 @@ import { productStrength, PULLS_FOR_A_MEAN } from '@/core/rig/strength/strengthO
 import type { RigView } from '@/core/rig/view/rigView';
 import type { RigStrength } from '@/core/strength/rigStrength';
 import { strengthPlusMinusN } from '@/core/strength/rigStrength';
+import { strengthAlong, type StrengthStretch } from '@/core/strength/strengthAlong';
 import { fromSi } from '@/core/units/units';
 import { ChoiceField } from '@/components/fields/TextField';
 import { LensChart } from '@/components/line/LensChart';
@@ -115,35 +116,33 @@ export function StrengthStation() {
   );
 }
 
+/** Half of what a join is drawn over, as a share of the whole line: the width of a knot mark. */
+const JOIN_SHARE = 0.002;
+
 /** Strength along the line: plain line as steps, joins as the dips between them. */
 function StrengthLens({ view, strength }: { view: RigView; strength: RigStrength }) {
   const { units } = useUnits();
   const { totalLengthM } = view.current.line;
   const curves = useMemo(() => {
     const show = (valueN: number): number => fromSi('force', valueN, units.force);
-    const points = strength.places.flatMap((place) => {
-      const value = show(place.strengthN.value);
-      const plusMinus = show(strengthPlusMinusN(place.strengthN));
-      // A join is a place, not a length: its dip gets the width of a knot mark.
-      const halfM = place.kind === 'join' ? totalLengthM * 0.002 : 0;
-      return [
-        { lengthM: place.fromHookM - halfM, value, plusMinus },
-        { lengthM: place.toHookM + halfM, value, plusMinus },
-      ];
-    });
+    const steps = strengthAlong(strength.places, totalLengthM * JOIN_SHARE);
+    const ends = ({ fromHookM, toHookM }: StrengthStretch) => [fromHookM, toHookM];
+    const points = steps.flatMap((step) =>
+      ends(step).map((lengthM) => ({
+        lengthM,
+        value: show(step.strengthN.value),
+        plusMinus: show(strengthPlusMinusN(step.strengthN)),
+      })),
+    );
     const weakest = show((view.inReach ?? strength).weakest.strengthN.value);
-    const bounds = strength.places.flatMap((place) => {
-      if (place.boundN === null) return [];
-      const halfM = place.kind === 'join' ? totalLengthM * 0.002 : 0;
-      const value = show(place.boundN);
-      return [
-        { lengthM: place.fromHookM - halfM, value },
-        { lengthM: place.toHookM + halfM, value },
-      ];
-    });
+    const bounds = steps.flatMap((step) =>
+      ends(step).map((lengthM) => ({ lengthM, value: step.boundN === null ? null : show(step.boundN) })),
+    );
     return [
       { name: 'mean strength along the line', look: 'stroke-chalk text-chalk', points },
-      { name: '95 of 100 hold', look: 'stroke-warn text-warn', dashed: true, points: bounds },
+      ...(steps.every(({ boundN }) => boundN === null)
+        ? []
+        : [{ name: '95 of 100 hold', look: 'stroke-warn text-warn', dashed: true, points: bounds }]),
       {
         name: 'weakest place in reach',
         look: 'stroke-stop text-stop',

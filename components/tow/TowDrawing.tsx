@@ -98,7 +98,10 @@ export function TowDrawing({ view, depth, answer }: { view: RigView; depth: Dept
         <span>
           <b>In the water</b> <span className="text-ink-soft">(both ways to one scale)</span>
         </span>
-        <span className={touches ? 'font-semibold text-warn' : ''}>{words}</span>
+        {/* Where nobody points, the answer above has said it. */}
+        {(cursorM > 0 || touches || drawn.depthM === null) && (
+          <span className={touches ? 'font-semibold text-warn' : ''}>{words}</span>
+        )}
       </figcaption>
       <div ref={ref}>
         {drawn.depthM !== null && (

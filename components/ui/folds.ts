@@ -58,6 +58,11 @@ function setFold(id: string, open: boolean): void {
   keep({ ...now, byHand: { ...now.byHand, [id]: open } });
 }
 
+/** Folds away what was opened by hand and has done its work; where all are kept open it stays open. */
+export function foldAway(id: string): void {
+  if (!read(deviceText(KEY)).all) setFold(id, false);
+}
+
 /** Opens a fold from elsewhere on its page, and brings it into view with the focus on its head. */
 export function showFold(id: string): void {
   setFold(id, true);

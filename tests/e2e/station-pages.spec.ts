@@ -33,15 +33,23 @@ function figuresOn(page: Page): Promise<number> {
   });
 }
 
-for (const [where, size] of [
-  ['desk', { width: 1280, height: 800 }],
-  ['phone', { width: 390, height: 844 }],
-] as const) {
+const SIZES = { desk: { width: 1280, height: 800 }, phone: { width: 390, height: 844 } } as const;
+
+/** Holds what stands open against the budgets of a size. */
+async function heldTo(page: Page, where: keyof typeof SIZES, here: string): Promise<void> {
+  const screens = await page.evaluate(() => document.documentElement.scrollHeight / window.innerHeight);
+  expect.soft(screens, `${here}, ${where}: screens`).toBeLessThanOrEqual(SCREENS[where] + 0.005);
+  expect.soft(await figuresOn(page), `${here}, ${where}: figures`).toBeLessThanOrEqual(FIGURES);
+  const wide = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
+  expect.soft(wide, `${here}, ${where}: wider than the screen`).toBeLessThanOrEqual(0);
+}
+
+for (const where of ['desk', 'phone'] as const) {
   test(`at the ${where} each station opens with its answer and next act, and is no longer than it may be`, async ({
     page,
   }) => {
     test.setTimeout(300_000);
-    await page.setViewportSize(size);
+    await page.setViewportSize(SIZES[where]);
     for (const [boat, rig] of RIGS) {
       await openRig(page, boat, rig);
       const path = page.url();
@@ -55,15 +63,41 @@ for (const [where, size] of [
         const first = main.locator('section').first();
         const act = first.getByRole('button').or(first.getByRole('link')).first();
         await expect(act, `${here}: next act`).toBeInViewport();
-        const screens = await page.evaluate(() => document.documentElement.scrollHeight / window.innerHeight);
-        expect.soft(screens, `${here}: screens`).toBeLessThanOrEqual(SCREENS[where] + 0.005);
-        expect.soft(await figuresOn(page), `${here}: figures`).toBeLessThanOrEqual(FIGURES);
-        const wide = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
-        expect.soft(wide, `${here}: wider than the screen`).toBeLessThanOrEqual(0);
+        await heldTo(page, where, here);
       }
     }
   });
 }
+
+test('a scale session beside a drag that is set, and a load planned anew, keep to the same', async ({ page }) => {
+  await openRig(page, 'Halyard Lark', 'Five-colour rod, second from port');
+  const rig = page.url();
+  await page.goto(`${rig}/drag`);
+  await page.getByRole('button', { name: /^Target/ }).click();
+  await page.getByRole('button', { name: 'Begin, it is warm already' }).click();
+  const session = page.getByRole('region', { name: 'Scale session' });
+  // Many more than are judged, as of somebody who turns and pulls until it stands.
+  for (let pull = 1; pull <= 7; pull += 1) {
+    await session.getByLabel('Moving pull').fill(`1.${pull}`);
+    await session.getByRole('button', { name: 'Record this pull' }).click();
+    await expect(session.locator('tbody tr')).toHaveCount(pull);
+  }
+  await page.reload();
+  await expect(session.getByText('Earlier pulls (3)')).toBeVisible();
+  for (const where of ['desk', 'phone'] as const) {
+    await page.setViewportSize(SIZES[where]);
+    await heldTo(page, where, 'session');
+  }
+  await session.getByRole('button', { name: 'Call this session off' }).click();
+  await expect(session).toHaveCount(0);
+  await page.goto(`${rig}/load`);
+  await page.getByRole('button', { name: 'Plan a new load' }).click();
+  await expect(page.getByText(/Weighing what to measure|Working it out/)).toHaveCount(0);
+  for (const where of ['desk', 'phone'] as const) {
+    await page.setViewportSize(SIZES[where]);
+    await heldTo(page, where, 'planned anew');
+  }
+});
 
 test('a fold is remembered, and opens by its address', async ({ page }) => {
   await openRig(page, 'Halyard Lark', 'Five-colour rod, second from port');
