@@ -1,11 +1,15 @@
 import { act, fireEvent, render, screen, waitFor, within } from '@testing-library/react';
 import type { RigRecord } from '@/core/record/record';
 import type { MeasureOption } from '@/core/worth/measureNext';
+import type { NamedFigure } from '@/core/rig/worth/rigFigure';
+import { weighRig } from '@/core/rig/worth/weighFigures';
+import { rigView } from '@/core/rig/view/rigView';
+import type { FigureKind } from '@/core/worth/enough';
 import { USUAL_TOW } from '@/core/rig/tow/towedRig';
 import { known } from '../../tests/believedLoad';
 import { plannedRig, pulls, trial, woundRig } from '../../tests/rigFixture';
 import { renderRig } from '../../tests/renderRig';
-import type { ListedFigure, MeasuringPage } from '@/usecases/rigs/measuring';
+import type { MeasuringPage } from '@/usecases/rigs/measuring';
 import { CountStation } from '../count/CountStation';
 import { LoadStation } from '../load/LoadStation';
 import { StrengthStation } from '../strength/StrengthStation';
@@ -15,15 +19,31 @@ import { MeasureEntry } from './MeasureEntry';
 import { WordsProvider } from '../units/WordsProvider';
 import { BoatNext } from '../worth/BoatNext';
 
+// There are no workers here: what they do is done at once.
+jest.mock('comlink', () => ({
+  wrap: () => ({
+    weigh: (record: RigRecord, kinds: readonly FigureKind[]) => {
+      const view = rigView(record);
+      return Promise.resolve(view && weighRig(view, kinds));
+    },
+  }),
+}));
+
+const before = globalThis.Worker;
 const sent: { url: string; body: unknown }[] = [];
 
 beforeEach(() => {
   window.localStorage.clear();
   sent.length = 0;
+  globalThis.Worker = jest.fn(() => ({ terminate: () => undefined })) as unknown as typeof Worker;
   globalThis.fetch = jest.fn((url: string, init: RequestInit) => {
     sent.push({ url, body: JSON.parse(String(init.body)) });
     return Promise.resolve({ ok: true, status: 200, json: () => Promise.resolve({ id: 'x' }) } as Response);
   }) as unknown as typeof fetch;
+});
+
+afterAll(() => {
+  globalThis.Worker = before;
 });
 
 /** The rig with its backing known by its label only. */
@@ -131,7 +151,7 @@ describe('where a figure stands', () => {
 });
 
 describe('the list of a boat', () => {
-  const figure: ListedFigure = {
+  const figure: NamedFigure = {
     ...{ id: 'one length Backing', rigId: 'one', rigName: 'Port rod', kind: 'length', of: 'Backing', atM: null },
     ...{ value: 120, plusMinus: 24, enough: 1.2, because: 'decision' },
   };

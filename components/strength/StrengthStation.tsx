@@ -58,7 +58,6 @@ export function StrengthStation() {
             {untested !== undefined && (
               <div className="flex flex-wrap items-center gap-3">
                 <Button
-                  weight="main"
                   onClick={() => {
                     setChosenId(untested);
                     showFold('pull');

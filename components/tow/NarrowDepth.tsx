@@ -3,11 +3,10 @@
 import { useSearchParams } from 'next/navigation';
 import { useMemo, useState } from 'react';
 import { depthAsFigure } from '@/core/rig/worth/depthOfRig';
+import { weighFigures } from '@/core/rig/worth/weighFigures';
 import type { RigView } from '@/core/rig/view/rigView';
 import type { DepthToNarrow } from '@/core/tow/depthToNarrow';
 import { NEARLY } from '@/core/worth/enough';
-import { measureNext } from '@/core/worth/measureNext';
-import { minutesFor } from '@/core/worth/minutes';
 import { ENOUGH_WORDS, measurementWords, plusMinusWords } from '@/words/measuring';
 import { Button } from '@/components/ui/Button';
 import { useUnits } from '@/components/units/UnitsProvider';
@@ -20,11 +19,9 @@ export function NarrowDepth({ view, narrow }: { view: RigView; narrow: DepthToNa
   const meant = useSearchParams().get('measure');
   const [shows, setShows] = useState(meant !== null);
   const figure = useMemo(() => depthAsFigure(view, narrow), [view, narrow]);
-  const options = useMemo(
-    () => (figure ? measureNext([figure], minutesFor(view.record.minutes)) : []),
-    [figure, view.record.minutes],
-  );
+  const weighed = useMemo(() => (figure ? weighFigures([figure], view.record) : []), [figure, view.record]);
   if (!figure) return null;
+  const options = weighed[0]?.options ?? [];
   const [next] = options;
   const after = next?.narrows[0]?.plusMinusAfter;
   if (figure.plusMinus <= NEARLY * figure.enough || !next || after === undefined)
@@ -46,7 +43,7 @@ export function NarrowDepth({ view, narrow }: { view: RigView; narrow: DepthToNa
           {options.length > 1 ? `Other ways (${options.length - 1})` : 'How'}
         </Button>
       </div>
-      {shows && <MeasureFigures figures={[figure]} isOpen />}
+      {shows && <MeasureFigures weighed={weighed} isOpen />}
     </div>
   );
 }

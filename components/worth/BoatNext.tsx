@@ -1,12 +1,13 @@
 'use client';
 
 import { Link } from '@/components/ui/Link';
+import type { NamedFigure } from '@/core/rig/worth/rigFigure';
 import type { FigureKind } from '@/core/worth/enough';
 import type { Station } from '@/core/record/stations';
 import { keyOf, ON_THE_WATER } from '@/core/worth/measurement';
 import { NEARLY } from '@/core/worth/enough';
 import type { MeasureOption } from '@/core/worth/measureNext';
-import type { ListedFigure, MeasuringPage } from '@/usecases/rigs/measuring';
+import type { MeasuringPage } from '@/usecases/rigs/measuring';
 import { figureWords, measurementWords, plusMinusWords } from '@/words/measuring';
 import { measuringPath, rigPath, stationPath } from '@/components/shell/paths';
 import { Card } from '@/components/ui/Card';
@@ -146,7 +147,7 @@ function Options({ options, ...rest }: { options: readonly MeasureOption[] } & O
 interface StepProps {
   readonly boatId: string;
   readonly step: MeasureOption;
-  readonly figures: readonly ListedFigure[];
+  readonly figures: readonly NamedFigure[];
 }
 
 /** One measurement, with every rod that it teaches. */

@@ -2,7 +2,7 @@
 
 import { Dialog } from 'radix-ui';
 import { useContext } from 'react';
-import type { RigFigure } from '@/core/rig/worth/rigFigure';
+import type { NamedFigure } from '@/core/rig/worth/rigFigure';
 import { productOf } from '@/core/rig/line/planForRig';
 import { wrapsFor } from '@/core/worth/measurement';
 import type { MeasureOption } from '@/core/worth/measureNext';
@@ -20,7 +20,7 @@ export function MeasureDialog({
   onLeave,
 }: {
   option: MeasureOption;
-  figure: RigFigure;
+  figure: NamedFigure;
   onLeave: () => void;
 }) {
   const { record } = useRig();

@@ -3,11 +3,12 @@
 import dynamic from 'next/dynamic';
 import type { FigureKind } from '@/core/worth/enough';
 import { CardBoundary } from '@/components/ui/CardBoundary';
+import { Weighing } from './Weighing';
 
-/** What is weighed against what is worked out when the page stands: the figure above does not wait for it. */
+/** Weighed when the page stands, and away from it: the figure above does not wait for it. */
 const Inside = dynamic(() => import('./MeasureNextInside').then(({ MeasureNextInside: loaded }) => loaded), {
   ssr: false,
-  loading: () => <p className="mt-2 min-h-11 text-sm text-ink-soft">Weighing what to measure next …</p>,
+  loading: () => <Weighing />,
 });
 
 /**

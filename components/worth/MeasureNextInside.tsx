@@ -1,34 +1,37 @@
 'use client';
 
-import { useMemo, useState } from 'react';
+import { useState } from 'react';
 import { useSearchParams } from 'next/navigation';
-import { figuresOfRig } from '@/core/rig/worth/figuresOfRig';
-import type { RigFigure } from '@/core/rig/worth/rigFigure';
+import type { NamedFigure } from '@/core/rig/worth/rigFigure';
+import type { WeighedFigure } from '@/core/rig/worth/weighFigures';
 import { NEARLY, type FigureKind } from '@/core/worth/enough';
 import { keyOf } from '@/core/worth/measurement';
-import { minutesFor } from '@/core/worth/minutes';
-import { measureNext, quickestTo, type MeasureOption } from '@/core/worth/measureNext';
+import type { MeasureOption } from '@/core/worth/measureNext';
 import { ENOUGH_WORDS, figureWords, measurementWords, plusMinusWords } from '@/words/measuring';
 import { useRig } from '@/components/rig/RigProvider';
 import { Button } from '@/components/ui/Button';
 import { useUnits } from '@/components/units/UnitsProvider';
 import { useSay } from '@/components/units/useSay';
 import { MeasureDialog } from './MeasureDialog';
+import { useWeighed } from './useWeighed';
+import { Weighing } from './Weighing';
 
 export function MeasureNextInside({ kinds }: { kinds: readonly FigureKind[] }) {
-  const { view } = useRig();
+  const { record, view } = useRig();
   const say = useSay();
-  const known = useMemo(() => view && figuresOfRig(view), [view]);
-  const figures = useMemo(() => known?.figures.filter((figure) => kinds.includes(figure.kind)) ?? [], [known, kinds]);
-  if (!known || figures.length === 0) return null;
-  if (known.first) {
-    return (
-      <p className="mt-3 border-l-4 border-warn pl-3 text-sm" role="note">
-        <b>What to measure next:</b> {say(known.first)}.
-      </p>
-    );
-  }
-  return <MeasureFigures figures={figures} />;
+  const { weighed, isCurrent } = useWeighed(view?.record ?? record, kinds);
+  if (!weighed) return isCurrent ? null : <Weighing />;
+  return (
+    <div aria-busy={!isCurrent} className={isCurrent ? '' : 'opacity-50'}>
+      {weighed.first ? (
+        <p className="mt-3 border-l-4 border-warn pl-3 text-sm" role="note">
+          <b>What to measure next:</b> {say(weighed.first)}.
+        </p>
+      ) : (
+        weighed.figures.length > 0 && <MeasureFigures weighed={weighed.figures} />
+      )}
+    </div>
+  );
 }
 
 /**
@@ -36,20 +39,8 @@ export function MeasureNextInside({ kinds }: { kinds: readonly FigureKind[] }) {
  *
  * @param isOpen the other ways are shown at once
  */
-export function MeasureFigures({ figures, isOpen = false }: { figures: readonly RigFigure[]; isOpen?: boolean }) {
-  const { record } = useRig();
+export function MeasureFigures({ weighed, isOpen = false }: { weighed: readonly WeighedFigure[]; isOpen?: boolean }) {
   const meant = useSearchParams().get('measure');
-  const weighed = useMemo(() => {
-    const minutesOf = minutesFor(record.minutes);
-    const each = figures.map((figure) => ({
-      figure,
-      options: measureNext([figure], minutesOf),
-      quickest: quickestTo(figure, minutesOf),
-    }));
-    const first = (of: (typeof each)[number]): string | null => (of.options[0] ? keyOf(of.options[0]) : null);
-    // Where one measurement is the next for two figures, it is said once.
-    return each.filter((of, index) => each.findIndex((other) => first(other) === first(of)) === index);
-  }, [figures, record]);
   // An address may name the measurement that is to be begun.
   const [begun, begin] = useState<Begun | null>(
     () =>
@@ -73,7 +64,7 @@ export function MeasureFigures({ figures, isOpen = false }: { figures: readonly 
 }
 
 interface Begun {
-  readonly figure: RigFigure;
+  readonly figure: NamedFigure;
   readonly option: MeasureOption;
 }
 
@@ -84,7 +75,7 @@ function OfFigure({
   isOpen,
   onBegin,
 }: {
-  figure: RigFigure;
+  figure: NamedFigure;
   options: readonly MeasureOption[];
   quickest: readonly MeasureOption[] | null;
   isOpen: boolean;
@@ -135,7 +126,7 @@ function Option({
   isMain = false,
 }: {
   option: MeasureOption;
-  figure: RigFigure;
+  figure: NamedFigure;
   onStart: (option: MeasureOption) => void;
   isMain?: boolean;
 }) {
@@ -159,7 +150,7 @@ function Option({
   );
 }
 
-function Quickest({ steps, figure }: { steps: readonly MeasureOption[]; figure: RigFigure }) {
+function Quickest({ steps, figure }: { steps: readonly MeasureOption[]; figure: NamedFigure }) {
   const { format } = useUnits();
   const minutes = steps.reduce((sum, step) => sum + step.minutes, 0);
   return (

@@ -16,9 +16,11 @@ interface World {
   readonly scatterMore: number;
   /** Nothing is pulled: labels, and a scatter that other lines lend. */
   readonly byLabel: boolean;
+  /** Each line has three times the strength of the one before; else the lines of a rig are alike, within a factor of about two. */
+  readonly isApart: boolean;
 }
 
-const AS_TOLD: World = { law: 'weibull', joinsWeaker: 0, scatterMore: 1, byLabel: false };
+const AS_TOLD: World = { law: 'weibull', joinsWeaker: 0, scatterMore: 1, byLabel: false, isApart: false };
 const GAUGE_M = 0.5;
 
 /** ln Γ by Stirling's series, to nine digits from 1 up (Abramowitz and Stegun 6.1.41). */
@@ -60,7 +62,7 @@ function rigOf(world: World, random: Random) {
     (_, index): { is: TrueLine; known: StrengthKnown } => {
       const cv = 0.05 * world.scatterMore * Math.exp(0.3 * normalDeviate(random));
       const lot = (): number => 1 + ERRORS.lotShare.sd * normalDeviate(random);
-      const label = 60 + 60 * random();
+      const label = (60 + 60 * random()) * (world.isApart ? 3 ** index : 1);
       const of = world.byLabel ? label * (1 + 0.2 * normalDeviate(random)) : label * (1 + 0.3 * random());
       const key = `line ${index}`;
       const belief = { beliefRelativeSd: 0.2, lotRelativeSd: ERRORS.lotShare.sd, gaugeLengthM: GAUGE_M };
@@ -139,6 +141,9 @@ export function benchBreakChance(rigs: number, draws = 200): void {
   for (const [name, world] of Object.entries({
     'Weibull, as told': AS_TOLD,
     'normal, as told': { ...AS_TOLD, law: 'normal' as const },
+    // Of alike lines the one that was pulled weakest is oftener one that was pulled unluckily: nothing tells the product that they are alike.
+    'Weibull, lines well apart': { ...AS_TOLD, isApart: true },
+    'normal, lines well apart': { ...AS_TOLD, law: 'normal' as const, isApart: true },
     'by label alone': { ...AS_TOLD, byLabel: true },
     'joins 10 % weaker, scatter half as large again': { ...AS_TOLD, joinsWeaker: 0.1, scatterMore: 1.5 },
   })) {

@@ -4,7 +4,7 @@ import type { RigRecord } from '../../core/record/record';
 import { rigView } from '../../core/rig/view/rigView';
 import { depthOfRig } from '../../core/rig/worth/depthOfRig';
 import { figuresOfRig } from '../../core/rig/worth/figuresOfRig';
-import type { RigFigure } from '../../core/rig/worth/rigFigure';
+import { sayable, type NamedFigure, type RigFigure } from '../../core/rig/worth/rigFigure';
 import type { Reason } from '../../core/reasons';
 import { LEAST_GAIN } from '../../core/worth/enough';
 import { measureNext, measureSet, type MeasureOption, type MeasureSet } from '../../core/worth/measureNext';
@@ -13,14 +13,8 @@ import { minutesFor, type KnownMinutes } from '../../core/worth/minutes';
 import type { BoatDb } from '../../db/withBoat';
 import { pageOf, RODS_BESIDE_EACH_OTHER, type PageOf } from './locker';
 
-/** A figure of a rod as the list of what to measure speaks of it. */
-export type ListedFigure = Pick<
-  RigFigure,
-  'id' | 'rigId' | 'rigName' | 'kind' | 'of' | 'atM' | 'value' | 'plusMinus' | 'enough' | 'because'
->;
-
 export interface MeasuringPage extends Omit<PageOf<RigRecord>, 'rigs'> {
-  readonly figures: readonly ListedFigure[];
+  readonly figures: readonly NamedFigure[];
   /** The best for its minutes first. */
   readonly options: readonly MeasureOption[];
   /** What fits the time at the bench, in the order to make it. */
@@ -60,9 +54,7 @@ export async function readMeasuring(db: BoatDb, find: string, page: number, minu
   const minutesOf = minutesFor(known);
   return {
     ...paged,
-    figures: figures.map(({ id, rigId, rigName, kind, of, atM, value, plusMinus, enough, because }) => ({
-      ...{ id, rigId, rigName, kind, of, atM, value, plusMinus, enough, because },
-    })),
+    figures: figures.map(sayable),
     options: measureNext(figures, minutesOf).filter((option) => option.gain >= LEAST_GAIN),
     set: measureSet(figures.map(atBench), minutesOf, minutes),
     ...{ first, minutes: known },

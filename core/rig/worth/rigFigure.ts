@@ -18,6 +18,15 @@ export interface RigFigure extends FigureToNarrow {
   readonly because: Enough['because'];
 }
 
+/** What is said of a figure, without what it is weighed by. */
+export type NamedFigure = Omit<RigFigure, 'belief' | 'measurements'>;
+
+/** A figure without what it is weighed by: that is large, and nothing for a page. */
+export function sayable(figure: RigFigure): NamedFigure {
+  const { id, rigId, rigName, kind, of, atM, value, plusMinus, enough, because } = figure;
+  return { id, rigId, rigName, kind, of, atM, value, plusMinus, enough, because };
+}
+
 type Figured = Pick<RigFigure, 'kind' | 'of' | 'value' | 'atM' | 'belief' | 'measurements'>;
 
 /**

@@ -1,0 +1,39 @@
+'use client';
+
+import { wrap } from 'comlink';
+import { useEffect, useState } from 'react';
+import type { RigRecord } from '@/core/record/record';
+import type { Weighed } from '@/core/rig/worth/weighFigures';
+import type { FigureKind } from '@/core/worth/enough';
+import type { WorthWorker } from './worth.worker';
+
+/**
+ * What to measure next for figures of a rig, weighed away from the page: every set of measurements is looked at.
+ *
+ * @returns the newest answer, null until there is one; while another is worked out, the one before it stands and is not current
+ */
+export function useWeighed(
+  record: RigRecord,
+  kinds: readonly FigureKind[],
+): { readonly weighed: Weighed | null; readonly isCurrent: boolean } {
+  const asked = kinds.join(' ');
+  const [found, setFound] = useState<{ of: RigRecord; weighed: Weighed | null } | null>(null);
+  useEffect(() => {
+    if (typeof Worker === 'undefined') return;
+    const thread = new Worker(new URL('./worth.worker.ts', import.meta.url));
+    let isWanted = true;
+    // What cannot be fetched is not waited for.
+    thread.onerror = () => setFound({ of: record, weighed: null });
+    void wrap<WorthWorker>(thread)
+      .weigh(record, asked.split(' ') as FigureKind[])
+      .then((weighed) => {
+        if (isWanted) setFound({ of: record, weighed });
+      })
+      .finally(() => thread.terminate());
+    return () => {
+      isWanted = false;
+      thread.terminate();
+    };
+  }, [record, asked]);
+  return { weighed: found?.weighed ?? null, isCurrent: found?.of === record };
+}
