@@ -11,6 +11,8 @@ import { JoinsStation } from './joins/JoinsStation';
 import { LoadStation } from './load/LoadStation';
 import { Locker } from './locker/Locker';
 import { RigFrame } from './rig/RigFrame';
+import { stationStates } from '@/core/rig/stationStates';
+import { viewFound } from '@/core/rig/view/rigView';
 import { RigProvider } from './rig/RigProvider';
 import { WholeLine } from './rig/WholeLine';
 import { StrengthStation } from './strength/StrengthStation';
@@ -45,7 +47,7 @@ function pageOf(record: RigRecord, page: ReactNode): string {
   return renderToString(
     <UnitsProvider initial={{ length: 'm', smallLength: 'mm', force: 'kg' }}>
       <Toasts>
-        <RigProvider record={record}>
+        <RigProvider record={record} found={viewFound(record)} states={stationStates(record)}>
           <RigFrame>{page}</RigFrame>
         </RigProvider>
       </Toasts>

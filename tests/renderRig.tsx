@@ -2,6 +2,8 @@ import { render } from '@testing-library/react';
 import type { ReactNode } from 'react';
 import type { RigRecord } from '../core/record/record';
 import { MeasuringEntries } from '../components/measuring/MeasuringEntries';
+import { stationStates } from '../core/rig/stationStates';
+import { viewFound } from '../core/rig/view/rigView';
 import { RigProvider } from '../components/rig/RigProvider';
 import { Toasts } from '../components/ui/Toasts';
 import { UnitsProvider } from '../components/units/UnitsProvider';
@@ -20,7 +22,7 @@ export function renderRig(record: RigRecord, children: ReactNode, units: UnitCho
   return render(
     <UnitsProvider initial={units}>
       <Toasts>
-        <RigProvider record={record}>
+        <RigProvider record={record} found={viewFound(record)} states={stationStates(record)}>
           <MeasuringEntries>{children}</MeasuringEntries>
         </RigProvider>
       </Toasts>

@@ -1,6 +1,7 @@
 import 'server-only';
 import { cache } from 'react';
-import { rulerStart } from '@/core/rig/view/rigView';
+import { stationStates } from '@/core/rig/stationStates';
+import { viewFound } from '@/core/rig/view/rigView';
 import { asId } from '@/usecases/inputs';
 import { readRig } from '@/usecases/rigs/readRigs';
 import { pageCrew, readPage } from './snapshot';
@@ -12,5 +13,5 @@ export const rigPage = cache(async (boatId: string, rigId: string) => {
     const record = id === null ? null : await readRig(db, id);
     return record && { record, crew: await pageCrew(db) };
   });
-  return { ...read, rulerFrom: rulerStart(read.record) };
+  return { ...read, found: viewFound(read.record), states: stationStates(read.record) };
 });

@@ -3,9 +3,8 @@
 import { createContext, use, useCallback, useMemo, useState, type ReactNode } from 'react';
 import type { RigRecord } from '@/core/record/record';
 import { atBench } from '@/core/rig/line/atBench';
-import { rigView, type RigView } from '@/core/rig/view/rigView';
+import { rigView, viewFrom, type RigView, type ViewFound } from '@/core/rig/view/rigView';
 import type { Station } from '@/core/record/stations';
-import { stationStates } from '@/core/rig/stationStates';
 import type { StationState } from '@/core/record/stationState';
 import { useFollow } from '@/components/shell/useFollow';
 import { CursorProvider } from '@/components/line/cursor';
@@ -32,12 +31,13 @@ const NO_DRAFT = { record: null, editor: null } as const;
 
 interface Props {
   readonly record: RigRecord;
-  /** Where the server's estimate of this record ended, so that a phone need not find it anew. */
-  readonly rulerFrom?: readonly number[] | undefined;
+  /** What the server found for this record, so that a phone need not find it anew; null where there is no line to draw. */
+  readonly found: ViewFound | null;
+  readonly states: Readonly<Record<Station, StationState>>;
   readonly children: ReactNode;
 }
 
-export function RigProvider({ record, rulerFrom, children }: Props) {
+export function RigProvider({ record, found, states, children }: Props) {
   useFollow(record.boat.id, record.id);
   const [draft, setDraft] = useState<{ record: RigRecord | null; editor: LineEditor | null }>(NO_DRAFT);
   const setDraftRecord = useCallback(
@@ -46,9 +46,9 @@ export function RigProvider({ record, rulerFrom, children }: Props) {
     [],
   );
   const [cutM, setCutM] = useState<number | null>(null);
-  const shown = draft.record ?? record;
-  const view = useMemo(() => rigView(shown, shown === record ? rulerFrom : undefined), [shown, record, rulerFrom]);
-  const states = useMemo(() => stationStates(record), [record]);
+  const stored = useMemo(() => found && viewFrom(record, found), [record, found]);
+  const planned = useMemo(() => draft.record && rigView(draft.record), [draft.record]);
+  const view = draft.record ? planned : stored;
   const value = useMemo(
     () => ({ record, view, states, editor: draft.editor, setDraftRecord, cutM, setCutM }),
     [record, view, states, draft.editor, setDraftRecord, cutM],

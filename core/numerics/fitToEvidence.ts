@@ -1,6 +1,5 @@
-import { Matrix } from 'ml-matrix';
 import { borderedFit } from './borderedFit';
-import { misfit, type Block, type Observation } from './borderedProblem';
+import type { Observation } from './borderedProblem';
 
 export interface Fit {
   /** Best values of the unknowns, in prior SDs of each are 0 ± 1. */
@@ -22,19 +21,16 @@ export interface Fit {
  * @param priorSds SD of each unknown before the observations, all above 0
  * @param observations what was measured
  * @param predict all unknowns → what each observation would be; not finite where it cannot be
- * @param from where to begin, as a fit of the very same ended; passed over where it says less than what is believed beforehand
  * @throws RangeError when an SD is not positive, or what is believed beforehand cannot be predicted
  */
 export function fitToEvidence(
   priorSds: readonly number[],
   observations: readonly Observation[],
   predict: (unknowns: readonly number[]) => readonly number[],
-  from?: readonly number[],
 ): Fit {
   const groups = observations.length > 0 ? [{ border: [], observations, predict }] : [];
   const block = { priorSds, groups };
-  const begin = from && isBetter(block, from) ? { border: [], blocks: [{ values: from, inner: [] }] } : undefined;
-  const { settled, iterations, blocks } = borderedFit({ sds: [] }, priorSds.length > 0 ? [block] : [], begin);
+  const { settled, iterations, blocks } = borderedFit({ sds: [] }, priorSds.length > 0 ? [block] : []);
   const [fitted] = blocks;
   return {
     values: fitted?.values ?? [],
@@ -43,12 +39,4 @@ export function fitToEvidence(
     settled,
     iterations,
   };
-}
-
-/** A start that came from elsewhere may be for other unknowns, or for evidence that was withdrawn. */
-function isBetter(block: Block, from: readonly number[]): boolean {
-  if (from.length !== block.priorSds.length || !from.every(Number.isFinite)) return false;
-  const problem = { borderPriorSds: [], borderPrecision: Matrix.zeros(0, 0), blocks: [block] };
-  const at = (own: readonly number[]): number => misfit(problem, { border: [], own: [own], inner: [[]] });
-  return at(from) < at(block.priorSds.map(() => 0));
 }

@@ -1,4 +1,4 @@
-import { estimateCounter, type CounterEstimate } from '../../calibration/estimateCounter';
+import { estimateCounter, type CounterEstimate, type EstimateFound } from '../../calibration/estimateCounter';
 import type { BelievedLoad } from '../../calibration/loadModel';
 import type { LevelObservation } from '../../calibration/observations';
 import { DEFAULT_LEVEL_BELOW_RIM_M } from '../../load/defaults';
@@ -14,18 +14,18 @@ import { isLengthKnown, productIdNow } from '../line/woundSegments';
 /**
  * Everything known of the rig's counter, or of its spool turns, on the line as it is now or as planned.
  *
- * @param from the unknowns of an estimate of this very record, to begin at
+ * @param known what an estimate of this very record found
  */
-export function counterEstimate(record: RigRecord, current: CurrentLine, from?: readonly number[]): CounterEstimate {
+export function counterEstimate(record: RigRecord, current: CurrentLine, known?: EstimateFound): CounterEstimate {
   const counter = rulerOf(record);
   const { load, knowledge } = record;
   if (current.state === 'planned' || load?.status !== 'wound') {
-    return plannedEstimate(record, current, [plannedLevel(record, current)], from);
+    return plannedEstimate(record, current, [plannedLevel(record, current)], known);
   }
   const observations = loadObservations(record, load, current);
   const before = knowledge.beforeLoad;
   const constantM = before?.lengthPerTurnM ?? record.reel.counter?.lengthPerTurnM ?? counter.lengthPerTurnM;
-  return estimateCounter({ ...woundBelief(record, load, current), counter, constantM }, observations, from);
+  return estimateCounter({ ...woundBelief(record, load, current), counter, constantM }, observations, known);
 }
 
 /** What a stack that is not on would make of the counter, by what is known of reel and lines and by its level, where one is meant. */
@@ -33,9 +33,9 @@ export function plannedEstimate(
   record: RigRecord,
   planned: CurrentLine,
   levels: readonly LevelObservation[],
-  from?: readonly number[],
+  known?: EstimateFound,
 ): CounterEstimate {
-  return estimateCounter(plannedBelief(record, planned, rulerOf(record)), levels, from);
+  return estimateCounter(plannedBelief(record, planned, rulerOf(record)), levels, known);
 }
 
 /** A planned line ends where it is meant to: its level stands for an observation, the free length gives way. */

@@ -5,18 +5,12 @@ import { adviceForRig } from '../count/adviceForRig';
 import { countMarks } from '../count/countMarks';
 import { dragBases } from '../drag/dragBases';
 import { compareFleet } from '../count/fleet';
-import { countsAtLength, lengthsAtReadings, readCursor, rigView, rulerStart } from './rigView';
+import { countsAtLength, lengthsAtReadings, readCursor, rigView, viewFound, viewFrom, type ViewFound } from './rigView';
 import { productStrength } from '../strength/strengthOfRig';
 
 function viewOf(rig: ReturnType<typeof woundRig>) {
   const view = rigView(rig);
   if (!view) throw new Error('the fixture has no view');
-  return view;
-}
-
-function viewFrom(rig: ReturnType<typeof woundRig>, from: readonly number[]) {
-  const view = rigView(rig, from);
-  if (!view) throw new Error('there is no view');
   return view;
 }
 
@@ -60,21 +54,33 @@ describe('the cursor', () => {
     expect(lengthsAtReadings(bare, [100])).toHaveLength(1);
   });
 
-  it('says the same wherever its estimate begins: at its own end, at another rig’s, at nonsense', () => {
-    const other = rulerStart(woundRig()) ?? [];
+  it('is the same from what somebody else found for it', () => {
     for (let seed = 1; seed <= 12; seed += 1) {
       const rig = anyRig(seed);
       const plain = rigView(rig);
-      const end = rulerStart(rig);
-      if (!plain || !end) continue;
-      for (const from of [end, other, end.map(() => 40), end.map(() => NaN), []]) {
-        const { unknowns, constantM } = viewFrom(rig, from).ruler;
-        expect(Math.abs(constantM.value / plain.ruler.constantM.value - 1)).toBeLessThan(1e-5);
-        unknowns.forEach(({ value, sd }, at) => {
-          const before = plain.ruler.unknowns[at];
-          expect(Math.abs(value - (before?.value ?? NaN))).toBeLessThan(1e-3);
-          expect(sd / (before?.sd ?? NaN)).toBeCloseTo(1, 3);
-        });
+      const found = viewFound(rig);
+      if (!plain || !found) continue;
+      const { ruler, ...view } = viewFrom(rig, structuredClone(found));
+      const { ruler: plainRuler, ...plainView } = plain;
+      expect(view).toEqual({ ...plainView, counter: plain.counter && expect.anything() });
+      for (const part of ['unknowns', 'correlation', 'conflicts', 'residuals', 'constantM', 'widened', 'best'] as const)
+        expect(ruler[part]).toEqual(plainRuler[part]);
+      expect(ruler.realise(found.ruler.fit.values)).toEqual(plainRuler.best);
+    }
+  });
+
+  it('finds anew what was found for something else', () => {
+    const other = viewFound(woundRig())?.ruler;
+    for (let seed = 1; seed <= 12; seed += 1) {
+      const rig = anyRig(seed);
+      const plain = rigView(rig);
+      const found = viewFound(rig);
+      if (!plain || !found || !other || plain.ruler.observations.length === 0) continue;
+      const { fit } = found.ruler;
+      for (const ruler of [other, { ...other, fit: { ...fit, values: fit.values.map(() => NaN) } }]) {
+        const { unknowns, conflicts } = viewFrom(rig, { ...found, ruler } satisfies ViewFound).ruler;
+        expect(unknowns).toEqual(plain.ruler.unknowns);
+        expect(conflicts).toEqual(plain.ruler.conflicts);
       }
     }
   });

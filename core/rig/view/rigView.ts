@@ -1,6 +1,6 @@
 import { colouredLengthsM, type ColourLengths } from '../../load/colours';
 import { correctionTable } from '../../calibration/correctionTable';
-import type { CounterEstimate } from '../../calibration/estimateCounter';
+import type { CounterEstimate, EstimateFound } from '../../calibration/estimateCounter';
 import { countsAt, lengthAtCounts } from '../../calibration/observations';
 import type { Figure } from '../../provenance/figure';
 import { spoolStateAt } from '../../spool/loadedLine';
@@ -29,15 +29,30 @@ export interface RigView {
   readonly setForceN: number | null;
 }
 
-/**
- * Derives the view of a rig, or null when it has no line that could be drawn.
- *
- * @param rulerFrom what `rulerStart` says of this very record, where somebody has worked that out already
- */
-export function rigView(record: RigRecord, rulerFrom?: readonly number[]): RigView | null {
+/** What of a view takes long to find, as plain data: a server finds it, and sends it along. */
+export interface ViewFound extends Omit<RigView, 'record' | 'ruler' | 'counter'> {
+  readonly ruler: EstimateFound;
+}
+
+/** What was found for a view; null for a rig that has none. */
+export function viewFound(record: RigRecord): ViewFound | null {
+  const view = rigView(record);
+  if (!view) return null;
+  const { current, ruler, strength, reach, inReach, setForceN } = view;
+  return { current, ruler: ruler.found, strength, reach, inReach, setForceN };
+}
+
+/** The view of a rig from what was found for this very record. */
+export function viewFrom(record: RigRecord, found: ViewFound): RigView {
+  const ruler = counterEstimate(record, found.current, found.ruler);
+  return { record, ...found, ruler, counter: record.reel.counter ? ruler : null };
+}
+
+/** Derives the view of a rig, or null when it has no line that could be drawn. */
+export function rigView(record: RigRecord): RigView | null {
   const current = lineToShow(record);
   if (!current) return null;
-  const ruler = counterEstimate(record, current, rulerFrom);
+  const ruler = counterEstimate(record, current);
   const strength = strengthOfRig(record, current.line);
   const reach = reachOf(record, current.line);
   return {
@@ -50,12 +65,6 @@ export function rigView(record: RigRecord, rulerFrom?: readonly number[]): RigVi
     inReach: strength && withinReach(strength, reach.outM),
     setForceN: acceptedForceN(record),
   };
-}
-
-/** Where the estimate of what counts the line ends: whoever begins there, on another device say, is there at once. */
-export function rulerStart(record: RigRecord): readonly number[] | undefined {
-  const current = lineToShow(record);
-  return current ? counterEstimate(record, current).unknowns.map(({ value }) => value) : undefined;
 }
 
 /** While winding the line is what is on and what, from here, still goes on; else the current line. */

@@ -18,10 +18,10 @@ export async function generateMetadata({ params }: Props): Promise<Metadata> {
 
 export default async function RigLayout({ params, children }: Props & { children: ReactNode }) {
   const { boatId, rigId } = await params;
-  const { record, rulerFrom, crew } = await rigPage(boatId, rigId);
+  const { record, found, states, crew } = await rigPage(boatId, rigId);
   const { boat } = record;
   return (
-    <RigProvider record={record} rulerFrom={rulerFrom}>
+    <RigProvider record={record} found={found} states={states}>
       <Header
         crumbs={[
           { label: boat.name, path: boatPath(boat.id) },
