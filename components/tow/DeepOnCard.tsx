@@ -27,21 +27,24 @@ export function DeepOnCard({
   format: Formatter;
   onDeep: (deep: DeepOnCard | null) => void;
 }) {
-  const { rig, question, answer } = useDepth(view, null, null);
+  const { rig, question, answer, curves } = useDepth(view, null, null);
   useEffect(() => {
-    onDeep(answer && !rig.isDiveOpen ? deepOf({ rig, question, answer }, format) : null);
-  }, [rig, question, answer, format, onDeep]);
+    onDeep(answer && curves && !rig.isDiveOpen ? deepOf({ rig, question, answer, curves }, format) : null);
+  }, [rig, question, answer, curves, format, onDeep]);
   return null;
 }
 
-type Answered = Pick<Depth, 'rig' | 'question'> & { readonly answer: NonNullable<Depth['answer']> };
+type Answered = Pick<Depth, 'rig' | 'question'> & {
+  readonly answer: NonNullable<Depth['answer']>;
+  readonly curves: NonNullable<Depth['curves']>;
+};
 
-function deepOf({ rig, question, answer }: Answered, format: Formatter): DeepOnCard {
+function deepOf({ rig, question, answer, curves }: Answered, format: Formatter): DeepOnCard {
   const { lengthsM, speedMS, mostM } = question;
   const stop = answer.stop.ok ? answer.stop.value : null;
   const { seen } = answer.learned;
-  const [slower, faster] = answer.beside;
-  const speeds = [slower, { speedMS, along: answer.along }, faster].filter((each) => each !== undefined);
+  const [slower, faster] = curves.beside;
+  const speeds = [slower, { speedMS, along: curves.along }, faster].filter((each) => each !== undefined);
   return {
     heads: speeds.map((each) => knots(each.speedMS)),
     with: (lengthOutM) =>

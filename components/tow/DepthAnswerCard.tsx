@@ -63,7 +63,11 @@ export function DepthAnswerCard({ view, depth, goal, speed }: Props) {
               seen, at two lengths or speeds, and it is.
             </p>
           ) : !answer ? (
-            <p className="text-ink-soft">Working it out …</p>
+            <p className="text-lg">
+              Working it out: how deep the {rig.towed.lure} swims at {knots(depth.question.speedMS)}, by the weight and
+              the thickness of every piece of line in front of it, what the water does to them, and the depths that were
+              seen with this line.
+            </p>
           ) : stop ? (
             <Stop view={view} depth={depth} answer={answer} stop={stop} />
           ) : (

@@ -3,7 +3,7 @@
 import { useMemo } from 'react';
 import type { Figure } from '@/core/provenance/figure';
 import type { RigView } from '@/core/rig/view/rigView';
-import type { DepthAnswer } from '@/core/tow/answerDepth';
+import type { DepthCurves } from '@/core/tow/answerDepth';
 import { fromSi } from '@/core/units/units';
 import { LensChart, type LensCurve } from '@/components/line/LensChart';
 import { useUnits } from '@/components/units/UnitsProvider';
@@ -11,13 +11,13 @@ import { knots } from './towedWords';
 import type { Depth } from './useDepth';
 
 /** Depth over length out, on the ribbon's own axis: downwards, as the water has it. */
-export function DepthLens({ view, depth, answer }: { view: RigView; depth: Depth; answer: DepthAnswer }) {
+export function DepthLens({ view, depth, curves }: { view: RigView; depth: Depth; curves: DepthCurves }) {
   const { units, format } = useUnits();
   const { lengthsM, speedMS, mostM } = depth.question;
-  const curves = useMemo((): readonly LensCurve[] => {
+  const drawn = useMemo((): readonly LensCurve[] => {
     const shown = (depthM: number): number => -fromSi('length', depthM, units.length);
     const start = { lengthM: 0, value: 0 };
-    const [slower, faster] = answer.beside;
+    const [slower, faster] = curves.beside;
     const plain = (name: string, look: string, along: readonly Figure[]): LensCurve => ({
       ...{ name, look, dashed: true },
       points: [start, ...lengthsM.map((lengthM, index) => ({ lengthM, value: shown(along[index]?.value ?? 0) }))],
@@ -30,22 +30,22 @@ export function DepthLens({ view, depth, answer }: { view: RigView; depth: Depth
           { ...start, plusMinus: 0 },
           ...lengthsM.map((lengthM, index) => ({
             lengthM,
-            value: shown(answer.along[index]?.value ?? 0),
-            plusMinus: -shown(answer.along[index]?.plusMinus ?? 0),
+            value: shown(curves.along[index]?.value ?? 0),
+            plusMinus: -shown(curves.along[index]?.plusMinus ?? 0),
           })),
         ],
       },
       ...(slower ? [plain(`at ${knots(slower.speedMS)}`, 'stroke-go text-go', slower.along)] : []),
       ...(faster ? [plain(`at ${knots(faster.speedMS)}`, 'stroke-warn text-warn', faster.along)] : []),
     ];
-  }, [answer, lengthsM, speedMS, units.length]);
-  const last = answer.along.at(-1);
+  }, [curves, lengthsM, speedMS, units.length]);
+  const last = curves.along.at(-1);
   return (
     <LensChart
       view={view}
       title="Depth, as line goes out"
       axis={`${units.length} below the surface, band ± 95 %`}
-      curves={curves}
+      curves={drawn}
       isDown
       describe={
         last

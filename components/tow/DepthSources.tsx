@@ -2,7 +2,7 @@
 
 import { coloursOut } from '@/core/rig/tow/towedRig';
 import type { RigView } from '@/core/rig/view/rigView';
-import type { DepthAnswer } from '@/core/tow/answerDepth';
+import type { DepthAnswer, DepthCurves } from '@/core/tow/answerDepth';
 import { useUnits } from '@/components/units/UnitsProvider';
 import type { Depth } from './useDepth';
 
@@ -12,7 +12,17 @@ const THUMB_M = { least: 4 * 0.3048, most: 5 * 0.3048 } as const;
 const THUMB_MS = { least: 0.72, most: 0.98 } as const;
 
 /** Rule of thumb, the crew's own rule, physics and what was seen, side by side. */
-export function DepthSources({ view, depth, answer }: { view: RigView; depth: Depth; answer: DepthAnswer }) {
+export function DepthSources({
+  view,
+  depth,
+  answer,
+  curves,
+}: {
+  view: RigView;
+  depth: Depth;
+  answer: DepthAnswer;
+  curves: DepthCurves;
+}) {
   const { format } = useUnits();
   const stop = answer.stop.ok ? answer.stop.value : null;
   if (!stop) return <p>With the line that there is, nothing to hold side by side.</p>;
@@ -39,7 +49,7 @@ export function DepthSources({ view, depth, answer }: { view: RigView; depth: De
                 : format.length(Math.max(colours * rule.perColourM + rule.otherwiseM, 0))}
           </Row>
           <Row name="Physics of this line alone">
-            {format.length(answer.unlearned.value, answer.unlearned.plusMinus)}
+            {format.length(curves.unlearned.value, curves.unlearned.plusMinus)}
           </Row>
           <Row name={seen === 0 ? 'Depths that were seen' : `Tuned to ${seen} seen`}>
             {seen === 0 ? 'none yet' : format.length(stop.depth.value, stop.depth.plusMinus)}

@@ -14,7 +14,7 @@ import { useKeptChoice } from '@/components/fields/useKept';
 import { topShotOf } from '@/core/rig/tow/towedRig';
 import type { RigView } from '@/core/rig/view/rigView';
 import { KNOT_MS } from '@/core/units/units';
-import type { DepthAnswer } from '@/core/tow/answerDepth';
+import type { DepthCurves } from '@/core/tow/answerDepth';
 import type { Formatter } from '@/words/format';
 import { LIMITS } from '@/usecases/limits';
 import { DepthAnswerCard } from './DepthAnswerCard';
@@ -68,7 +68,7 @@ function Towed({ view }: { view: RigView }) {
         ? { depthM: wanted.value }
         : { setbackM: wanted.value };
   const depth = useDepth(view, goal, speedMS);
-  const { rig, answer } = depth;
+  const { rig, answer, curves } = depth;
   const hasTopShot = topShotOf(view) !== null;
   return (
     <div className="flex flex-col gap-4">
@@ -97,8 +97,8 @@ function Towed({ view }: { view: RigView }) {
         {answer && !rig.isDiveOpen && (
           <>
             <div className="min-w-0 has-data-[state=open]:lg:col-span-2">
-              <CollapsibleCard id="depth-lens" title="Depth, all along the line" line={lensLine(answer, format)}>
-                <DepthLens view={view} depth={depth} answer={answer} />
+              <CollapsibleCard id="depth-lens" title="Depth, all along the line" line={lensLine(curves, format)}>
+                {curves ? <DepthLens view={view} depth={depth} curves={curves} /> : <Working />}
               </CollapsibleCard>
             </div>
             <CollapsibleCard
@@ -106,7 +106,7 @@ function Towed({ view }: { view: RigView }) {
               title="What else says so"
               line="rule of thumb, physics, depths that were seen"
             >
-              <DepthSources view={view} depth={depth} answer={answer} />
+              {curves ? <DepthSources view={view} depth={depth} answer={answer} curves={curves} /> : <Working />}
             </CollapsibleCard>
             {hasTopShot && (
               <CollapsibleCard
@@ -123,7 +123,7 @@ function Towed({ view }: { view: RigView }) {
                 title="Every colour and join"
                 line="as each leaves the tip: reading and depth"
               >
-                <DepthTable view={view} depth={depth} answer={answer} />
+                {curves ? <DepthTable view={view} depth={depth} curves={curves} /> : <Working />}
               </CollapsibleCard>
             </div>
           </>
@@ -133,8 +133,10 @@ function Towed({ view }: { view: RigView }) {
   );
 }
 
-function lensLine(answer: DepthAnswer, format: Formatter): string {
-  const last = answer.along.at(-1);
+const Working = () => <p className="text-ink-soft">Working it out …</p>;
+
+function lensLine(curves: DepthCurves | null, format: Formatter): string {
+  const last = curves?.along.at(-1);
   return last
     ? `${format.length(last.value, last.plusMinus)} with all that may be out; slower and faster`
     : 'slower and faster';

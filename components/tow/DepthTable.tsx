@@ -3,7 +3,7 @@
 import { useMemo } from 'react';
 import { countMarks } from '@/core/rig/count/countMarks';
 import type { RigView } from '@/core/rig/view/rigView';
-import type { DepthAnswer } from '@/core/tow/answerDepth';
+import type { DepthCurves } from '@/core/tow/answerDepth';
 import { roundLengths } from '@/components/drag/BackOffCard';
 import { useUnits } from '@/components/units/UnitsProvider';
 import { DEEP_M, depthAlong } from './depthsAlong';
@@ -11,28 +11,28 @@ import { knots } from './towedWords';
 import type { Depth } from './useDepth';
 
 /** Rows of a table of depth: what leaves the tip, what the counter shows then, how deep the lure is, slower and faster too. */
-export function useDepthRows(view: RigView, depth: Depth, answer: DepthAnswer) {
+export function useDepthRows(view: RigView, depth: Depth, curves: DepthCurves) {
   const { units, format } = useUnits();
   const { lengthsM, mostM } = depth.question;
   return useMemo(() => {
-    const [slower, faster] = answer.beside;
+    const [slower, faster] = curves.beside;
     return countMarks(view, roundLengths(mostM, units.length, 8))
       .filter(({ lengthOutM }) => lengthOutM > 0 && lengthOutM <= mostM)
       .flatMap((mark) => {
-        const here = depthAlong(lengthsM, answer.along, mark.lengthOutM);
+        const here = depthAlong(lengthsM, curves.along, mark.lengthOutM);
         if (!here) return [];
         const beside = [slower, faster].map((each) => each && depthAlong(lengthsM, each.along, mark.lengthOutM));
         const name = mark.kind === 'length' ? format.length(mark.lengthOutM) : mark.name;
         return [{ ...mark, name, here, slower: beside[0] ?? null, faster: beside[1] ?? null }];
       });
-  }, [view, answer, lengthsM, mostM, units.length, format]);
+  }, [view, curves, lengthsM, mostM, units.length, format]);
 }
 
 /** Every colour, join and round length: reading and depth at today's speed, and a fifth slower and faster. */
-export function DepthTable({ view, depth, answer }: { view: RigView; depth: Depth; answer: DepthAnswer }) {
+export function DepthTable({ view, depth, curves }: { view: RigView; depth: Depth; curves: DepthCurves }) {
   const { format } = useUnits();
-  const rows = useDepthRows(view, depth, answer);
-  const [slower, faster] = answer.beside;
+  const rows = useDepthRows(view, depth, curves);
+  const [slower, faster] = curves.beside;
   return (
     <table className="w-full text-sm">
       <thead>

@@ -84,7 +84,7 @@ export function TowDrawing({ view, depth, answer }: { view: RigView; depth: Dept
     ({ xM }) => x(xM),
     ({ zM }) => y(zM),
   );
-  const open = depthAlong(depth.question.lengthsM, answer.along, outM);
+  const open = depth.curves && depthAlong(depth.question.lengthsM, depth.curves.along, outM);
   const touches = drawn.status === 'on the bottom';
   const words =
     drawn.depthM === null

@@ -1,6 +1,6 @@
 import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import type { RigRecord } from '@/core/record/record';
-import { answerDepth } from '@/core/tow/answerDepth';
+import { answerDepth, depthCurves } from '@/core/tow/answerDepth';
 import { USUAL_TOW } from '@/core/rig/tow/towedRig';
 import { RodCard } from '@/components/cards/RodCard';
 import { plannedRig, waterMark, woundRig } from '../../tests/rigFixture';
@@ -8,7 +8,12 @@ import { renderRig } from '../../tests/renderRig';
 import { DepthStation } from './DepthStation';
 
 // There are no workers here: what they do is done at once.
-jest.mock('comlink', () => ({ wrap: () => ({ answer: (question: never) => Promise.resolve(answerDepth(question)) }) }));
+jest.mock('comlink', () => ({
+  wrap: () => ({
+    answer: (question: never) => Promise.resolve(answerDepth(question)),
+    curves: (question: never, answer: never) => Promise.resolve(depthCurves(question, answer)),
+  }),
+}));
 
 const sent: { url: string; body: unknown }[] = [];
 const before = globalThis.Worker;

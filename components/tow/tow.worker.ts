@@ -1,7 +1,8 @@
 import { expose } from 'comlink';
-import { answerDepth, type DepthAnswer, type DepthQuestion } from '@/core/tow/answerDepth';
+import { answerDepth, depthCurves } from '@/core/tow/answerDepth';
 
-const worker = { answer: (question: DepthQuestion): DepthAnswer => answerDepth(question) };
+// The answer goes first: somebody waits for it.
+const worker = { answer: answerDepth, curves: depthCurves };
 
 export type TowWorker = typeof worker;
 

@@ -4,7 +4,7 @@ import { wrap } from 'comlink';
 import { useEffect, useMemo, useState } from 'react';
 import { towedRig, type TowedRig } from '@/core/rig/tow/towedRig';
 import type { RigView } from '@/core/rig/view/rigView';
-import type { DepthAnswer, DepthQuestion } from '@/core/tow/answerDepth';
+import type { DepthAnswer, DepthCurves, DepthQuestion } from '@/core/tow/answerDepth';
 import type { TowGoal } from '@/core/tow/lineForDepth';
 import type { TowWorker } from './tow.worker';
 
@@ -17,6 +17,8 @@ export interface Depth {
   readonly question: DepthQuestion;
   /** The newest answer; null until there is one. While another is worked out, the one before it stands. */
   readonly answer: DepthAnswer | null;
+  /** The curves behind that answer, a moment after it. */
+  readonly curves: DepthCurves | null;
   /** False while what is asked now is worked out: question and answer are then those before it, and belong together. */
   readonly isCurrent: boolean;
 }
@@ -41,17 +43,19 @@ export function useDepth(view: RigView, goal: TowGoal | null, speedMS: number | 
       mostM,
     };
   }, [view, rig, key, speedMS]);
-  const [found, setFound] = useState<{ of: DepthQuestion; answer: DepthAnswer } | null>(null);
+  const [found, setFound] = useState<Found | null>(null);
   useEffect(() => {
     if (typeof Worker === 'undefined') return;
     const thread = new Worker(new URL('./tow.worker.ts', import.meta.url));
     let isWanted = true;
-    void wrap<TowWorker>(thread)
-      .answer(question)
-      .then((answer) => {
-        if (isWanted) setFound({ of: question, answer });
-      })
-      .finally(() => thread.terminate());
+    const worker = wrap<TowWorker>(thread);
+    const find = async (): Promise<void> => {
+      const answer = await worker.answer(question);
+      if (isWanted) setFound({ of: question, answer, curves: null });
+      const curves = await worker.curves(question, answer);
+      if (isWanted) setFound({ of: question, answer, curves });
+    };
+    void find().finally(() => thread.terminate());
     return () => {
       isWanted = false;
       thread.terminate();
@@ -60,6 +64,12 @@ export function useDepth(view: RigView, goal: TowGoal | null, speedMS: number | 
   // Of another line nothing is shown; of another goal or speed only with that goal and speed beside it.
   const isOfLine = found?.of.belief === question.belief;
   return isOfLine
-    ? { rig, question: found.of, answer: found.answer, isCurrent: found.of === question }
-    : { rig, question, answer: null, isCurrent: false };
+    ? { rig, question: found.of, answer: found.answer, curves: found.curves, isCurrent: found.of === question }
+    : { rig, question, answer: null, curves: null, isCurrent: false };
+}
+
+interface Found {
+  readonly of: DepthQuestion;
+  readonly answer: DepthAnswer;
+  readonly curves: DepthCurves | null;
 }

@@ -28,16 +28,20 @@ export interface DepthQuestion {
 
 export interface DepthAnswer {
   readonly learned: LearnedDepth;
-  /** Depth at each of the lengths, at that speed. */
-  readonly along: readonly Figure[];
-  /** The same without its marks: what the line's own physics say. */
-  readonly unlearned: Figure;
-  /** Depth at each of the lengths a little slower and a little faster. */
-  readonly beside: readonly { readonly speedMS: number; readonly along: readonly Figure[] }[];
   /** What to let out, and where that brings the lure; or why no line does. */
   readonly stop: { readonly ok: true; readonly value: LineOut & StopFigures } | Failure<'line-too-short'>;
   /** The depth with that let out, or with all of it, and what would narrow it. */
   readonly narrow: DepthToNarrow;
+}
+
+/** Depth all along the line: it takes three times as long to work out as the answer, and is looked at after it. */
+export interface DepthCurves {
+  /** Depth at each of the lengths, at that speed. */
+  readonly along: readonly Figure[];
+  /** Depth at each of the lengths a little slower and a little faster. */
+  readonly beside: readonly { readonly speedMS: number; readonly along: readonly Figure[] }[];
+  /** The depth of the answer without its marks: what the line's own physics say. */
+  readonly unlearned: Figure;
 }
 
 export interface StopFigures {
@@ -55,26 +59,33 @@ export interface StopFigures {
 const BESIDE = 0.2;
 const TENTH_KNOT_MS = 0.1 * KNOT_MS;
 
-/** Everything that the station of a towed rig shows, worked out at once. */
+/** What to let out, where that brings the lure, and what would tell it better. */
 export function answerDepth(question: DepthQuestion): DepthAnswer {
-  const { belief, marks, speedMS, lengthsM, goal, usualM, mostM } = question;
+  const { belief, marks, speedMS, goal, usualM, mostM } = question;
   const learned = learnDepth(belief, marks);
   const { values } = learned;
-  const along = depthFigures(belief, learned, speedMS, lengthsM);
-  const beside = [1 - BESIDE, 1 + BESIDE].map((share) => ({
-    speedMS: share * speedMS,
-    along: depthFigures(belief, learned, share * speedMS, lengthsM),
-  }));
   const found = goal
     ? lineOutFor(belief, values, speedMS, goal, mostM)
     : lineOutFor(belief, values, speedMS, { depthM: depthWith(belief, speedMS, [usualM], values)[0] ?? 0 }, usualM);
   const atM = found.ok ? found.value.lengthOutM : mostM;
-  const [unlearned] = depthFigures(belief, learnDepth(belief, []), speedMS, [atM]);
-  const narrow = depthToNarrow(belief, learned, question.rig, speedMS, atM);
   return {
-    ...{ learned, along, beside, narrow },
-    unlearned: unlearned ?? { value: NaN, plusMinus: NaN, mainlyFrom: null },
+    learned,
     stop: found.ok ? { ok: true, value: { ...found.value, ...stopFigures(question, learned, found.value) } } : found,
+    narrow: depthToNarrow(belief, learned, question.rig, speedMS, atM),
+  };
+}
+
+/** The curves behind the answer to a question. */
+export function depthCurves(
+  { belief, speedMS, lengthsM }: DepthQuestion,
+  { learned, narrow }: Pick<DepthAnswer, 'learned' | 'narrow'>,
+): DepthCurves {
+  const along = (atMS: number): readonly Figure[] => depthFigures(belief, learned, atMS, lengthsM);
+  const [unlearned] = depthFigures(belief, learnDepth(belief, []), speedMS, [narrow.atM]);
+  return {
+    along: along(speedMS),
+    beside: [1 - BESIDE, 1 + BESIDE].map((share) => ({ speedMS: share * speedMS, along: along(share * speedMS) })),
+    unlearned: unlearned ?? { value: NaN, plusMinus: NaN, mainlyFrom: null },
   };
 }
 

@@ -1,5 +1,5 @@
 import { anyRig } from '../../../tests/anyRig';
-import { answerDepth } from '../../tow/answerDepth';
+import { answerDepth, depthCurves } from '../../tow/answerDepth';
 import { rigView } from '../view/rigView';
 import { towedRig } from './towedRig';
 
@@ -14,17 +14,10 @@ test('any rig in tow has an answer, and no figure of it is none', () => {
     const rig = towedRig(view);
     const { belief, marks, speedMS, mostM, rangeM } = rig;
     const lengthsM = [0.25, 0.5, 1].map((share) => share * mostM);
-    const answer = answerDepth({
-      rig: view.record,
-      belief,
-      marks,
-      speedMS,
-      lengthsM,
-      goal: null,
-      usualM: rangeM.toM,
-      mostM,
-    });
-    for (const { value, plusMinus } of [...answer.along, answer.unlearned]) {
+    const question = { rig: view.record, belief, marks, speedMS, lengthsM, goal: null, usualM: rangeM.toM, mostM };
+    const answer = answerDepth(question);
+    const curves = depthCurves(question, answer);
+    for (const { value, plusMinus } of [...curves.along, curves.unlearned]) {
       expect(Number.isFinite(value)).toBe(true);
       expect(plusMinus).toBeGreaterThanOrEqual(0);
     }

@@ -1,6 +1,6 @@
 import { waterMark, woundRig } from '../../../tests/rigFixture';
 import { measureNext } from '../../worth/measureNext';
-import { answerDepth } from '../../tow/answerDepth';
+import { answerDepth, depthCurves } from '../../tow/answerDepth';
 import type { WaterMarkRecord } from '../../record/tow';
 import { stationStates } from '../stationStates';
 import { rigView } from '../view/rigView';
@@ -70,12 +70,15 @@ describe('the water log', () => {
     const seen = towedRig(viewOf({ towed, waterMarks: [mark({ lengthOutM: null, reading: 60 })] }));
     expect(seen.marks).toHaveLength(1);
     expect(seen.marks[0]?.lengthOutM).toBeGreaterThan(50);
-    const ask = (rig: ReturnType<typeof towedRig>) =>
-      answerDepth({
+    const ask = (rig: ReturnType<typeof towedRig>) => {
+      const question = {
         rig: { id: 'rig', name: 'Rig' },
         ...{ belief: rig.belief, marks: rig.marks, speedMS: rig.speedMS, lengthsM: [30, 60], goal: null },
         ...{ usualM: 60, mostM: rig.mostM },
-      });
+      };
+      const answer = answerDepth(question);
+      return { ...answer, ...depthCurves(question, answer) };
+    };
     const [before, after] = [ask(towedRig(viewOf({ towed }))), ask(seen)];
     if (!before.stop.ok || !after.stop.ok) throw new Error('the line is too short');
     expect(after.stop.value.depth.plusMinus).toBeLessThan(before.stop.value.depth.plusMinus);
