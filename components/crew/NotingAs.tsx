@@ -1,7 +1,6 @@
 'use client';
 
 import { useRouter } from 'next/navigation';
-import { useReady } from '@/components/ui/useReady';
 import { PERSON_COOKIE } from './personCookie';
 
 const YEAR_S = 31_536_000;
@@ -9,7 +8,6 @@ const YEAR_S = 31_536_000;
 /** Says who is at the bench on this device, so that every measurement carries who noted it. */
 export function NotingAs({ crew }: { crew: Crew }) {
   const router = useRouter();
-  const ready = useReady();
   if (crew.people.length === 0) return null;
   const choose = (personId: string): void => {
     document.cookie = `${PERSON_COOKIE}=${personId}; path=/; max-age=${personId === '' ? 0 : YEAR_S}; samesite=strict`;
@@ -21,7 +19,6 @@ export function NotingAs({ crew }: { crew: Crew }) {
       <select
         className="min-h-11 max-w-36 rounded-sm border border-edge-strong bg-card px-1.5 font-semibold"
         value={crew.person ?? ''}
-        disabled={!ready}
         onChange={(event) => choose(event.target.value)}
       >
         <option value="">nobody named</option>

@@ -1,23 +1,16 @@
 import { useId, type ReactNode } from 'react';
-import { useReady } from '@/components/ui/useReady';
 
 interface Props {
   readonly label: string;
   readonly hint?: ReactNode;
   readonly error?: string | undefined;
-  /** Its control; `asleep` until the page answers, so that nothing is typed into a control that does not hear it. */
-  readonly children: (ids: {
-    id: string;
-    describedBy: string | undefined;
-    invalid: boolean;
-    asleep: boolean;
-  }) => ReactNode;
+  /** Its control. */
+  readonly children: (ids: { id: string; describedBy: string | undefined; invalid: boolean }) => ReactNode;
 }
 
 /** A label, its control, a hint, and the sentence that says what is wrong. */
 export function Field({ label, hint, error, children }: Props) {
   const id = useId();
-  const ready = useReady();
   const hintId = `${id}-hint`;
   const errorId = `${id}-error`;
   const describedBy = [hint ? hintId : null, error ? errorId : null].filter(Boolean).join(' ') || undefined;
@@ -26,7 +19,7 @@ export function Field({ label, hint, error, children }: Props) {
       <label htmlFor={id} className="text-sm font-semibold">
         {label}
       </label>
-      {children({ id, describedBy, invalid: error !== undefined, asleep: !ready })}
+      {children({ id, describedBy, invalid: error !== undefined })}
       {hint && (
         <p id={hintId} className="text-xs text-ink-soft">
           {hint}

@@ -2,7 +2,6 @@
 
 import type { ReactNode } from 'react';
 import { useController } from 'react-hook-form';
-import { useReady } from '@/components/ui/useReady';
 import { useUnits } from '@/components/units/UnitsProvider';
 import { CONTROL, Field } from './Field';
 import { inColours } from './inColours';
@@ -34,12 +33,11 @@ export function FormQuantity<S extends Specs>({ form, name, label, hint }: Props
   const colours = spec.quantity === 'length' ? inColours(typed, spec.read(typed), format) : undefined;
   return (
     <Field label={label} hint={colours ?? hint} error={error}>
-      {({ id, describedBy, invalid, asleep }) => (
+      {({ id, describedBy, invalid }) => (
         <div className="relative">
           <input
             ref={field.ref}
             id={id}
-            readOnly={asleep}
             aria-describedby={describedBy}
             aria-invalid={invalid || undefined}
             inputMode="decimal"
@@ -69,11 +67,10 @@ export function FormText<S extends Specs>({
   const { field, error } = useField({ form, name });
   return (
     <Field label={label} hint={hint} error={error}>
-      {({ id, describedBy, invalid, asleep }) => (
+      {({ id, describedBy, invalid }) => (
         <input
           ref={field.ref}
           id={id}
-          readOnly={asleep}
           aria-describedby={describedBy}
           aria-invalid={invalid || undefined}
           inputMode={inputMode}
@@ -99,11 +96,10 @@ export function FormChoice<S extends Specs>({
   const { field, error } = useField({ form, name });
   return (
     <Field label={label} hint={hint} error={error}>
-      {({ id, describedBy, invalid, asleep }) => (
+      {({ id, describedBy, invalid }) => (
         <select
           ref={field.ref}
           id={id}
-          disabled={asleep}
           aria-describedby={describedBy}
           aria-invalid={invalid || undefined}
           value={String(field.value ?? '')}
@@ -127,13 +123,11 @@ export function FormCheck<S extends Specs>({ form, name, label }: Omit<Props<S>,
   const {
     field: { ref, value, onChange, onBlur },
   } = useField({ form, name });
-  const ready = useReady();
   return (
     <label className="flex min-h-11 items-center gap-2 text-sm">
       <input
         ref={ref}
         type="checkbox"
-        disabled={!ready}
         className="size-5 accent-chalk"
         checked={value === true}
         onChange={(event) => onChange(event.target.checked)}

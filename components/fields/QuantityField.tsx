@@ -49,11 +49,10 @@ export function QuantityField({
       hint={inColours(typed, read, format) ?? hint}
       error={error ?? (read.ok ? undefined : say(read))}
     >
-      {({ id, describedBy, invalid, asleep }) => (
+      {({ id, describedBy, invalid }) => (
         <div className="relative">
           <input
             id={id}
-            readOnly={asleep}
             aria-describedby={describedBy}
             aria-invalid={invalid || undefined}
             inputMode="decimal"

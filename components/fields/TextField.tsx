@@ -16,10 +16,9 @@ interface TextProps {
 export function TextField({ label, value, onChange, hint, error, inputMode = 'text', figures = false }: TextProps) {
   return (
     <Field label={label} hint={hint} error={error}>
-      {({ id, describedBy, invalid, asleep }) => (
+      {({ id, describedBy, invalid }) => (
         <input
           id={id}
-          readOnly={asleep}
           aria-describedby={describedBy}
           aria-invalid={invalid || undefined}
           inputMode={inputMode}
@@ -46,10 +45,9 @@ interface ChoiceProps<T extends string> {
 export function ChoiceField<T extends string>({ label, value, options, onChange, hint, error }: ChoiceProps<T>) {
   return (
     <Field label={label} hint={hint} error={error}>
-      {({ id, describedBy, invalid, asleep }) => (
+      {({ id, describedBy, invalid }) => (
         <select
           id={id}
-          disabled={asleep}
           aria-describedby={describedBy}
           aria-invalid={invalid || undefined}
           value={value}

@@ -2,7 +2,6 @@
 
 import { ROD_POSITIONS, type RodPosition } from '@/core/record/rodPosition';
 import { useSend } from '@/components/http/useSend';
-import { useReady } from '@/components/ui/useReady';
 
 const UNTOLD = 'not told';
 
@@ -20,7 +19,6 @@ export function RodPositionField({
   position: RodPosition | null;
 }) {
   const { sendNow, state } = useSend();
-  const ready = useReady();
   const choose = (chosen: string): void => {
     const told = ROD_POSITIONS.find((each) => each === chosen) ?? null;
     void sendNow('noteRodPosition', { boatId, rigId }, { position: told }, 'Noted.');
@@ -31,7 +29,7 @@ export function RodPositionField({
       <select
         aria-label={`Where ${name} stands`}
         value={position ?? UNTOLD}
-        disabled={!ready || state.kind === 'sending'}
+        disabled={state.kind === 'sending'}
         onChange={(event) => choose(event.target.value)}
         className="min-h-11 rounded-sm border border-edge bg-card px-2"
       >

@@ -6,6 +6,7 @@ import { SavingLine } from '@/components/http/SavingLine';
 import { Tour } from '@/components/tour/Tour';
 import { Toasts } from '@/components/ui/Toasts';
 import { WordMeaning } from '@/components/words/WordMeaning';
+import { Awake } from './Awake';
 import { UnitsProvider } from '@/components/units/UnitsProvider';
 import type { UnitChoice } from '@/core/units/units';
 
@@ -14,10 +15,12 @@ export function Providers({ units, nonce, children }: { units: UnitChoice; nonce
   if (typeof window !== 'undefined' && nonce) setNonce(nonce);
   return (
     <UnitsProvider initial={units}>
-      <Toasts>{children}</Toasts>
-      <SavingLine />
-      <WordMeaning />
-      <Tour />
+      <Awake>
+        <Toasts>{children}</Toasts>
+        <SavingLine />
+        <WordMeaning />
+        <Tour />
+      </Awake>
     </UnitsProvider>
   );
 }

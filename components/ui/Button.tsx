@@ -1,7 +1,4 @@
-'use client';
-
 import type { ButtonHTMLAttributes, ReactNode } from 'react';
-import { useReady } from './useReady';
 
 type Weight = 'main' | 'plain' | 'quiet';
 
@@ -20,11 +17,10 @@ interface Props extends ButtonHTMLAttributes<HTMLButtonElement> {
 
 /** A button that a wet thumb can hit: never lower than 44 px. */
 export function Button({ weight = 'plain', className = '', type = 'button', disabled = false, ...rest }: Props) {
-  const ready = useReady();
   return (
     <button
       type={type}
-      disabled={disabled || !ready}
+      disabled={disabled}
       className={`inline-flex min-h-11 items-center justify-center gap-2 rounded-sm border-2 px-4 py-1.5 font-semibold max-sm:px-3 ${disabled ? 'cursor-not-allowed opacity-55' : ''} ${LOOKS[weight]} ${className}`}
       {...rest}
     />

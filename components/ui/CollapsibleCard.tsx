@@ -49,9 +49,12 @@ export function CollapsibleCard({
             <ChevronDown className={`size-6 shrink-0 ${open ? 'rotate-180' : ''}`} aria-hidden />
           </Collapsible.Trigger>
         </h2>
-        <Collapsible.Content className="border-t-2 border-ink/80 p-4">
-          <CardBoundary title={title}>{children}</CardBoundary>
-        </Collapsible.Content>
+        {/* Shut, it is not there at all: even an empty one measures itself. */}
+        {open && (
+          <Collapsible.Content className="border-t-2 border-ink/80 p-4">
+            <CardBoundary title={title}>{children}</CardBoundary>
+          </Collapsible.Content>
+        )}
       </section>
     </Collapsible.Root>
   );
