@@ -1,7 +1,7 @@
 'use client';
 
 import { wrap } from 'comlink';
-import { useEffect, useMemo, useState } from 'react';
+import { startTransition, useEffect, useMemo, useState } from 'react';
 import { towedRig, type TowedRig } from '@/core/rig/tow/towedRig';
 import type { RigView } from '@/core/rig/view/rigView';
 import type { DepthAnswer, DepthCurves, DepthQuestion } from '@/core/tow/answerDepth';
@@ -49,11 +49,12 @@ export function useDepth(view: RigView, goal: TowGoal | null, speedMS: number | 
     const thread = new Worker(new URL('./tow.worker.ts', import.meta.url));
     let isWanted = true;
     const worker = wrap<TowWorker>(thread);
+    // Much is drawn when it comes: a piece at a time, so that what is typed meanwhile is heard.
+    const tell = (now: Found): void => startTransition(() => (isWanted ? setFound(now) : undefined));
     const find = async (): Promise<void> => {
       const answer = await worker.answer(question);
-      if (isWanted) setFound({ of: question, answer, curves: null });
-      const curves = await worker.curves(question, answer);
-      if (isWanted) setFound({ of: question, answer, curves });
+      tell({ of: question, answer, curves: null });
+      tell({ of: question, answer, curves: await worker.curves(question, answer) });
     };
     void find().finally(() => thread.terminate());
     return () => {

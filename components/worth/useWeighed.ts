@@ -1,7 +1,7 @@
 'use client';
 
 import { wrap } from 'comlink';
-import { useEffect, useState } from 'react';
+import { startTransition, useEffect, useState } from 'react';
 import type { RigRecord } from '@/core/record/record';
 import type { Weighed } from '@/core/rig/worth/weighFigures';
 import type { FigureKind } from '@/core/worth/enough';
@@ -27,7 +27,7 @@ export function useWeighed(
     void wrap<WorthWorker>(thread)
       .weigh(record, asked.split(' ') as FigureKind[])
       .then((weighed) => {
-        if (isWanted) setFound({ of: record, weighed });
+        if (isWanted) startTransition(() => setFound({ of: record, weighed }));
       })
       .finally(() => thread.terminate());
     return () => {
