@@ -70,7 +70,7 @@ for (const where of ['desk', 'phone'] as const) {
 }
 
 test('a scale session beside a drag that is set, and a load planned anew, keep to the same', async ({ page }) => {
-  await openRig(page, 'Halyard Lark', 'Five-colour rod, second from port');
+  await openRig(page, 'Halyard Lark', 'Copper rod, port');
   const rig = page.url();
   await page.goto(`${rig}/drag`);
   await page.getByRole('button', { name: /^Target/ }).click();
