@@ -42,7 +42,7 @@ export function AcceptedDrag({ setting, onAnew }: { setting: DragSettingRecord; 
         </div>
       )}
       <CollapsibleCard id="pulls-of-it" title="Its pulls" line={`${setting.pulls.length} on record`}>
-        <PullList setting={setting} />
+        <PullList setting={setting} isWhole />
         <GuideFactor setting={setting} />
       </CollapsibleCard>
     </div>

@@ -11,11 +11,11 @@ import { useSay } from '@/components/units/useSay';
 /** Pulls that stand open: the three that are judged, and the one before. */
 const OPEN_PULLS = 4;
 
-/** Every pull of a session, in its order; the earlier ones are folded. */
-export function PullList({ setting }: { setting: DragSettingRecord }) {
+/** Every pull of a session, in its order; the earlier ones are folded, unless all of them are asked for. */
+export function PullList({ setting, isWhole = false }: { setting: DragSettingRecord; isWhole?: boolean }) {
   const { pulls } = setting;
   if (pulls.length === 0) return null;
-  const earlier = pulls.slice(0, -OPEN_PULLS);
+  const earlier = isWhole ? [] : pulls.slice(0, -OPEN_PULLS);
   return (
     <div>
       {earlier.length > 0 && (
@@ -26,7 +26,7 @@ export function PullList({ setting }: { setting: DragSettingRecord }) {
           <PullTable pulls={earlier} />
         </details>
       )}
-      <PullTable pulls={pulls.slice(-OPEN_PULLS)} />
+      <PullTable pulls={pulls.slice(earlier.length)} />
     </div>
   );
 }

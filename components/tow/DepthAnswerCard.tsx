@@ -65,7 +65,7 @@ export function DepthAnswerCard({ view, depth, goal, speed }: Props) {
           ) : !answer ? (
             <p className="text-lg">
               Working it out: how deep the {rig.towed.lure} swims at {knots(depth.question.speedMS)}, by the weight and
-              the thickness of every piece of line in front of it, what the water does to them, and the depths that were
+              the thickness of every piece of line in front of it, what the water does to them, and any depth that was
               seen with this line.
             </p>
           ) : stop ? (

@@ -7,6 +7,8 @@ import { weighFigures } from '@/core/rig/worth/weighFigures';
 import type { RigView } from '@/core/rig/view/rigView';
 import type { DepthToNarrow } from '@/core/tow/depthToNarrow';
 import { NEARLY } from '@/core/worth/enough';
+import { measureNext } from '@/core/worth/measureNext';
+import { minutesFor } from '@/core/worth/minutes';
 import { ENOUGH_WORDS, measurementWords, plusMinusWords } from '@/words/measuring';
 import { Button } from '@/components/ui/Button';
 import { useUnits } from '@/components/units/UnitsProvider';
@@ -19,9 +21,16 @@ export function NarrowDepth({ view, narrow }: { view: RigView; narrow: DepthToNa
   const meant = useSearchParams().get('measure');
   const [shows, setShows] = useState(meant !== null);
   const figure = useMemo(() => depthAsFigure(view, narrow), [view, narrow]);
-  const weighed = useMemo(() => (figure ? weighFigures([figure], view.record) : []), [figure, view.record]);
+  const options = useMemo(
+    () => (figure ? measureNext([figure], minutesFor(view.record.minutes)) : []),
+    [figure, view.record.minutes],
+  );
+  // Every set of measurements is looked at only for who asks for the other ways.
+  const weighed = useMemo(
+    () => (figure && shows ? weighFigures([figure], view.record) : []),
+    [figure, shows, view.record],
+  );
   if (!figure) return null;
-  const options = weighed[0]?.options ?? [];
   const [next] = options;
   const after = next?.narrows[0]?.plusMinusAfter;
   if (figure.plusMinus <= NEARLY * figure.enough || !next || after === undefined)

@@ -1,4 +1,4 @@
-import { fireEvent, screen, waitFor, within } from '@testing-library/react';
+import { configure, fireEvent, screen, waitFor, within } from '@testing-library/react';
 import type { RigRecord } from '@/core/record/record';
 import { answerDepth, depthCurves } from '@/core/tow/answerDepth';
 import { USUAL_TOW } from '@/core/rig/tow/towedRig';
@@ -14,6 +14,9 @@ jest.mock('comlink', () => ({
     curves: (question: never, answer: never) => Promise.resolve(depthCurves(question, answer)),
   }),
 }));
+
+// The curves of a depth take a second here, and stand in the way of its drawing.
+configure({ asyncUtilTimeout: 15_000 });
 
 const sent: { url: string; body: unknown }[] = [];
 const before = globalThis.Worker;

@@ -22,13 +22,20 @@ export function useWeighed(
     if (typeof Worker === 'undefined') return;
     const thread = new Worker(new URL('./worth.worker.ts', import.meta.url));
     let isWanted = true;
-    // What cannot be fetched is not waited for.
-    thread.onerror = () => setFound({ of: record, weighed: null });
+    // What fails is said where it would stand, and not waited for.
+    const fail = (error: unknown): void => {
+      if (isWanted)
+        setFound(() => {
+          throw error instanceof Error ? error : new Error('What to measure next could not be weighed.');
+        });
+    };
+    thread.onerror = fail;
     void wrap<WorthWorker>(thread)
       .weigh(record, asked.split(' ') as FigureKind[])
       .then((weighed) => {
         if (isWanted) startTransition(() => setFound({ of: record, weighed }));
       })
+      .catch(fail)
       .finally(() => thread.terminate());
     return () => {
       isWanted = false;
