@@ -3,7 +3,7 @@ import { ensureBuild } from './lib/build.mjs';
 import { ensurePackages } from './lib/packages.mjs';
 import { packageProgram, runShown } from './lib/run.mjs';
 import { phase, say } from './lib/say.mjs';
-import { clusterEnv, demoDatabase, ensureBrowser, testCluster, withServer } from './lib/testing.mjs';
+import { clusterEnv, demoToCopy, ensureBrowser, testCluster } from './lib/testing.mjs';
 
 /**
  * Everything that must hold, in one command: types, lint, layers, unused code, unit, component and
@@ -59,17 +59,15 @@ await runner(
 );
 await phase('build', () => ensureBuild());
 count(1, 0);
-const database = await phase('demo data', () => demoDatabase(cluster));
+await phase('demo data', () => demoToCopy(cluster));
 const browserReport = `${folder}/playwright.json`;
-await withServer(database, (env) =>
-  runner(
-    'through the interface',
-    'playwright',
-    ['test'],
-    { ...env, PLAYWRIGHT_JSON_OUTPUT_NAME: browserReport },
-    browserReport,
-    (report) => [report.stats.expected + report.stats.flaky, report.stats.unexpected],
-  ),
+await runner(
+  'through the interface',
+  'playwright',
+  ['test'],
+  { ...clusterEnv(cluster), PLAYWRIGHT_JSON_OUTPUT_NAME: browserReport },
+  browserReport,
+  (report) => [report.stats.expected + report.stats.flaky, report.stats.unexpected],
 );
 cluster.stop();
 say(`\n${tally.passed} passed, ${tally.failed} failed`);

@@ -1,5 +1,5 @@
 import AxeBuilder from '@axe-core/playwright';
-import { expect, test, type Page } from '@playwright/test';
+import { expect, test, type Page } from './ownDemo';
 import { openLocker, openRig, openStation, type StationName } from './paths';
 
 const STATIONS: readonly StationName[] = ['Load', 'Joins', 'Count', 'Strength', 'Drag', 'Depth'];

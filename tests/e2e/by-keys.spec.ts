@@ -1,4 +1,4 @@
-import { expect, test, type Page } from '@playwright/test';
+import { expect, test, type Page } from './ownDemo';
 import { openLocker, openRig } from './paths';
 
 // As for somebody who comes for the first time, with folds as they open.

@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './ownDemo';
 import { openLocker, openRig, openStation } from './paths';
 
 test('a lever is pulled over its sweep, its preset is refused in gear, and a turn in gear is undone', async ({

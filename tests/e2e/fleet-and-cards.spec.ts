@@ -1,5 +1,5 @@
 import { readFile } from 'node:fs/promises';
-import { expect, test } from '@playwright/test';
+import { expect, test } from './ownDemo';
 import { openLocker, openRig, openStation } from './paths';
 
 test('rods are made to agree, and their cards go as print, drawing and figures', async ({ page }) => {
@@ -9,7 +9,7 @@ test('rods are made to agree, and their cards go as print, drawing and figures',
   await expect(rods.getByRole('row', { name: /Plain nylon rod, stern/ })).toContainText(/strip \d/);
   await expect(page.getByText(/Left out: Spare lead-core rod/)).toBeVisible();
   const before = await page.getByText(/They lie/).innerText();
-  await page.getByLabel('Plain nylon rod, stern').uncheck();
+  await page.getByRole('checkbox', { name: 'Plain nylon rod, stern' }).uncheck();
   await expect(page.getByText(/They lie/)).not.toHaveText(before);
 
   await rods

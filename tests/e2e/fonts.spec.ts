@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './ownDemo';
 import { openRig } from './paths';
 
 // Folded as it opens, so that nothing of the page comes late but its letters.

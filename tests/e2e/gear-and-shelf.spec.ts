@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './ownDemo';
 import { openLocker } from './paths';
 
 test('a reel of which only the box is known, a line by its wraps, a spool on the shelf, a rig planned and cut', async ({
@@ -44,11 +44,15 @@ test('a reel of which only the box is known, a line by its wraps, a spool on the
   const copy = page.getByRole('listitem').filter({ hasText: '2. Backing, again' });
   await copy.getByLabel('Length', { exact: true }).fill('40');
   await page.getByRole('button', { name: 'Drag Backing, again to another place' }).focus();
-  const said = (text: RegExp) => expect(page.getByRole('status').filter({ hasText: text })).toBeAttached();
+  const said = (text: RegExp, timeout = 20_000) =>
+    expect(page.getByRole('status').filter({ hasText: text })).toBeAttached({ timeout });
   await page.keyboard.press('Space');
   await said(/Backing, again is over place 2/);
-  await page.keyboard.press('ArrowUp');
-  await said(/Backing, again is over place 1/);
+  // The hand that takes it listens for arrows a moment later; above the first place there is none to go to.
+  await expect(async () => {
+    await page.keyboard.press('ArrowUp');
+    await said(/Backing, again is over place 1/, 1000);
+  }).toPass();
   await page.keyboard.press('Space');
   await expect(page.getByText('1. Backing, again')).toBeVisible();
   await page.getByRole('button', { name: 'Store the plan' }).click();

@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './ownDemo';
 import { openRig, openStation } from './paths';
 
 test('a join is tied with drawing, figures and the scale; a ready leader is swapped on in one act', async ({

@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './ownDemo';
 import { openLocker, openRig, openStation } from './paths';
 
 test('a plan is kept on one device and taken up on another; a twin is made of a rig; things are put away and come back', async ({

@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './ownDemo';
 import { openLocker, openRig, openStation } from './paths';
 
 test('a boat’s list leads to a measurement, its guide and its entry; a rod has a working range of its own', async ({

@@ -1,4 +1,4 @@
-import { expect, test, type Page } from '@playwright/test';
+import { expect, test, type Page } from './ownDemo';
 import { openRig, openStation, stationTab } from './paths';
 
 const RIG = 'Spare lead-core rod, on the bench';

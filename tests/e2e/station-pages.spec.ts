@@ -1,4 +1,4 @@
-import { expect, test, type Page } from '@playwright/test';
+import { expect, test, type Page } from './ownDemo';
 import { STATIONS } from '../../core/record/stations';
 import { openRig } from './paths';
 
@@ -9,7 +9,7 @@ test.use({ storageState: { cookies: [], origins: [] } });
 const SCREENS = { desk: 1.6, phone: 3 } as const;
 const FIGURES = 25;
 
-/** Rods with a counter, without one, and with a drag that is not set yet; no other test changes what their pages open with. */
+/** Rods with a counter, without one, and with a drag that is not set yet. */
 const RIGS = [
   ['Halyard Lark', 'Copper rod, port'],
   ['Second Thought', 'Sixty, port rigger'],

@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './ownDemo';
 import { openRig, openStation } from './paths';
 
 test('a session is planned, pulled live in bench mode, and a pull moved to the spool that it came from', async ({

@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './ownDemo';
 import { openRig, openStation, stationTab } from './paths';
 
 test('two devices on one winding follow each other, and a reading that clashes is asked about', async ({

@@ -1,5 +1,5 @@
 import AxeBuilder from '@axe-core/playwright';
-import { expect, test } from '@playwright/test';
+import { expect, test } from './ownDemo';
 import { openRig, openStation, stationTab } from './paths';
 
 test('bench mode winds with one hand: digits, arrows, space, U, Escape; a typed length stays until another is agreed to', async ({

@@ -1,29 +1,8 @@
 import { execFileSync } from 'node:child_process';
-import { randomBytes } from 'node:crypto';
 import { Client, type QueryResult, type QueryResultRow } from 'pg';
 import { database } from '../../db/pool';
 import { closeWorkers } from '../../usecases/workers/pool';
-
-type TestRole = 'administrator' | 'owner' | 'app';
-
-/** The address of a database of the throw-away cluster that `npm test` starts, for one of its roles. */
-export function addressOf(database: string, role: TestRole): string {
-  const cluster = process.env.TEST_CLUSTER;
-  if (!cluster) throw new Error('TEST_CLUSTER is not set: run these tests with npm test');
-  const url = new URL((JSON.parse(cluster) as Record<TestRole, string>)[role]);
-  url.pathname = `/${database}`;
-  return url.href;
-}
-
-/** A new, empty database of the owner's. */
-export async function emptyDatabase(): Promise<string> {
-  const name = `test_${randomBytes(6).toString('hex')}`;
-  const admin = new Client({ connectionString: addressOf('postgres', 'administrator') });
-  await admin.connect();
-  await admin.query(`CREATE DATABASE ${admin.escapeIdentifier(name)} OWNER tidy_marlin_owner`);
-  await admin.end();
-  return name;
-}
+import { addressOf, newDatabase } from '../cluster';
 
 let ownerClient: Client | undefined;
 
@@ -33,9 +12,8 @@ let ownerClient: Client | undefined;
  * @returns its name
  */
 export async function freshDatabase(): Promise<string> {
-  const name = await emptyDatabase();
+  const name = await newDatabase('migrated');
   process.env.DATABASE_URL = addressOf(name, 'app');
-  await migrate(addressOf(name, 'owner'), 'up');
   ownerClient = new Client({ connectionString: addressOf(name, 'owner') });
   await ownerClient.connect();
   return name;

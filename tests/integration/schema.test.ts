@@ -2,7 +2,8 @@ import { readdir } from 'node:fs/promises';
 import { Client } from 'pg';
 import { windingInput } from '../../usecases/load/loadInput';
 import { beginWinding, makeBoat, noteWinding, readRigRecord } from './acts';
-import { addressOf, asOwner, closeDatabase, emptyDatabase, freshDatabase, migrate } from './database';
+import { addressOf, newDatabase } from '../cluster';
+import { asOwner, closeDatabase, freshDatabase, migrate } from './database';
 import { bench, must, type Bench } from './gear';
 
 let one: Bench;
@@ -23,7 +24,7 @@ const sql = (text: string, values: unknown[] = []) => asOwner<Record<string, str
 
 describe('migrations', () => {
   it('go down to nothing and up again', async () => {
-    const scratch = addressOf(await emptyDatabase(), 'owner');
+    const scratch = addressOf(await newDatabase(), 'owner');
     const all = await migrate(scratch, 'up');
     expect(all).toBeGreaterThan(14);
     expect(await migrate(scratch, 'down', all)).toBe(all);
@@ -32,7 +33,7 @@ describe('migrations', () => {
   });
 
   it('take a lever pull along that was noted before pulls belonged to loads', async () => {
-    const scratch = addressOf(await emptyDatabase(), 'owner');
+    const scratch = addressOf(await newDatabase(), 'owner');
     const named = (await readdir('db/migrations')).filter((name) => name.endsWith('.sql')).toSorted();
     const before = named.findIndex((name) => name.startsWith('0012'));
     await migrate(scratch, 'up', before);

@@ -3,7 +3,8 @@ import { Client } from 'pg';
 import { NOBODY, withBoat } from '../../db/withBoat';
 import { windingInput } from '../../usecases/load/loadInput';
 import { addPerson, beginWinding, noteWinding, readRigRecord } from './acts';
-import { addressOf, asOwner, closeDatabase, freshDatabase } from './database';
+import { addressOf } from '../cluster';
+import { asOwner, closeDatabase, freshDatabase } from './database';
 import { bench, must, type Bench } from './gear';
 
 /** A session of the application's own role that somebody else steers: what row security must hold by itself. */
