@@ -20,6 +20,7 @@ export function WorkingRange() {
     `working-range:${record.id}`,
     { fromM: neededQuantity('length', LIMITS, fromM), toM: neededQuantity('length', LIMITS, toM) },
     `${fromM} ${toM}`,
+    'follow',
   );
   const send = (range: { fromM: number; toM: number } | null) =>
     sendNow(

@@ -29,6 +29,7 @@ export function GuidesField() {
       count: neededNumber({ min: 1, max: 30 }, guides?.count ?? USUAL_COUNT),
     },
     `${guides?.kind} ${guides?.count}`,
+    'follow',
   );
   const store = () =>
     form.submit(({ kind, count }) =>

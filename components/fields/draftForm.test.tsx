@@ -7,7 +7,17 @@ import { useDraftForm } from './useDraftForm';
 
 type Save = (values: object) => Promise<{ ok: boolean; fields?: Readonly<Record<string, string>> }>;
 
-function ReelForm({ save, draftKey = 'reel', last = '' }: { save: Save; draftKey?: string; last?: string }) {
+function ReelForm({
+  save,
+  draftKey = 'reel',
+  last = '',
+  untouched,
+}: {
+  save: Save;
+  draftKey?: string;
+  last?: string;
+  untouched?: 'stay' | 'follow';
+}) {
   const form = useDraftForm(
     draftKey,
     {
@@ -20,6 +30,7 @@ function ReelForm({ save, draftKey = 'reel', last = '' }: { save: Save; draftKey
       instrument: words('read by eye'),
     },
     last,
+    untouched,
   );
   return (
     <form
@@ -138,6 +149,22 @@ describe('a form', () => {
     expect(screen.getByLabelText('Arbor')).toHaveValue('31');
     expect(screen.getByLabelText('Name')).toHaveValue('Counter reel 2');
     expect(window.localStorage).toHaveLength(1);
+  });
+
+  it('of one row changes what was typed alone: what another device stored meanwhile is not put back', async () => {
+    const save = jest.fn<ReturnType<Save>, [object]>(() => Promise.resolve({ ok: true }));
+    const { rerender } = show(save);
+    rerender(withWords(<ReelForm save={save} untouched="follow" />));
+    type('Arbor', '31');
+    rerender(withWords(<ReelForm save={save} last=" 2" untouched="follow" />));
+    await waitFor(() => expect(screen.getByLabelText('Name')).toHaveValue('Counter reel 2'));
+    expect(screen.getByLabelText('Arbor')).toHaveValue('31');
+    // What was typed stays typed when the row changes once more.
+    type('Name', 'Port reel');
+    rerender(withWords(<ReelForm save={save} last=" 3" untouched="follow" />));
+    expect(screen.getByLabelText('Name')).toHaveValue('Port reel');
+    await store();
+    expect(save).toHaveBeenCalledWith(expect.objectContaining({ name: 'Port reel', arborM: 0.031 }));
   });
 
   it('keeps what is typed while the one before is on its way', async () => {

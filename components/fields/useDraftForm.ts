@@ -52,16 +52,29 @@ export interface DraftForm<S extends Specs> {
 
 const isSame = (raw: unknown, other: unknown): boolean => JSON.stringify(raw) === JSON.stringify(other);
 
-const differs = (values: Readonly<Record<string, unknown>>, fresh: Readonly<Record<string, unknown>>): boolean =>
-  Object.keys(fresh).some((name) => !isSame(values[name], fresh[name]));
+type Raws = Readonly<Record<string, unknown>>;
+
+const typedInto = (values: Raws, fresh: Raws): Raws =>
+  Object.fromEntries(
+    Object.keys(fresh).flatMap((name) => (isSame(values[name], fresh[name]) ? [] : [[name, values[name]]])),
+  );
+
+const differs = (values: Raws, fresh: Raws): boolean => Object.keys(typedInto(values, fresh)).length > 0;
 
 /**
  * @param key where the draft is kept in this browser
  * @param specs the fields; what stands in them at first stays until `key` or `freshFor` changes
  * @param freshFor what the values that stand there at first follow, such as the row that was stored last. When it changes, a form
  *   that nobody has touched shows the new ones; one that has been begun keeps all that stands in it
+ * @param untouched what fields do that nobody has touched, in a form that has been begun. A form that changes one row lets them
+ *   `follow` the row, so that it never puts back what another device has stored meanwhile
  */
-export function useDraftForm<S extends Specs>(key: string, specs: S, freshFor = ''): DraftForm<S> {
+export function useDraftForm<S extends Specs>(
+  key: string,
+  specs: S,
+  freshFor = '',
+  untouched: 'stay' | 'follow' = 'stay',
+): DraftForm<S> {
   const say = useSayIfGiven();
   const kinds = JSON.stringify(Object.entries(specs).map(([name, { kind }]) => [name, kind]));
   const fresh = useMemo(
@@ -73,20 +86,23 @@ export function useDraftForm<S extends Specs>(key: string, specs: S, freshFor = 
   // What was said of a field is gone as soon as it is typed into again.
   const form = useForm<FieldValues>({ defaultValues: fresh as DefaultValues<FieldValues>, mode: 'onChange' });
   const { reset, getValues, setValue, setError, setFocus, clearErrors, control } = form;
-  const typed = useWatch({ control }) as Readonly<Record<string, unknown>>;
+  const typed = useWatch({ control }) as Raws;
   const latest = useRef(specs);
-  const readFor = useRef<{ readonly key: string; readonly fresh: Readonly<Record<string, unknown>> } | null>(null);
+  const readFor = useRef<{ readonly key: string; readonly fresh: Raws } | null>(null);
   useEffect(() => {
     latest.current = specs;
   });
   useEffect(() => {
     const before = readFor.current;
     readFor.current = { key, fresh };
-    // The next reading may be begun before the page has heard of the one just stored: it is not swept away, nor moved.
-    if (before?.key === key && differs(getValues(), before.fresh)) return;
+    if (before?.key === key && differs(getValues(), before.fresh)) {
+      if (untouched === 'follow') reset({ ...fresh, ...typedInto(getValues(), before.fresh) });
+      // The next reading may be begun before the page has heard of the one just stored: it is not swept away, nor moved.
+      return;
+    }
     // Storage is the browser's: the first drawing is the server's, and knows of no draft.
     reset({ ...fresh, ...readDraft(key, latest.current) });
-  }, [key, fresh, reset, getValues]);
+  }, [key, fresh, untouched, reset, getValues]);
   useEffect(() => {
     // Before a draft was read, what stands here is no reason to forget it.
     if (readFor.current?.fresh === fresh) keepDraft(key, getValues(), fresh);

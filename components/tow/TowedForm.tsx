@@ -41,6 +41,7 @@ export function TowedForm({ rig }: { rig: TowedRig }) {
       otherwiseM: quantity('length', OTHERWISE_M, towed.rule?.otherwiseM ?? null),
     },
     JSON.stringify(towed),
+    'follow',
   );
   const isOverGround = form.value('speedBy') === 'over the ground';
   const store = (): Promise<void> =>

@@ -33,6 +33,7 @@ function Minutes({ boatId, known }: { boatId: string; known: readonly KnownMinut
     `minutes:${boatId}`,
     Object.fromEntries(MEASUREMENT_KINDS.map((kind) => [kind, number(LIMITS, said(kind))])),
     JSON.stringify(known),
+    'follow',
   );
   const store = (): Promise<void> =>
     form.submit((values) => {

@@ -1,5 +1,5 @@
 import { createHash } from 'node:crypto';
-import { existsSync, readFileSync, readdirSync, statSync, writeFileSync } from 'node:fs';
+import { existsSync, readFileSync, readdirSync, rmSync, statSync, writeFileSync } from 'node:fs';
 import { ROOT, runSync } from './run.mjs';
 import { stopWith } from './say.mjs';
 
@@ -43,6 +43,7 @@ export async function ensureBuild() {
   });
   if (result.status !== 0) stopWith(`The application could not be built:\n${result.output}`);
   compileAtOnce();
+  withholdSources();
   writeFileSync(BUILD_MARK, hash);
 }
 
@@ -58,4 +59,9 @@ function compileAtOnce() {
     const script = readFileSync(file, 'utf8');
     if (!script.startsWith(COMPILE_AT_ONCE)) writeFileSync(file, COMPILE_AT_ONCE + script);
   }
+}
+
+/** The bundler publishes the source of each worker beside what it makes of it; nobody asks for it. */
+function withholdSources() {
+  for (const file of filesUnder(`${ROOT}/.next/static/media`).filter((name) => /\.tsx?$/.test(name))) rmSync(file);
 }
