@@ -2,6 +2,7 @@
 
 import type { RefObject } from 'react';
 import { Button } from '@/components/ui/Button';
+import { fetched } from '@/components/ui/fetched';
 
 /** Hands a text to the browser as a file. */
 function saveAs(name: string, type: string, text: string): void {
@@ -18,7 +19,7 @@ export const FORMULA = /^(?!-?[\d.,]+$)[=+\-@\t\r]/;
 
 /** The table as a file of values; what writes it is loaded when it is asked for. */
 async function saveTable(file: string, heads: readonly string[], rows: readonly (readonly string[])[]): Promise<void> {
-  const { default: Papa } = await import('papaparse');
+  const { default: Papa } = await fetched(() => import('papaparse'));
   const table = { fields: [...heads], data: rows.map((row) => [...row]) };
   saveAs(`${file}.csv`, 'text/csv', Papa.unparse(table, { escapeFormulae: FORMULA }));
 }

@@ -23,6 +23,7 @@ import { useReady } from '@/components/ui/useReady';
 import { useUnits } from '@/components/units/UnitsProvider';
 import { useSay } from '@/components/units/useSay';
 import type { DeepOnCard as Deep } from '@/components/tow/DeepOnCard';
+import { fetched } from '@/components/ui/fetched';
 import { CardActions } from './CardActions';
 import { CardRows, CardSheet } from './CardSheet';
 
@@ -36,9 +37,12 @@ const DEEP_COLUMNS = [5, 16.5, 28, 37, 52.5, 68, 83.5] as const;
 const DEEP_SIZE = 3.2;
 
 /** Loaded where a rig is towed. */
-const DeepOnCard = dynamic(() => import('@/components/tow/DeepOnCard').then(({ DeepOnCard: loaded }) => loaded), {
-  ssr: false,
-});
+const DeepOnCard = dynamic(
+  () => fetched(() => import('@/components/tow/DeepOnCard')).then(({ DeepOnCard: loaded }) => loaded),
+  {
+    ssr: false,
+  },
+);
 
 /** The card that hangs at a rod: true lengths, joins and colours, and what the counter shows then. */
 export function RodCard() {

@@ -20,6 +20,7 @@ import { Sketch } from '@/components/ui/Sketch';
 import { CollapsibleCard } from '@/components/ui/CollapsibleCard';
 import { showFold } from '@/components/ui/folds';
 import { useUnits } from '@/components/units/UnitsProvider';
+import { fetched } from '@/components/ui/fetched';
 import { AskTable } from './AskTable';
 import { CountAdvice } from './CountAdvice';
 import { CardLink } from './CardLink';
@@ -27,15 +28,15 @@ import { Practice } from './Practice';
 import { OpenTrials } from './OpenTrials';
 
 // What is folded is loaded when it is opened.
-const CountWays = dynamic(() => import('./CountWays').then(({ CountWays: loaded }) => loaded));
-const DisplayQuiz = dynamic(() => import('./DisplayQuiz').then(({ DisplayQuiz: loaded }) => loaded));
-const Evidence = dynamic(() => import('./Evidence').then(({ Evidence: loaded }) => loaded));
-const Hang = dynamic(() => import('./Hang').then(({ Hang: loaded }) => loaded));
-const WorkingRange = dynamic(() => import('./WorkingRange').then(({ WorkingRange: loaded }) => loaded));
-const LineMarks = dynamic(() => import('./LineMarks').then(({ LineMarks: loaded }) => loaded));
-const MarksTable = dynamic(() => import('./MarksTable').then(({ MarksTable: loaded }) => loaded));
-const TrialChart = dynamic(() => import('./TrialChart').then(({ TrialChart: loaded }) => loaded));
-const WalkForm = dynamic(() => import('./WalkForm').then(({ WalkForm: loaded }) => loaded));
+const CountWays = dynamic(() => fetched(() => import('./CountWays')).then(({ CountWays: loaded }) => loaded));
+const DisplayQuiz = dynamic(() => fetched(() => import('./DisplayQuiz')).then(({ DisplayQuiz: loaded }) => loaded));
+const Evidence = dynamic(() => fetched(() => import('./Evidence')).then(({ Evidence: loaded }) => loaded));
+const Hang = dynamic(() => fetched(() => import('./Hang')).then(({ Hang: loaded }) => loaded));
+const WorkingRange = dynamic(() => fetched(() => import('./WorkingRange')).then(({ WorkingRange: loaded }) => loaded));
+const LineMarks = dynamic(() => fetched(() => import('./LineMarks')).then(({ LineMarks: loaded }) => loaded));
+const MarksTable = dynamic(() => fetched(() => import('./MarksTable')).then(({ MarksTable: loaded }) => loaded));
+const TrialChart = dynamic(() => fetched(() => import('./TrialChart')).then(({ TrialChart: loaded }) => loaded));
+const WalkForm = dynamic(() => fetched(() => import('./WalkForm')).then(({ WalkForm: loaded }) => loaded));
 
 /** The Count station: make the counter true, or know how it lies. */
 export function CountStation() {

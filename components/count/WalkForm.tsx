@@ -10,11 +10,14 @@ import { useKeptChoice } from '@/components/fields/useKept';
 import { ChoiceField, TextField } from '@/components/fields/TextField';
 import { useRig } from '@/components/rig/RigProvider';
 import { Button } from '@/components/ui/Button';
+import { fetched } from '@/components/ui/fetched';
 import { OtherTests } from './OtherTests';
 import { lastTrial, useTrial, type TrialWay } from './useTrial';
 
 /** Loaded when it is first asked for. */
-const WalkBench = dynamic(() => import('./WalkBench').then(({ WalkBench: loaded }) => loaded), { ssr: false });
+const WalkBench = dynamic(() => fetched(() => import('./WalkBench')).then(({ WalkBench: loaded }) => loaded), {
+  ssr: false,
+});
 
 const WAYS: readonly { value: TrialWay; text: string }[] = [
   { value: 'tape', text: 'a walk along a tape' },

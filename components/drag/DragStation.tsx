@@ -12,6 +12,7 @@ import { Sketch } from '@/components/ui/Sketch';
 import { CollapsibleCard } from '@/components/ui/CollapsibleCard';
 import { showFold } from '@/components/ui/folds';
 import { useUnits } from '@/components/units/UnitsProvider';
+import { fetched } from '@/components/ui/fetched';
 import { DragHistory } from './DragHistory';
 import { EnvelopeLens } from './EnvelopeLens';
 import { FightRehearsal } from './FightRehearsal';
@@ -21,8 +22,8 @@ import { AcceptedDrag } from './AcceptedDrag';
 import { SurgeCard } from './SurgeCard';
 
 // Each is loaded where it shows: with a drag that is set the target is folded away, and no session is open.
-const DragTarget = dynamic(() => import('./DragTarget').then(({ DragTarget: loaded }) => loaded));
-const ScaleSession = dynamic(() => import('./ScaleSession').then(({ ScaleSession: loaded }) => loaded));
+const DragTarget = dynamic(() => fetched(() => import('./DragTarget')).then(({ DragTarget: loaded }) => loaded));
+const ScaleSession = dynamic(() => fetched(() => import('./ScaleSession')).then(({ ScaleSession: loaded }) => loaded));
 
 /** The Drag station: set it with a scale, and know what it becomes as line leaves. */
 export function DragStation() {

@@ -31,11 +31,12 @@ import { foldAway } from '@/components/ui/folds';
 import { MeasureNext } from '@/components/worth/MeasureNext';
 import { useUnits } from '@/components/units/UnitsProvider';
 import { useSay } from '@/components/units/useSay';
+import { fetched } from '@/components/ui/fetched';
 import { warmKey } from './warm';
 
 // What is folded is loaded when it is opened.
-const GuidesField = dynamic(() => import('./GuidesField').then(({ GuidesField: loaded }) => loaded));
-const ReachField = dynamic(() => import('./ReachField').then(({ ReachField: loaded }) => loaded));
+const GuidesField = dynamic(() => fetched(() => import('./GuidesField')).then(({ GuidesField: loaded }) => loaded));
+const ReachField = dynamic(() => fetched(() => import('./ReachField')).then(({ ReachField: loaded }) => loaded));
 
 const BASIS_NAMES: Readonly<Record<DragBasis, string>> = {
   weakest: 'weakest place',

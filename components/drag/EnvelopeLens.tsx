@@ -15,10 +15,13 @@ import { LensChart, type LensCurve } from '@/components/line/LensChart';
 import { useRig } from '@/components/rig/RigProvider';
 import { CollapsibleCard } from '@/components/ui/CollapsibleCard';
 import { useUnits } from '@/components/units/UnitsProvider';
+import { fetched } from '@/components/ui/fetched';
 import { useSpeed } from './useSpeed';
 
 /** Loaded when it is first opened. */
-const LeftAlone = dynamic(() => import('./LeftAlone').then(({ LeftAlone: loaded }) => loaded), { ssr: false });
+const LeftAlone = dynamic(() => fetched(() => import('./LeftAlone')).then(({ LeftAlone: loaded }) => loaded), {
+  ssr: false,
+});
 
 interface Props {
   readonly view: RigView;

@@ -4,11 +4,15 @@ import dynamic from 'next/dynamic';
 import type { ComponentProps } from 'react';
 import { elasticPieces } from '@/core/rig/drag/elasticLine';
 import { CollapsibleCard } from '@/components/ui/CollapsibleCard';
+import { fetched } from '@/components/ui/fetched';
 
 /** Loaded when it is first opened. */
-const Inside = dynamic(() => import('./FightRehearsalInside').then(({ FightRehearsalInside: loaded }) => loaded), {
-  ssr: false,
-});
+const Inside = dynamic(
+  () => fetched(() => import('./FightRehearsalInside')).then(({ FightRehearsalInside: loaded }) => loaded),
+  {
+    ssr: false,
+  },
+);
 
 /** A simulated fish against this very rig; nothing where its strength or stretch is not known. */
 export function FightRehearsal(props: ComponentProps<typeof Inside>) {

@@ -3,11 +3,15 @@
 import dynamic from 'next/dynamic';
 import type { ComponentProps } from 'react';
 import { CollapsibleCard } from '@/components/ui/CollapsibleCard';
+import { fetched } from '@/components/ui/fetched';
 
 /** Loaded when it is first opened. */
-const Inside = dynamic(() => import('./PlanerCardInside').then(({ PlanerCardInside: loaded }) => loaded), {
-  ssr: false,
-});
+const Inside = dynamic(
+  () => fetched(() => import('./PlanerCardInside')).then(({ PlanerCardInside: loaded }) => loaded),
+  {
+    ssr: false,
+  },
+);
 
 /** A planer by feel: where the lever stops its creep. */
 export function PlanerCard(props: ComponentProps<typeof Inside>) {

@@ -14,11 +14,14 @@ import { useRig } from '@/components/rig/RigProvider';
 import { Button } from '@/components/ui/Button';
 import { Caution } from '@/components/ui/Card';
 import { useUnits } from '@/components/units/UnitsProvider';
+import { fetched } from '@/components/ui/fetched';
 import { GuideFactor, PullList } from './SessionPulls';
 import { useScale, verdictWords } from './useScale';
 
 /** Loaded when it is first asked for. */
-const ScaleBench = dynamic(() => import('./ScaleBench').then(({ ScaleBench: loaded }) => loaded), { ssr: false });
+const ScaleBench = dynamic(() => fetched(() => import('./ScaleBench')).then(({ ScaleBench: loaded }) => loaded), {
+  ssr: false,
+});
 
 const PULL_KINDS: readonly { value: DragPullRecord['kind']; text: string }[] = [
   { value: 'warm-up', text: 'warm-up, does not count' },

@@ -3,11 +3,15 @@
 import dynamic from 'next/dynamic';
 import type { ComponentProps } from 'react';
 import { CollapsibleCard } from '@/components/ui/CollapsibleCard';
+import { fetched } from '@/components/ui/fetched';
 
 /** Loaded when it is first opened. */
-const Inside = dynamic(() => import('./CutListCardInside').then(({ CutListCardInside: loaded }) => loaded), {
-  ssr: false,
-});
+const Inside = dynamic(
+  () => fetched(() => import('./CutListCardInside')).then(({ CutListCardInside: loaded }) => loaded),
+  {
+    ssr: false,
+  },
+);
 
 /** Which piece to cut from which spool. */
 export function CutListCard(props: ComponentProps<typeof Inside>) {

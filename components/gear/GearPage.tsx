@@ -10,6 +10,7 @@ import { Card } from '@/components/ui/Card';
 import { CollapsibleCard } from '@/components/ui/CollapsibleCard';
 import { showFold } from '@/components/ui/folds';
 import { CrewCard } from '@/components/crew/CrewCard';
+import { fetched } from '@/components/ui/fetched';
 import { CutListCard } from './CutListCard';
 import type { BegunLine } from './LineForm';
 import { NewRig } from './NewRig';
@@ -18,8 +19,8 @@ import { ReelRack } from './rack/ReelRack';
 import { Supplies } from './Supplies';
 
 // A form is loaded where it shows: once there is gear, each is folded away.
-const LineForm = dynamic(() => import('./LineForm').then(({ LineForm: loaded }) => loaded));
-const ReelForm = dynamic(() => import('./ReelForm').then(({ ReelForm: loaded }) => loaded));
+const LineForm = dynamic(() => fetched(() => import('./LineForm')).then(({ LineForm: loaded }) => loaded));
+const ReelForm = dynamic(() => fetched(() => import('./ReelForm')).then(({ ReelForm: loaded }) => loaded));
 
 interface Props {
   readonly boatId: string;

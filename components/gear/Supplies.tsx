@@ -5,10 +5,11 @@ import type { LineProductRecord, SupplySpoolRecord } from '@/core/record/record'
 import { PutAway } from '@/components/keeping/PutAway';
 import { Card } from '@/components/ui/Card';
 import { CollapsibleCard } from '@/components/ui/CollapsibleCard';
+import { fetched } from '@/components/ui/fetched';
 import { ShelfBars } from './rack/ShelfBars';
 
 /** Loaded where it shows. */
-const SupplyForm = dynamic(() => import('./SupplyForm').then(({ SupplyForm: loaded }) => loaded));
+const SupplyForm = dynamic(() => fetched(() => import('./SupplyForm')).then(({ SupplyForm: loaded }) => loaded));
 
 /** What is left on the shelf. */
 export function Supplies({

@@ -4,11 +4,15 @@ import dynamic from 'next/dynamic';
 import type { CrewKnows } from '@/core/joins/chooseJoin';
 import type { JoinRecord } from '@/core/record/record';
 import { CollapsibleCard } from '@/components/ui/CollapsibleCard';
+import { fetched } from '@/components/ui/fetched';
 
 /** Loaded when it is first opened. */
-const JoinChooserInside = dynamic(() => import('./JoinChooserInside').then(({ JoinChooserInside: loaded }) => loaded), {
-  ssr: false,
-});
+const JoinChooserInside = dynamic(
+  () => fetched(() => import('./JoinChooserInside')).then(({ JoinChooserInside: loaded }) => loaded),
+  {
+    ssr: false,
+  },
+);
 
 /** Which joins would join these two lines, and why the others cannot. */
 export function JoinChooser({ join, crew }: { join: JoinRecord; crew: CrewKnows }) {

@@ -6,10 +6,11 @@ import type { JoinRecord } from '@/core/record/record';
 import { CollapsibleCard } from '@/components/ui/CollapsibleCard';
 import { useUnits } from '@/components/units/UnitsProvider';
 import { useSay } from '@/components/units/useSay';
+import { fetched } from '@/components/ui/fetched';
 import { SLIP_LOOK } from './slipLook';
 
 /** Loaded when it is first opened. */
-const Inside = dynamic(() => import('./SlipCheckInside').then(({ SlipCheckInside: loaded }) => loaded), {
+const Inside = dynamic(() => fetched(() => import('./SlipCheckInside')).then(({ SlipCheckInside: loaded }) => loaded), {
   ssr: false,
 });
 

@@ -2,11 +2,15 @@
 
 import dynamic from 'next/dynamic';
 import { CollapsibleCard } from '@/components/ui/CollapsibleCard';
+import { fetched } from '@/components/ui/fetched';
 
 /** Loaded when it is first opened. */
-const Inside = dynamic(() => import('./SpliceCardInside').then(({ SpliceCardInside: loaded }) => loaded), {
-  ssr: false,
-});
+const Inside = dynamic(
+  () => fetched(() => import('./SpliceCardInside')).then(({ SpliceCardInside: loaded }) => loaded),
+  {
+    ssr: false,
+  },
+);
 
 /** Figures of a splice in hollow braid. */
 export function SpliceCard() {

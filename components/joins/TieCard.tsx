@@ -6,11 +6,14 @@ import { schoolsFor } from '@/core/joins/schools';
 import { linesOfJoin } from '@/core/rig/joins/linesOfJoin';
 import { useRig } from '@/components/rig/RigProvider';
 import { CollapsibleCard } from '@/components/ui/CollapsibleCard';
+import { fetched } from '@/components/ui/fetched';
 import { SCHOOL_NAMES } from '@/words/hands';
 import { placeWords } from './joinLines';
 
 /** Loaded when it is first opened. */
-const TieGuide = dynamic(() => import('./TieGuide').then(({ TieGuide: loaded }) => loaded), { ssr: false });
+const TieGuide = dynamic(() => fetched(() => import('./TieGuide')).then(({ TieGuide: loaded }) => loaded), {
+  ssr: false,
+});
 
 /** One join, tied step by step. */
 export function TieCard(props: ComponentProps<typeof TieGuide>) {

@@ -15,6 +15,7 @@ import { Button } from '@/components/ui/Button';
 import { Caution } from '@/components/ui/Card';
 import { useSay } from '@/components/units/useSay';
 import { useUnits } from '@/components/units/UnitsProvider';
+import { fetched } from '@/components/ui/fetched';
 import { LIMITS } from '@/usecases/limits';
 import type { Formatter } from '@/words/format';
 import { CAUTIONS, SCHOOL_SOURCES, stepWords } from '@/words/guide';
@@ -29,13 +30,18 @@ import { SeatingScale } from './SeatingScale';
 import { TensionCheck } from './TensionCheck';
 
 /** Drawn once the page is there: its room is kept. */
-const GuideDrawing = dynamic(() => import('./drawing/GuideDrawing').then(({ GuideDrawing: loaded }) => loaded), {
-  ssr: false,
-  loading: () => <div className="mb-3 aspect-[2]" />,
-});
+const GuideDrawing = dynamic(
+  () => fetched(() => import('./drawing/GuideDrawing')).then(({ GuideDrawing: loaded }) => loaded),
+  {
+    ssr: false,
+    loading: () => <div className="mb-3 aspect-[2]" />,
+  },
+);
 
 /** Loaded when it is first asked for. */
-const TieBench = dynamic(() => import('./TieBench').then(({ TieBench: loaded }) => loaded), { ssr: false });
+const TieBench = dynamic(() => fetched(() => import('./TieBench')).then(({ TieBench: loaded }) => loaded), {
+  ssr: false,
+});
 
 /** Text of a step with its count and its figure for these very lines. */
 export function wordsOfStep(step: GuideStep, figure: string | null, format: Formatter): string {

@@ -3,9 +3,12 @@
 import dynamic from 'next/dynamic';
 import type { ComponentProps } from 'react';
 import { CollapsibleCard } from '@/components/ui/CollapsibleCard';
+import { fetched } from '@/components/ui/fetched';
 
 /** Loaded when it is first opened. */
-const Inside = dynamic(() => import('./WindOnsInside').then(({ WindOnsInside: loaded }) => loaded), { ssr: false });
+const Inside = dynamic(() => fetched(() => import('./WindOnsInside')).then(({ WindOnsInside: loaded }) => loaded), {
+  ssr: false,
+});
 
 /** The library of ready leaders. */
 export function WindOns(props: ComponentProps<typeof Inside>) {

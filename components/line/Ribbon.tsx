@@ -6,6 +6,7 @@ import { fromSi, toSi, type UnitChoice } from '@/core/units/units';
 import { marksOfView } from '@/core/rig/count/lineMarks';
 import { readCursor, type RigView } from '@/core/rig/view/rigView';
 import { useUnits } from '@/components/units/UnitsProvider';
+import { fetched } from '@/components/ui/fetched';
 import { useCursor, useMoveCursor } from './cursor';
 import type { LineEditor } from './lineEditor';
 import { lineScale, type LineScale } from './lineScale';
@@ -37,7 +38,7 @@ interface Props {
 const MARGIN_PX = 14;
 
 /** Loaded where a line is planned. */
-const RibbonEditor = dynamic(() => import('./RibbonEditor').then(({ RibbonEditor: loaded }) => loaded), {
+const RibbonEditor = dynamic(() => fetched(() => import('./RibbonEditor')).then(({ RibbonEditor: loaded }) => loaded), {
   ssr: false,
   loading: () => <div className="min-h-11" />,
 });

@@ -6,11 +6,16 @@ import { useState } from 'react';
 import { atBench } from '@/core/rig/line/atBench';
 import { AtBench, useRig } from '@/components/rig/RigProvider';
 import { Button } from '@/components/ui/Button';
+import { fetched } from '@/components/ui/fetched';
 
 // A load is planned, wound or on: each is loaded when it is what the page shows.
-const LoadedPanel = dynamic(() => import('./loaded/LoadedPanel').then(({ LoadedPanel: loaded }) => loaded));
-const PlanPanel = dynamic(() => import('./plan/PlanPanel').then(({ PlanPanel: loaded }) => loaded));
-const WindingPanel = dynamic(() => import('./wind/WindingPanel').then(({ WindingPanel: loaded }) => loaded));
+const LoadedPanel = dynamic(() =>
+  fetched(() => import('./loaded/LoadedPanel')).then(({ LoadedPanel: loaded }) => loaded),
+);
+const PlanPanel = dynamic(() => fetched(() => import('./plan/PlanPanel')).then(({ PlanPanel: loaded }) => loaded));
+const WindingPanel = dynamic(() =>
+  fetched(() => import('./wind/WindingPanel')).then(({ WindingPanel: loaded }) => loaded),
+);
 
 /** The Load station: plan, wind, or look at what is on. */
 export function LoadStation() {

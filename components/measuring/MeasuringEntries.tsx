@@ -3,9 +3,12 @@
 import dynamic from 'next/dynamic';
 import { useState, type ReactNode } from 'react';
 import { EntryContext, type EntryProps } from '@/components/worth/entry';
+import { fetched } from '@/components/ui/fetched';
 
 /** Loaded when a measurement is begun. */
-const MeasureEntry = dynamic(() => import('./MeasureEntry').then(({ MeasureEntry: loaded }) => loaded), { ssr: false });
+const MeasureEntry = dynamic(() => fetched(() => import('./MeasureEntry')).then(({ MeasureEntry: loaded }) => loaded), {
+  ssr: false,
+});
 
 const entryOf = (of: EntryProps): ReactNode => <MeasureEntry {...of} />;
 

@@ -15,12 +15,13 @@ import type { RigView } from '@/core/rig/view/rigView';
 import { boatPath, cardPath, historyPath, rigPath, sheetPath, stationPath } from '@/components/shell/paths';
 import { Pending } from '@/components/ui/Pending';
 import { StateMark } from '@/components/ui/StateMark';
+import { fetched } from '@/components/ui/fetched';
 import { HeldOut } from './HeldOut';
 import { useRig } from './RigProvider';
 
 /** Loaded when it is first needed. */
 const ShrunkRibbon = dynamic(
-  () => import('@/components/line/ShrunkRibbon').then(({ ShrunkRibbon: loaded }) => loaded),
+  () => fetched(() => import('@/components/line/ShrunkRibbon')).then(({ ShrunkRibbon: loaded }) => loaded),
   {
     ssr: false,
   },

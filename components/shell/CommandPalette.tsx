@@ -2,6 +2,7 @@
 
 import dynamic from 'next/dynamic';
 import { useEffect, useState } from 'react';
+import { fetched } from '@/components/ui/fetched';
 import type { Place } from './paths';
 
 /** True while a person types into a field, where single keys are letters. */
@@ -13,7 +14,7 @@ function isTyping(target: EventTarget | null): boolean {
 }
 
 /** Loaded when it is first opened. */
-const Palette = dynamic(() => import('./Palette').then(({ Palette: loaded }) => loaded), { ssr: false });
+const Palette = dynamic(() => fetched(() => import('./Palette')).then(({ Palette: loaded }) => loaded), { ssr: false });
 
 /** The way to places and commands by name, and to the keys. */
 export function CommandPalette({ places }: { places: readonly Place[] }) {

@@ -4,12 +4,15 @@ import { Menu } from 'lucide-react';
 import dynamic from 'next/dynamic';
 import { useState } from 'react';
 import { NotingAs, type Crew } from '@/components/crew/NotingAs';
+import { fetched } from '@/components/ui/fetched';
 import { CommandPalette } from './CommandPalette';
 import type { Place } from './paths';
 import { UnitSwitch } from './UnitSwitch';
 
 /** Loaded when it is first opened. */
-const HeaderMenu = dynamic(() => import('./HeaderMenu').then(({ HeaderMenu: loaded }) => loaded), { ssr: false });
+const HeaderMenu = dynamic(() => fetched(() => import('./HeaderMenu')).then(({ HeaderMenu: loaded }) => loaded), {
+  ssr: false,
+});
 
 /** Who notes, the units, the way to anywhere: in a row where there is room, in a menu where there is none. */
 export function HeaderTools({ places, crew }: { places: readonly Place[]; crew?: Crew }) {

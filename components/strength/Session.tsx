@@ -3,9 +3,12 @@
 import dynamic from 'next/dynamic';
 import { useRig } from '@/components/rig/RigProvider';
 import { CollapsibleCard } from '@/components/ui/CollapsibleCard';
+import { fetched } from '@/components/ui/fetched';
 
 /** Loaded when it is first opened. */
-const Inside = dynamic(() => import('./SessionInside').then(({ SessionInside: loaded }) => loaded), { ssr: false });
+const Inside = dynamic(() => fetched(() => import('./SessionInside')).then(({ SessionInside: loaded }) => loaded), {
+  ssr: false,
+});
 
 /** An afternoon of pulls: planned, then gone through. */
 export function Session({ ids }: { ids: readonly string[] }) {

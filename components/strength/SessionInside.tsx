@@ -14,12 +14,16 @@ import { useRig } from '@/components/rig/RigProvider';
 import { Button } from '@/components/ui/Button';
 import { useUnits } from '@/components/units/UnitsProvider';
 import { useSay } from '@/components/units/useSay';
+import { fetched } from '@/components/ui/fetched';
 import { LIMITS } from '@/usecases/limits';
 
 /** Loaded when it is first asked for. */
-const StrengthBench = dynamic(() => import('./StrengthBench').then(({ StrengthBench: loaded }) => loaded), {
-  ssr: false,
-});
+const StrengthBench = dynamic(
+  () => fetched(() => import('./StrengthBench')).then(({ StrengthBench: loaded }) => loaded),
+  {
+    ssr: false,
+  },
+);
 
 /** Sessions of pulls: planned beforehand with what is expected of each line, then pulled in bench mode. */
 export function SessionInside({ ids }: { ids: readonly string[] }) {

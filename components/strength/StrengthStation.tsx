@@ -18,6 +18,7 @@ import { Sketch } from '@/components/ui/Sketch';
 import { CollapsibleCard } from '@/components/ui/CollapsibleCard';
 import { showFold } from '@/components/ui/folds';
 import { useUnits } from '@/components/units/UnitsProvider';
+import { fetched } from '@/components/ui/fetched';
 import { Labels } from './Labels';
 import { Families } from './Families';
 import { Schools } from './Schools';
@@ -25,10 +26,12 @@ import { Session } from './Session';
 import { Weakest } from './Weakest';
 
 // What is folded is loaded when it is opened.
-const EveryPlace = dynamic(() => import('./EveryPlace').then(({ EveryPlace: loaded }) => loaded));
-const Lines = dynamic(() => import('./Lines').then(({ Lines: loaded }) => loaded));
-const PullTest = dynamic(() => import('./PullTest').then(({ PullTest: loaded }) => loaded));
-const ReachField = dynamic(() => import('@/components/drag/ReachField').then(({ ReachField: loaded }) => loaded));
+const EveryPlace = dynamic(() => fetched(() => import('./EveryPlace')).then(({ EveryPlace: loaded }) => loaded));
+const Lines = dynamic(() => fetched(() => import('./Lines')).then(({ Lines: loaded }) => loaded));
+const PullTest = dynamic(() => fetched(() => import('./PullTest')).then(({ PullTest: loaded }) => loaded));
+const ReachField = dynamic(() =>
+  fetched(() => import('@/components/drag/ReachField')).then(({ ReachField: loaded }) => loaded),
+);
 
 /** The Strength station: what the lines, the joins and so the rig hold. */
 export function StrengthStation() {

@@ -3,9 +3,12 @@
 import dynamic from 'next/dynamic';
 import type { ComponentProps } from 'react';
 import { CollapsibleCard } from '@/components/ui/CollapsibleCard';
+import { fetched } from '@/components/ui/fetched';
 
 /** Loaded when it is first opened. */
-const Inside = dynamic(() => import('./TraceCardInside').then(({ TraceCardInside: loaded }) => loaded), { ssr: false });
+const Inside = dynamic(() => fetched(() => import('./TraceCardInside')).then(({ TraceCardInside: loaded }) => loaded), {
+  ssr: false,
+});
 
 /** A trace that a force gauge recorded. */
 export function TraceCard(props: ComponentProps<typeof Inside>) {

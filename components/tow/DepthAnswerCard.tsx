@@ -13,18 +13,24 @@ import { Button } from '@/components/ui/Button';
 import { Card } from '@/components/ui/Card';
 import { useUnits } from '@/components/units/UnitsProvider';
 import { useSay } from '@/components/units/useSay';
+import { fetched } from '@/components/ui/fetched';
 import { knots } from './towedWords';
 import type { Depth } from './useDepth';
 import { useStopWords } from './useStopWords';
 
 // Loaded when they are first asked for.
-const StopBench = dynamic(() => import('./StopBench').then(({ StopBench: loaded }) => loaded), { ssr: false });
-const WaterMarkForm = dynamic(() => import('./WaterMarkForm').then(({ WaterMarkForm: loaded }) => loaded), {
+const StopBench = dynamic(() => fetched(() => import('./StopBench')).then(({ StopBench: loaded }) => loaded), {
   ssr: false,
 });
+const WaterMarkForm = dynamic(
+  () => fetched(() => import('./WaterMarkForm')).then(({ WaterMarkForm: loaded }) => loaded),
+  {
+    ssr: false,
+  },
+);
 
 /** What would narrow it is weighed when the page stands: the answer does not wait for it. */
-const NarrowDepth = dynamic(() => import('./NarrowDepth').then(({ NarrowDepth: loaded }) => loaded), {
+const NarrowDepth = dynamic(() => fetched(() => import('./NarrowDepth')).then(({ NarrowDepth: loaded }) => loaded), {
   ssr: false,
   loading: () => <p className="text-sm text-ink-soft">Weighing what to measure next …</p>,
 });

@@ -11,6 +11,7 @@ import { Sketch } from '@/components/ui/Sketch';
 import { CollapsibleCard } from '@/components/ui/CollapsibleCard';
 import { useUnits } from '@/components/units/UnitsProvider';
 import { useKeptChoice } from '@/components/fields/useKept';
+import { fetched } from '@/components/ui/fetched';
 import { topShotOf } from '@/core/rig/tow/towedRig';
 import type { RigView } from '@/core/rig/view/rigView';
 import { KNOT_MS } from '@/core/units/units';
@@ -22,13 +23,17 @@ import { towedWords } from './towedWords';
 import { useDepth } from './useDepth';
 
 // What is folded is loaded when it is opened, and the drawing with the answer, which is worked out away from the page.
-const DepthLens = dynamic(() => import('./DepthLens').then(({ DepthLens: loaded }) => loaded));
-const DepthSources = dynamic(() => import('./DepthSources').then(({ DepthSources: loaded }) => loaded));
-const DepthTable = dynamic(() => import('./DepthTable').then(({ DepthTable: loaded }) => loaded));
-const TopShotLength = dynamic(() => import('./TopShotLength').then(({ TopShotLength: loaded }) => loaded));
-const TowDrawing = dynamic(() => import('./TowDrawing').then(({ TowDrawing: loaded }) => loaded), { ssr: false });
-const TowedForm = dynamic(() => import('./TowedForm').then(({ TowedForm: loaded }) => loaded));
-const WaterLog = dynamic(() => import('./WaterLog').then(({ WaterLog: loaded }) => loaded));
+const DepthLens = dynamic(() => fetched(() => import('./DepthLens')).then(({ DepthLens: loaded }) => loaded));
+const DepthSources = dynamic(() => fetched(() => import('./DepthSources')).then(({ DepthSources: loaded }) => loaded));
+const DepthTable = dynamic(() => fetched(() => import('./DepthTable')).then(({ DepthTable: loaded }) => loaded));
+const TopShotLength = dynamic(() =>
+  fetched(() => import('./TopShotLength')).then(({ TopShotLength: loaded }) => loaded),
+);
+const TowDrawing = dynamic(() => fetched(() => import('./TowDrawing')).then(({ TowDrawing: loaded }) => loaded), {
+  ssr: false,
+});
+const TowedForm = dynamic(() => fetched(() => import('./TowedForm')).then(({ TowedForm: loaded }) => loaded));
+const WaterLog = dynamic(() => fetched(() => import('./WaterLog')).then(({ WaterLog: loaded }) => loaded));
 
 const GOALS = ['depth', 'setback'] as const;
 

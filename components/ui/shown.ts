@@ -1,3 +1,5 @@
+import type { Missing } from './fetched';
+
 export type Tone = 'done' | 'problem' | 'busy';
 
 /** What can be done about a message. */
@@ -16,3 +18,9 @@ export interface Shown {
   /** Left out where nothing can be done about it. */
   readonly act?: ToastAct | undefined;
 }
+
+/** What is said while a part of the page does not come. */
+export const MISSING_WORDS: Readonly<Record<Missing, string>> = {
+  away: 'The server cannot be reached. What you opened comes when it is back. What you typed is kept here.',
+  older: 'Tidy Marlin is newer than this page. Load it again: what you typed is kept here.',
+};

@@ -3,9 +3,12 @@
 import dynamic from 'next/dynamic';
 import { useEffect, useState } from 'react';
 import type { GlossaryEntry } from '@/words/glossary';
+import { fetched } from '@/components/ui/fetched';
 
 /** Loaded with the first word that is asked for. */
-const TermDrawing = dynamic(() => import('./TermDrawing').then(({ TermDrawing: loaded }) => loaded), { ssr: false });
+const TermDrawing = dynamic(() => fetched(() => import('./TermDrawing')).then(({ TermDrawing: loaded }) => loaded), {
+  ssr: false,
+});
 
 /** A selection is looked up when it has stood so long (ms): not while it is still drawn. */
 const SETTLED_MS = 250;
@@ -31,7 +34,7 @@ export function WordMeaning() {
       const words = selection?.toString().trim() ?? '';
       if (!selection || selection.rangeCount === 0 || words.length < LETTERS.least || words.length > LETTERS.most)
         return setShown(null);
-      const { meaningOf } = await import('@/words/glossary');
+      const { meaningOf } = await fetched(() => import('@/words/glossary'));
       const entry = meaningOf(words);
       if (!entry) return setShown(null);
       const { left, bottom } = selection.getRangeAt(0).getBoundingClientRect();

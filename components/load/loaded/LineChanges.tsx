@@ -3,11 +3,15 @@
 import dynamic from 'next/dynamic';
 import type { LoadRecord } from '@/core/record/record';
 import { CollapsibleCard } from '@/components/ui/CollapsibleCard';
+import { fetched } from '@/components/ui/fetched';
 
 /** Loaded when it is first opened. */
-const Inside = dynamic(() => import('./LineChangesInside').then(({ LineChangesInside: loaded }) => loaded), {
-  ssr: false,
-});
+const Inside = dynamic(
+  () => fetched(() => import('./LineChangesInside')).then(({ LineChangesInside: loaded }) => loaded),
+  {
+    ssr: false,
+  },
+);
 
 /** Line that was lost, stripped or added since the load was finished. */
 export function LineChanges({ load }: { load: LoadRecord }) {

@@ -6,11 +6,15 @@ import type { LoadRecord } from '@/core/record/record';
 import { useRig } from '@/components/rig/RigProvider';
 import { CollapsibleCard } from '@/components/ui/CollapsibleCard';
 import { useUnits } from '@/components/units/UnitsProvider';
+import { fetched } from '@/components/ui/fetched';
 
 /** Loaded when it is first opened. */
-const Inside = dynamic(() => import('./TopShotCardInside').then(({ TopShotCardInside: loaded }) => loaded), {
-  ssr: false,
-});
+const Inside = dynamic(
+  () => fetched(() => import('./TopShotCardInside')).then(({ TopShotCardInside: loaded }) => loaded),
+  {
+    ssr: false,
+  },
+);
 
 const VERDICTS: Readonly<Record<TopShotCare['verdict'], string>> = {
   fresh: 'Nothing to do',

@@ -3,11 +3,15 @@
 import dynamic from 'next/dynamic';
 import type { ComponentProps } from 'react';
 import { CollapsibleCard } from '@/components/ui/CollapsibleCard';
+import { fetched } from '@/components/ui/fetched';
 
 /** Loaded when it is first opened. */
-const Inside = dynamic(() => import('./CompareCardInside').then(({ CompareCardInside: loaded }) => loaded), {
-  ssr: false,
-});
+const Inside = dynamic(
+  () => fetched(() => import('./CompareCardInside')).then(({ CompareCardInside: loaded }) => loaded),
+  {
+    ssr: false,
+  },
+);
 
 /** Plans that the boat keeps, to be taken up or looked at side by side. */
 export function CompareCard(props: ComponentProps<typeof Inside>) {

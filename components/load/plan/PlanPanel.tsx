@@ -14,6 +14,7 @@ import { Card } from '@/components/ui/Card';
 import { CollapsibleCard } from '@/components/ui/CollapsibleCard';
 import { Sketch } from '@/components/ui/Sketch';
 import { useSay } from '@/components/units/useSay';
+import { fetched } from '@/components/ui/fetched';
 import { FillConflict } from './FillConflict';
 import { fillWords } from './fillWords';
 import { AdviceList } from './AdviceList';
@@ -27,9 +28,9 @@ import { draftOf, isStackDraft, stackOf, type StackDraft } from './stackDraft';
 import { useStackEditor } from './useStackEditor';
 
 // What is folded is loaded when it is opened.
-const FillField = dynamic(() => import('./FillField').then(({ FillField: loaded }) => loaded));
-const RunSheet = dynamic(() => import('./RunSheet').then(({ RunSheet: loaded }) => loaded));
-const StackEditor = dynamic(() => import('./StackEditor').then(({ StackEditor: loaded }) => loaded));
+const FillField = dynamic(() => fetched(() => import('./FillField')).then(({ FillField: loaded }) => loaded));
+const RunSheet = dynamic(() => fetched(() => import('./RunSheet')).then(({ RunSheet: loaded }) => loaded));
+const StackEditor = dynamic(() => fetched(() => import('./StackEditor')).then(({ StackEditor: loaded }) => loaded));
 
 /** Overfill (m) beyond which a plan is not taken to the bench: it would rub or jam. */
 const MOST_ABOVE_RIM_M = 0.001;

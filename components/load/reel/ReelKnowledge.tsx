@@ -4,12 +4,16 @@ import dynamic from 'next/dynamic';
 import type { RigRecord } from '@/core/record/record';
 import { useRig } from '@/components/rig/RigProvider';
 import { CollapsibleCard } from '@/components/ui/CollapsibleCard';
+import { fetched } from '@/components/ui/fetched';
 import { ReelFacts } from './ReelFacts';
 
 /** Loaded when it is first opened. */
-const Inside = dynamic(() => import('./ReelKnowledgeInside').then(({ ReelKnowledgeInside: loaded }) => loaded), {
-  ssr: false,
-});
+const Inside = dynamic(
+  () => fetched(() => import('./ReelKnowledgeInside')).then(({ ReelKnowledgeInside: loaded }) => loaded),
+  {
+    ssr: false,
+  },
+);
 
 function depthWords({ depth, loadsSeen }: RigRecord['knowledge']): string {
   if (depth === 'ratings') return "by the maker's ratings; dimensions are guesses until it is measured or loaded";

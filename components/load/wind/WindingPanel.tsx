@@ -6,6 +6,7 @@ import { useState } from 'react';
 import type { LoadRecord } from '@/core/record/record';
 import { useRig } from '@/components/rig/RigProvider';
 import { sheetPath } from '@/components/shell/paths';
+import { fetched } from '@/components/ui/fetched';
 import { dayWords } from '@/words/dates';
 import { Clash } from './Clash';
 import { FinishLoad } from './FinishLoad';
@@ -14,7 +15,9 @@ import { WindingLog } from './WindingLog';
 import { WindNext } from './WindNext';
 
 /** Loaded when it is first asked for. */
-const WindBench = dynamic(() => import('./WindBench').then(({ WindBench: loaded }) => loaded), { ssr: false });
+const WindBench = dynamic(() => fetched(() => import('./WindBench')).then(({ WindBench: loaded }) => loaded), {
+  ssr: false,
+});
 
 /**
  * Winding, segment by segment.
