@@ -23,6 +23,7 @@ import { useReady } from '@/components/ui/useReady';
 import { useUnits } from '@/components/units/UnitsProvider';
 import { useSay } from '@/components/units/useSay';
 import type { DeepOnCard as Deep } from '@/components/tow/DeepOnCard';
+import { CardBoundary } from '@/components/ui/CardBoundary';
 import { fetched } from '@/components/ui/fetched';
 import { CardActions } from './CardActions';
 import { CardRows, CardSheet } from './CardSheet';
@@ -80,7 +81,11 @@ export function RodCard() {
   const backOff = isDragDone ? backOffWords(view, format, units.length) : [];
   return (
     <div className="flex flex-col gap-4">
-      {isTowed && <DeepOnCard view={view} format={format} onDeep={setDeep} />}
+      {isTowed && (
+        <CardBoundary title="Depth on this card">
+          <DeepOnCard view={view} format={format} onDeep={setDeep} />
+        </CardBoundary>
+      )}
       <CardActions sheet={sheet} name={record.name} heads={fileHeads} rows={rows.map((row) => row.cells)} />
       {stale && <p className="no-print text-sm text-warn">Not confirmed:{stale} The card says so too.</p>}
       <CardSheet

@@ -11,6 +11,7 @@ import { TextField } from '@/components/fields/TextField';
 import { useUnits } from '@/components/units/UnitsProvider';
 import type { Formatter } from '@/words/format';
 import { BackOffCard } from './BackOffCard';
+import { CardBoundary } from '@/components/ui/CardBoundary';
 import { RiskWords } from './RiskWords';
 import type { useSpeed } from './useSpeed';
 
@@ -57,7 +58,11 @@ export function LeftAlone({
           pull on the line.
         </p>
         <Passes envelope={envelope} />
-        {risk && <RiskWords rig={risk} outM={view.reach.outM} jerkM={USUAL_JERK_M} />}
+        {risk && (
+          <CardBoundary title="How likely it breaks">
+            <RiskWords rig={risk} outM={view.reach.outM} jerkM={USUAL_JERK_M} />
+          </CardBoundary>
+        )}
         <p className="mt-1">
           Not counted: a belly that the line makes to the side. It loads far more: about {format.force(BELLY_N)} for{' '}
           {format.length(100)} of thin line drawn broadside at 2 kn. Nor a hot or wet drag, which differs by 10 to 20 %.

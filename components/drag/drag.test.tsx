@@ -293,14 +293,11 @@ describe('how likely it breaks', () => {
       removeEventListener: jest.fn(),
     });
     const thread = silent();
-    // Comlink's own answer to the one call that is made.
-    thread.addEventListener.mockImplementation((_: string, listen: (event: unknown) => void) => {
-      const asked = thread.postMessage.mock.calls.at(-1)?.[0] as { id: string } | undefined;
-      const answer = () => {
-        const { id } = (thread.postMessage.mock.calls.at(-1)?.[0] ?? asked ?? { id: '' }) as { id: string };
-        listen({ data: { id, type: 'RAW', value: { steady, jerked } } });
-      };
-      setTimeout(answer, 0);
+    // Comlink's own answer, whatever is asked.
+    let hear: (event: unknown) => void = () => undefined;
+    thread.addEventListener.mockImplementation((_: string, listen: (event: unknown) => void) => (hear = listen));
+    thread.postMessage.mockImplementation(({ id }: { id: string }) => {
+      setTimeout(() => hear({ data: { id, type: 'RAW', value: { steady, jerked } } }), 0);
     });
     const before = globalThis.Worker;
     // What to measure next is asked of another one.

@@ -1,8 +1,9 @@
 'use client';
 
-import { proxy, wrap, type Remote } from 'comlink';
+import { proxy, type Remote } from 'comlink';
 import { useEffect, useRef, useState } from 'react';
 import type { FightSetup, FightState, Hands } from '@/core/drag/fight';
+import { useThrow, workedOut, type Working } from '@/components/ui/workedOut';
 import type { FightWorker } from './fight.worker';
 
 /** A moment of a fight that the drawing keeps. */
@@ -19,9 +20,12 @@ const EVERY_S = 0.2;
 export function useFight() {
   const [state, setState] = useState<FightState | null>(null);
   const [course, setCourse] = useState<readonly FightMoment[]>([]);
-  const worker = useRef<{ thread: Worker; fight: Remote<FightWorker> } | null>(null);
+  const work = useRef<Working<never> | null>(null);
+  const worker = useRef<Remote<FightWorker> | null>(null);
+  const fail = useThrow();
   const stop = (): void => {
-    worker.current?.thread.terminate();
+    work.current?.stop();
+    work.current = null;
     worker.current = null;
   };
   useEffect(() => stop, []);
@@ -30,9 +34,6 @@ export function useFight() {
     course,
     start(setup: FightSetup, seed: number): void {
       stop();
-      const thread = new Worker(new URL('./fight.worker.ts', import.meta.url));
-      const fight = wrap<FightWorker>(thread);
-      worker.current = { thread, fight };
       setCourse([]);
       let keptS = -1;
       const show = (now: FightState): void => {
@@ -42,10 +43,19 @@ export function useFight() {
         const { timeS, lineOutM, tipForceN } = now;
         setCourse((before) => [...before, { timeS, lineOutM, tipForceN }]);
       };
-      void fight.start(setup, seed, proxy(show));
+      work.current = workedOut(
+        () => new Worker(new URL('./fight.worker.ts', import.meta.url)),
+        async (fight: Remote<FightWorker>): Promise<never> => {
+          worker.current = fight;
+          await fight.start(setup, seed, proxy(show));
+          // It goes on until it is stopped.
+          return new Promise(() => undefined);
+        },
+      );
+      void work.current.found.catch(fail);
     },
     hold(hands: Hands): void {
-      void worker.current?.fight.hold(hands);
+      void worker.current?.hold(hands);
     },
     leave(): void {
       stop();

@@ -1,8 +1,8 @@
 'use client';
 
-import { wrap } from 'comlink';
 import { useEffect, useMemo, useState } from 'react';
 import { planerFound, type PlanerFound, type PlanerQuestion } from '@/core/rig/drag/planerOfRig';
+import { useThrow, workedOut } from '@/components/ui/workedOut';
 import type { PlanerWorker } from './planer.worker';
 
 /**
@@ -13,20 +13,16 @@ export function usePlaner(question: PlanerQuestion | null): PlanerFound | null {
   const hasWorker = typeof Worker !== 'undefined';
   const here = useMemo(() => (hasWorker || !question ? null : planerFound(question)), [hasWorker, question]);
   const [found, setFound] = useState<{ planer: string; found: PlanerFound } | null>(null);
+  const fail = useThrow();
   useEffect(() => {
     if (!hasWorker || !question) return;
-    const thread = new Worker(new URL('./planer.worker.ts', import.meta.url));
-    let isWanted = true;
-    void wrap<PlanerWorker>(thread)
-      .found(question)
-      .then((next) => {
-        if (isWanted) setFound({ planer: question.planer, found: next });
-      })
-      .finally(() => thread.terminate());
-    return () => {
-      isWanted = false;
-      thread.terminate();
-    };
-  }, [hasWorker, question]);
+    const { planer } = question;
+    const looks = workedOut<PlanerWorker, PlanerFound>(
+      () => new Worker(new URL('./planer.worker.ts', import.meta.url)),
+      (worker) => worker.found(question),
+    );
+    void looks.found.then((next) => setFound({ planer, found: next }), fail);
+    return looks.stop;
+  }, [hasWorker, question, fail]);
   return here ?? (question && found?.planer === question.planer ? found.found : null);
 }

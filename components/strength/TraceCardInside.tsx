@@ -1,6 +1,5 @@
 'use client';
 
-import { wrap } from 'comlink';
 import { useEffect, useRef, useState } from 'react';
 import type { StrengthTestRecord } from '@/core/record/record';
 import type { TraceReading } from '@/core/strength/analyseTrace';
@@ -9,6 +8,7 @@ import { ChoiceField } from '@/components/fields/TextField';
 import { useSend } from '@/components/http/useSend';
 import { useRig } from '@/components/rig/RigProvider';
 import { Button } from '@/components/ui/Button';
+import { workedOut, type Working } from '@/components/ui/workedOut';
 import { useUnits } from '@/components/units/UnitsProvider';
 import { useSay } from '@/components/units/useSay';
 import { TraceDrawing } from './TraceDrawing';
@@ -29,20 +29,19 @@ export function TraceCardInside({ test }: { test: StrengthTestRecord }) {
   const say = useSay();
   const [unit, setUnit] = useState<string>(units.force);
   const [state, setState] = useState<Import>({ kind: 'none' });
-  const worker = useRef<Worker | null>(null);
-  useEffect(() => () => worker.current?.terminate(), []);
-  const stop = (): void => {
-    worker.current?.terminate();
-    worker.current = null;
-  };
+  const reading = useRef<Working<unknown> | null>(null);
+  const stop = (): void => reading.current?.stop();
+  useEffect(() => stop, []);
   const read = async (file: File): Promise<void> => {
     stop();
-    const fresh = new Worker(new URL('./trace.worker.ts', import.meta.url));
-    worker.current = fresh;
+    const trace = workedOut<TraceWorker, Awaited<ReturnType<TraceWorker['read']>>>(
+      () => new Worker(new URL('./trace.worker.ts', import.meta.url)),
+      (worker) => worker.read(file, unit, test.gaugeLengthM, COLUMNS),
+    );
+    reading.current = trace;
     setState({ kind: 'reading', name: file.name });
     try {
-      const outcome = await wrap<TraceWorker>(fresh).read(file, unit, test.gaugeLengthM, COLUMNS);
-      if (worker.current !== fresh) return;
+      const outcome = await trace.found;
       setState(
         outcome.ok
           ? { kind: 'read', name: file.name, trace: outcome.value, unit }
@@ -51,7 +50,6 @@ export function TraceCardInside({ test }: { test: StrengthTestRecord }) {
     } catch {
       setState({ kind: 'refused', message: 'That file cannot be read.' });
     }
-    stop();
   };
   return (
     <>

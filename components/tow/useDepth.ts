@@ -1,11 +1,11 @@
 'use client';
 
-import { wrap } from 'comlink';
 import { startTransition, useEffect, useMemo, useState } from 'react';
 import { towedRig, type TowedRig } from '@/core/rig/tow/towedRig';
 import type { RigView } from '@/core/rig/view/rigView';
 import type { DepthAnswer, DepthCurves, DepthQuestion } from '@/core/tow/answerDepth';
 import type { TowGoal } from '@/core/tow/lineForDepth';
+import { useThrow, workedOut } from '@/components/ui/workedOut';
 import type { TowWorker } from './tow.worker';
 
 /** Lengths at which a curve of depth is worked out. */
@@ -44,24 +44,27 @@ export function useDepth(view: RigView, goal: TowGoal | null, speedMS: number | 
     };
   }, [view, rig, key, speedMS]);
   const [found, setFound] = useState<Found | null>(null);
+  const fail = useThrow();
   useEffect(() => {
     if (typeof Worker === 'undefined') return;
-    const thread = new Worker(new URL('./tow.worker.ts', import.meta.url));
     let isWanted = true;
-    const worker = wrap<TowWorker>(thread);
     // Much is drawn when it comes: a piece at a time, so that what is typed meanwhile is heard.
     const tell = (now: Found): void => startTransition(() => (isWanted ? setFound(now) : undefined));
-    const find = async (): Promise<void> => {
-      const answer = await worker.answer(question);
-      tell({ of: question, answer, curves: null });
-      tell({ of: question, answer, curves: await worker.curves(question, answer) });
-    };
-    void find().finally(() => thread.terminate());
+    const depth = workedOut<TowWorker, null>(
+      () => new Worker(new URL('./tow.worker.ts', import.meta.url)),
+      async (worker) => {
+        const answer = await worker.answer(question);
+        tell({ of: question, answer, curves: null });
+        tell({ of: question, answer, curves: await worker.curves(question, answer) });
+        return null;
+      },
+    );
+    void depth.found.catch(fail);
     return () => {
       isWanted = false;
-      thread.terminate();
+      depth.stop();
     };
-  }, [question]);
+  }, [question, fail]);
   // Of another line nothing is shown; of another goal or speed only with that goal and speed beside it.
   const isOfLine = found?.of.belief === question.belief;
   return isOfLine

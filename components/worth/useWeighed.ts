@@ -1,10 +1,10 @@
 'use client';
 
-import { wrap } from 'comlink';
 import { startTransition, useEffect, useState } from 'react';
 import type { RigRecord } from '@/core/record/record';
 import type { Weighed } from '@/core/rig/worth/weighFigures';
 import type { FigureKind } from '@/core/worth/enough';
+import { useThrow, workedOut } from '@/components/ui/workedOut';
 import type { WorthWorker } from './worth.worker';
 
 /**
@@ -18,29 +18,15 @@ export function useWeighed(
 ): { readonly weighed: Weighed | null; readonly isCurrent: boolean } {
   const asked = kinds.join(' ');
   const [found, setFound] = useState<{ of: RigRecord; weighed: Weighed | null } | null>(null);
+  const fail = useThrow();
   useEffect(() => {
     if (typeof Worker === 'undefined') return;
-    const thread = new Worker(new URL('./worth.worker.ts', import.meta.url));
-    let isWanted = true;
-    // What fails is said where it would stand, and not waited for.
-    const fail = (error: unknown): void => {
-      if (isWanted)
-        setFound(() => {
-          throw error instanceof Error ? error : new Error('What to measure next could not be weighed.');
-        });
-    };
-    thread.onerror = fail;
-    void wrap<WorthWorker>(thread)
-      .weigh(record, asked.split(' ') as FigureKind[])
-      .then((weighed) => {
-        if (isWanted) startTransition(() => setFound({ of: record, weighed }));
-      })
-      .catch(fail)
-      .finally(() => thread.terminate());
-    return () => {
-      isWanted = false;
-      thread.terminate();
-    };
-  }, [record, asked]);
+    const worth = workedOut<WorthWorker, Weighed | null>(
+      () => new Worker(new URL('./worth.worker.ts', import.meta.url)),
+      (worker) => worker.weigh(record, asked.split(' ') as FigureKind[]),
+    );
+    void worth.found.then((weighed) => startTransition(() => setFound({ of: record, weighed })), fail);
+    return worth.stop;
+  }, [record, asked, fail]);
   return { weighed: found?.weighed ?? null, isCurrent: found?.of === record };
 }

@@ -33,5 +33,13 @@ test('while the server is away nothing typed is lost, the page stands, and what 
   await session.getByRole('button', { name: 'Record this pull' }).click();
   await expect(session.locator('tbody tr')).toHaveCount(1);
   await expect(session.getByLabel('Moving pull')).toHaveValue('');
+
+  // What is worked out beside the page waits for its script as well.
+  await context.setOffline(true);
+  await page.getByRole('button', { name: 'A fish takes' }).click();
+  await expect(page.getByText(/What you opened comes when it is back/).first()).toBeVisible();
+  await context.setOffline(false);
+  await expect(page.getByRole('button', { name: 'Another fish' })).toBeVisible();
+  await expect(page.getByText(/What you opened comes when it is back/)).toHaveCount(0);
   expect(faults).toEqual([]);
 });
