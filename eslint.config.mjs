@@ -45,12 +45,28 @@ const config = [
     },
   },
   {
-    files: ['app/**/*.tsx', 'components/**/*.tsx'],
-    ignores: ['components/ui/Link.tsx'],
+    files: ['app/**/*.tsx', 'components/**/*.{ts,tsx}'],
+    ignores: ['components/ui/{Link.tsx,useGo.ts}', '**/*.test.tsx'],
     rules: {
       'no-restricted-imports': [
         'error',
-        { paths: [{ name: 'next/link', importNames: ['default'], message: 'Links are components/ui/Link.' }] },
+        {
+          paths: [
+            { name: 'next/link', importNames: ['default'], message: 'Links are components/ui/Link.' },
+            { name: 'next/navigation', importNames: ['useRouter'], message: 'Ways are components/ui/useGo.' },
+          ],
+        },
+      ],
+      'no-restricted-syntax': [
+        'error',
+        {
+          selector: "ImportExpression:not(CallExpression[callee.name='fetched'] ImportExpression)",
+          message: 'What is loaded later is asked for by components/ui/fetched.',
+        },
+        {
+          selector: "NewExpression[callee.name='Worker']:not(CallExpression[callee.name='workedOut'] NewExpression)",
+          message: 'Work beside the page is started by components/ui/workedOut.',
+        },
       ],
     },
   },

@@ -1,17 +1,17 @@
 'use client';
 
-import { useRouter } from 'next/navigation';
+import { useGo } from '@/components/ui/useGo';
 import { PERSON_COOKIE } from './personCookie';
 
 const YEAR_S = 31_536_000;
 
 /** Says who is at the bench on this device, so that every measurement carries who noted it. */
 export function NotingAs({ crew }: { crew: Crew }) {
-  const router = useRouter();
+  const go = useGo();
   if (crew.people.length === 0) return null;
   const choose = (personId: string): void => {
     document.cookie = `${PERSON_COOKIE}=${personId}; path=/; max-age=${personId === '' ? 0 : YEAR_S}; samesite=strict`;
-    router.refresh();
+    go.refresh();
   };
   return (
     <label className="flex items-center gap-1.5 text-sm">

@@ -1,6 +1,5 @@
 'use client';
 
-import { useRouter } from 'next/navigation';
 import type { ReactNode } from 'react';
 import { MATERIALS } from '@/core/materials/materials';
 import { FormChoice, FormQuantity, FormText } from '@/components/fields/FormParts';
@@ -14,6 +13,7 @@ import { UNIT_COOKIE } from '@/components/units/unitCookie';
 import { useUnits } from '@/components/units/UnitsProvider';
 import { LIMITS } from '@/usecases/limits';
 import { COUNTS_IN } from '@/core/record/gear';
+import { useGo } from '@/components/ui/useGo';
 
 /** True where units were chosen on this device. */
 const isChosen = (): boolean => document.cookie.split('; ').some((each) => each.startsWith(`${UNIT_COOKIE}=`));
@@ -22,7 +22,7 @@ const options = (values: readonly string[]) => values.map((value) => ({ value, t
 
 /** Five questions, and how much backing goes on: all else can be said later. */
 export function FirstReel({ boatId }: { boatId: string }) {
-  const router = useRouter();
+  const go = useGo();
   const { sendNow, state } = useSend();
   const { setUnits } = useUnits();
   const form = useDraftForm(`first-reel:${boatId}`, {
@@ -40,7 +40,7 @@ export function FirstReel({ boatId }: { boatId: string }) {
       const result = await sendNow('makeFirstRig', { boatId }, body, 'Here is how much backing goes on.');
       // A reel that counts feet is spoken of in feet, unless somebody has chosen units.
       if (result.ok && body.countsIn === 'feet' && !isChosen()) setUnits({ length: 'ft' });
-      if (result.ok) router.push(stationPath(boatId, result.value.id, 'load'));
+      if (result.ok) go.to(stationPath(boatId, result.value.id, 'load'));
       return result;
     });
   return (

@@ -1,6 +1,5 @@
 'use client';
 
-import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import type { KeptPlanRecord, ReelRecord } from '@/core/record/record';
 import { ChoiceField, TextField } from '@/components/fields/TextField';
@@ -9,6 +8,7 @@ import { useSend } from '@/components/http/useSend';
 import { stationPath } from '@/components/shell/paths';
 import { Button } from '@/components/ui/Button';
 import { Card } from '@/components/ui/Card';
+import { useGo } from '@/components/ui/useGo';
 import { twinName } from './twinName';
 
 interface Props {
@@ -29,7 +29,7 @@ function likeOf(chosen: string): { readonly from: 'rig' | 'plan'; readonly id: s
 
 /** A new rig: on which reel, with whose plan, called what. */
 export function NewRig({ boatId, reels, rigs, plans, likeRigId }: Props) {
-  const router = useRouter();
+  const go = useGo();
   const { sendNow, state, fieldError } = useSend();
   const [name, setName] = useDraft(`rig:${boatId}:name`, isText);
   const [picked, setPicked] = useState<string | null>(null);
@@ -57,7 +57,7 @@ export function NewRig({ boatId, reels, rigs, plans, likeRigId }: Props) {
     );
     if (!result.ok) return;
     setName(null);
-    router.push(stationPath(boatId, result.value.id, 'load'));
+    go.to(stationPath(boatId, result.value.id, 'load'));
   };
   return (
     <Card title="A new rig">

@@ -1,6 +1,7 @@
 import type { ReplyOf } from '@/usecases/requests/handlers';
 import { addressOf, ROUTES, type RequestName, type RequestParams } from '@/usecases/requests/routes';
 import type { RequestInput } from '@/usecases/requests/schemas';
+import { heardServer } from '@/components/ui/reach';
 import { onceHead } from './onceKey';
 import { onTheWay } from './onTheWay';
 
@@ -59,6 +60,7 @@ export async function send<N extends RequestName>(
   try {
     const response = await post(method, path, body, act.head, signal);
     const json: unknown = await response.json();
+    heardServer(true);
     // 499 and above say nothing of whether it was carried out; anything else does, once all of it was heard.
     const isHeard = response.status < 499;
     if (isHeard) act.answered();
@@ -75,6 +77,7 @@ export async function send<N extends RequestName>(
       ...{ message: json.error.message, fields },
     };
   } catch {
+    if (!signal?.aborted) heardServer(false);
     return unheard(signal?.aborted ? 'You stopped waiting for the answer.' : 'The server cannot be reached.');
   } finally {
     over(isDone);

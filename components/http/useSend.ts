@@ -1,12 +1,12 @@
 'use client';
 
-import { useRouter } from 'next/navigation';
 import { useCallback, useState } from 'react';
 import type { ReplyOf } from '@/usecases/requests/handlers';
 import type { RequestName, RequestParams } from '@/usecases/requests/routes';
 import type { RequestInput } from '@/usecases/requests/schemas';
 import type { ToastAct } from '@/components/ui/shown';
 import { useToast } from '@/components/ui/Toasts';
+import { useGo } from '@/components/ui/useGo';
 import { send, type SendFailure, type SendResult } from './send';
 
 export type SendState =
@@ -37,7 +37,7 @@ export function useSend(): {
   ): Promise<SendResult<ReplyOf<N>>>;
   fieldError(path: string): string | undefined;
 } {
-  const router = useRouter();
+  const go = useGo();
   const toast = useToast();
   const [state, setState] = useState<SendState>({ kind: 'idle' });
   const undo = useCallback(
@@ -47,11 +47,12 @@ export function useSend(): {
         if (undone.ok) toast('Undone. The history of this rod can bring it back.', 'done');
         // Its button went with the message before: the way to press it again stands in this one.
         else toast(undone.message, 'problem', undone.isUnheard ? again(() => void tryIt()) : undefined);
-        router.refresh();
+        if (!undone.ok && undone.isUnheard) return;
+        go.refresh();
       };
       await tryIt();
     },
-    [router, toast],
+    [go, toast],
   );
   const sendNow = useCallback(
     async <N extends RequestName>(
@@ -82,15 +83,15 @@ export function useSend(): {
           act: () => void undo(rig, result.actId),
         };
         if (saidWhenDone) toast(saidWhenDone, 'done', act ?? undefined);
-        router.refresh();
+        go.refresh();
       } else {
         setState({ kind: 'failed', failure: result });
         toast(result.message, 'problem');
-        if (result.isBehind) router.refresh();
+        if (result.isBehind) go.refresh();
       }
       return result;
     },
-    [router, toast, undo],
+    [go, toast, undo],
   );
   const fieldError = useCallback(
     (path: string) => (state.kind === 'failed' ? state.failure.fields[path] : undefined),

@@ -1,22 +1,22 @@
 'use client';
 
-import { useRouter } from 'next/navigation';
 import { FormText } from '@/components/fields/FormParts';
 import { words } from '@/components/fields/specs';
 import { useDraftForm } from '@/components/fields/useDraftForm';
 import { useSend } from '@/components/http/useSend';
 import { boatPath } from '@/components/shell/paths';
 import { Button } from '@/components/ui/Button';
+import { useGo } from '@/components/ui/useGo';
 
 /** A new boat: a locker of its own, whose rigs no other boat sees. */
 export function NewBoat() {
-  const router = useRouter();
+  const go = useGo();
   const { sendNow, state } = useSend();
   const form = useDraftForm('boat', { name: words(), homeWater: words() });
   const create = (): Promise<void> =>
     form.submit(async (boat) => {
       const result = await sendNow('createBoat', {}, boat, 'The locker is ready.');
-      if (result.ok) router.push(boatPath(result.value.id));
+      if (result.ok) go.to(boatPath(result.value.id));
       return result;
     });
   return (

@@ -114,7 +114,11 @@ describe('where a figure stands', () => {
   });
 
   it('says when more measuring is not worth it, and why', async () => {
-    const near = { ...woundRig(), workingRange: { fromM: 10, toM: 25 }, trials: [trial(30), trial(60, 60, '2026-03-02T11:00:00.000Z')] };
+    const near = {
+      ...woundRig(),
+      workingRange: { fromM: 10, toM: 25 },
+      trials: [trial(30), trial(60, 60, '2026-03-02T11:00:00.000Z')],
+    };
     renderRig(near, <CountStation />);
     expect(await nextFor(/Measure next for the counter/)).toHaveTextContent(
       /The counter at \d+\.\d m: ± 0\.\d+ count.*not worth it: less than one count cannot be read off/i,

@@ -1,12 +1,13 @@
 'use client';
 
 import { Dialog } from 'radix-ui';
-import { usePathname, useRouter } from 'next/navigation';
+import { usePathname } from 'next/navigation';
 import type { ReactNode } from 'react';
 import { rigToTour } from '@/components/tour/rigToTour';
 import { goToStop } from '@/components/tour/tourStore';
 import { Button } from '@/components/ui/Button';
 import { useOpener } from '@/components/ui/useOpener';
+import { useGo } from '@/components/ui/useGo';
 import { AppearanceSwitch } from './AppearanceSwitch';
 import type { Place } from './paths';
 
@@ -20,11 +21,11 @@ export function HeaderMenu({
   onClose: () => void;
   children: ReactNode;
 }) {
-  const router = useRouter();
+  const go = useGo();
   const rig = rigToTour(usePathname(), places);
   const tour = (rigPath: string): void => {
     goToStop(rigPath, 0);
-    router.push(rigPath);
+    go.to(rigPath);
     onClose();
   };
   return (

@@ -1,7 +1,7 @@
 'use client';
 
 import { Command, defaultFilter } from 'cmdk';
-import { usePathname, useRouter } from 'next/navigation';
+import { usePathname } from 'next/navigation';
 import { Dialog } from 'radix-ui';
 import type { ReactNode } from 'react';
 import { JOIN_KIND_NAMES, JOIN_KINDS } from '@/core/joins/joinKinds';
@@ -11,6 +11,7 @@ import { GLOSSARY } from '@/words/glossary';
 import { rigToTour } from '@/components/tour/rigToTour';
 import { goToStop } from '@/components/tour/tourStore';
 import { useUnits } from '@/components/units/UnitsProvider';
+import { useGo } from '@/components/ui/useGo';
 import { knotsPath, type Place } from './paths';
 import { useRecentPlaces } from './useRecentPlaces';
 
@@ -105,7 +106,7 @@ function Keys() {
 }
 
 function Found({ places, onClose, onHelp }: { places: readonly Place[]; onClose: () => void; onHelp: () => void }) {
-  const router = useRouter();
+  const go = useGo();
   const { setUnits } = useUnits();
   const [recent, add] = useRecentPlaces();
   // Knots are those of the boat that is open.
@@ -114,7 +115,7 @@ function Found({ places, onClose, onHelp }: { places: readonly Place[]; onClose:
   const goTo = (place: Place) => (): void => {
     add(place);
     onClose();
-    router.push(place.path);
+    go.to(place.path);
   };
   const act = (work: () => void) => (): void => {
     onClose();
@@ -129,7 +130,7 @@ function Found({ places, onClose, onHelp }: { places: readonly Place[]; onClose:
             alsoCalled: ['guide', 'how it works', 'first steps', 'begin', 'tutorial'],
             work: () => {
               goToStop(rig, 0);
-              router.push(rig);
+              go.to(rig);
             },
           },
         ]

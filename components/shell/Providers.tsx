@@ -16,10 +16,12 @@ export function Providers({ units, nonce, children }: { units: UnitChoice; nonce
   return (
     <UnitsProvider initial={units}>
       <Awake>
-        <Toasts>{children}</Toasts>
+        <Toasts>
+          {children}
+          <Tour />
+        </Toasts>
         <SavingLine />
         <WordMeaning />
-        <Tour />
       </Awake>
     </UnitsProvider>
   );

@@ -1,8 +1,9 @@
 'use client';
 
-import { useRouter } from 'next/navigation';
 import { useEffect } from 'react';
 import { isOwnAct } from '@/components/http/onceKey';
+import { heardServer } from '@/components/ui/reach';
+import { useGo } from '@/components/ui/useGo';
 
 /** Pages of a whole boat gather what happens for so long (ms) before they ask anew: one of them shows many rigs. */
 const GATHER_MS = 1_000;
@@ -14,7 +15,7 @@ const GATHER_MS = 1_000;
  * @param rigId the rig that the page is about; null: it shows the whole boat
  */
 export function useFollow(boatId: string, rigId: string | null): void {
-  const router = useRouter();
+  const go = useGo();
   useEffect(() => {
     if (typeof EventSource === 'undefined') return;
     let events: EventSource | null = null;
@@ -25,15 +26,25 @@ export function useFollow(boatId: string, rigId: string | null): void {
       const isNews = newest !== null && data !== newest && !isOwnAct(data);
       newest = data;
       if (!isNews || later !== undefined) return;
-      if (rigId !== null) return router.refresh();
+      if (rigId !== null) return go.refresh();
       later = setTimeout(() => {
         later = undefined;
-        router.refresh();
+        go.refresh();
       }, GATHER_MS);
     };
     const open = (): void => {
       events = new EventSource(`/api/boats/${boatId}/follow${rigId === null ? '' : `?rig=${rigId}`}`);
       events.onmessage = heard;
+      // It is opened again by itself; not before is anything asked for that would take the place of this page in vain.
+      events.onopen = () => {
+        heardServer(true);
+        if (wasAway) go.refresh();
+        wasAway = false;
+      };
+      events.onerror = () => {
+        heardServer(false);
+        wasAway = true;
+      };
     };
     const onShown = (): void => {
       if (document.visibilityState === 'hidden') {
@@ -42,7 +53,6 @@ export function useFollow(boatId: string, rigId: string | null): void {
         wasAway = true;
       } else if (!events) {
         open();
-        if (wasAway) router.refresh();
       }
     };
     if (document.visibilityState !== 'hidden') open();
@@ -52,5 +62,5 @@ export function useFollow(boatId: string, rigId: string | null): void {
       clearTimeout(later);
       events?.close();
     };
-  }, [boatId, rigId, router]);
+  }, [boatId, rigId, go]);
 }

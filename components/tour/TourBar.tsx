@@ -1,8 +1,9 @@
 'use client';
 
-import { usePathname, useRouter } from 'next/navigation';
+import { usePathname } from 'next/navigation';
 import { useEffect, useRef } from 'react';
 import { Button } from '@/components/ui/Button';
+import { useGo } from '@/components/ui/useGo';
 import { goToStop, leaveTour } from './tourStore';
 import { TOUR_STEPS } from './tourSteps';
 
@@ -13,7 +14,7 @@ const OUTLINED = 'tour-stop';
 
 /** One stop of the tour over the real page: what stands there, and the way on. Nothing on the page is covered but its foot. */
 export function TourBar({ rigPath, at }: { rigPath: string; at: number }) {
-  const router = useRouter();
+  const go = useGo();
   const pathname = usePathname();
   const bar = useRef<HTMLElement>(null);
   const step = TOUR_STEPS[at];
@@ -47,7 +48,7 @@ export function TourBar({ rigPath, at }: { rigPath: string; at: number }) {
   if (!step) return null;
   const goTo = (to: number): void => {
     goToStop(rigPath, to);
-    router.push(`${rigPath}${TOUR_STEPS[to]?.path ?? ''}`);
+    go.to(`${rigPath}${TOUR_STEPS[to]?.path ?? ''}`);
   };
   const isLast = at === TOUR_STEPS.length - 1;
   return (
@@ -67,7 +68,7 @@ export function TourBar({ rigPath, at }: { rigPath: string; at: number }) {
         </p>
         <div className="flex flex-wrap gap-2">
           {!isThere && (
-            <Button weight="main" onClick={() => router.push(path)}>
+            <Button weight="main" onClick={() => go.to(path)}>
               To this stop
             </Button>
           )}

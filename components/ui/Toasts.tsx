@@ -75,6 +75,9 @@ export function Toasts({ children }: { children: ReactNode }) {
   );
 }
 
+/** The same where there may be nothing above that shows messages. */
+export const useToastIfGiven = (): Show | null => use(ToastContext);
+
 /** Shows a short message that goes away by itself and can be read by a screen reader. */
 export function useToast(): Show {
   const show = use(ToastContext);

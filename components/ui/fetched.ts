@@ -1,6 +1,7 @@
 'use client';
 
 import { useSyncExternalStore } from 'react';
+import { answers } from './reach';
 
 /** Why a part of the page has not come: the server cannot be reached, or it has another build than the one this page is of. */
 export type Missing = 'away' | 'older';
@@ -31,13 +32,6 @@ export function useMissing(): Missing | null {
     () => null,
   );
 }
-
-/** True when the server answers at all, whatever it says. */
-const answers = (): Promise<boolean> =>
-  fetch('/api/there', { method: 'HEAD', cache: 'no-store' }).then(
-    () => true,
-    () => false,
-  );
 
 const isLost = (error: unknown): boolean => error instanceof Error && error.name === 'ChunkLoadError';
 

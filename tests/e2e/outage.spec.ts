@@ -1,5 +1,5 @@
 import { expect, test } from './ownDemo';
-import { openRig } from './paths';
+import { openRig, stationTab } from './paths';
 
 // Folded as pages open, so that what is behind a fold was not loaded before.
 test.use({ storageState: { cookies: [], origins: [] } });
@@ -27,6 +27,17 @@ test('while the server is away nothing typed is lost, the page stands, and what 
   await expect(page.getByText(/What you opened comes when it is back/).first()).toBeVisible();
   await expect(session.getByLabel('Moving pull')).toHaveValue('1.2');
 
+  // Neither another page nor a newer state of this one is asked for in vain: this page would be gone.
+  await stationTab(page, 'Count').click();
+  await expect(page.getByText(/^The server cannot be reached, so this page stays/).first()).toBeVisible();
+  await page.evaluate(() => {
+    for (const state of ['hidden', 'visible']) {
+      Object.defineProperty(document, 'visibilityState', { value: state, configurable: true });
+      document.dispatchEvent(new Event('visibilitychange'));
+    }
+  });
+  await expect(session.getByLabel('Moving pull')).toHaveValue('1.2');
+
   await context.setOffline(false);
   await expect(page.getByRole('button', { name: 'A fish takes' })).toBeVisible();
   await expect(page.getByText(/What you opened comes when it is back/)).toHaveCount(0);
@@ -41,5 +52,7 @@ test('while the server is away nothing typed is lost, the page stands, and what 
   await context.setOffline(false);
   await expect(page.getByRole('button', { name: 'Another fish' })).toBeVisible();
   await expect(page.getByText(/What you opened comes when it is back/)).toHaveCount(0);
+  await stationTab(page, 'Count').click();
+  await page.waitForURL(/\/count$/);
   expect(faults).toEqual([]);
 });
