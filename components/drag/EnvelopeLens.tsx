@@ -100,6 +100,15 @@ interface SurgePoint {
 
 function curvesOf(envelope: DragEnvelope, surges: readonly SurgePoint[], unit: string): readonly LensCurve[] {
   const show = (valueN: number): number => fromSi('force', valueN, unit);
+  const bound: LensCurve = {
+    name: '95 of 100 hold',
+    look: 'stroke-warn text-warn',
+    dashed: true,
+    points: envelope.points.map(({ lengthOutM, tensionN, boundShare, isBoundWhole }) => ({
+      lengthM: lengthOutM,
+      value: boundShare === null || !isBoundWhole ? null : show(tensionN / boundShare),
+    })),
+  };
   return [
     {
       name: 'pull at the tip',
@@ -134,15 +143,8 @@ function curvesOf(envelope: DragEnvelope, surges: readonly SurgePoint[], unit: s
       dashed: true,
       points: envelope.points.map((p) => ({ lengthM: p.lengthOutM, value: show(p.weakest.strengthN.value) })),
     },
-    {
-      name: '95 of 100 hold',
-      look: 'stroke-warn text-warn',
-      dashed: true,
-      points: envelope.points.map((p) => ({
-        lengthM: p.lengthOutM,
-        value: p.boundShare === null ? null : show(p.tensionN / p.boundShare),
-      })),
-    },
+    // Where a place that is out has no bound, what 95 of 100 hold is not known, and not drawn.
+    ...(envelope.points[0]?.isBoundWhole ? [bound] : []),
   ];
 }
 

@@ -277,6 +277,9 @@ describe('how likely it breaks', () => {
     expect(screen.getByText(/How likely it breaks is not known/)).toHaveTextContent(
       /of top line and nylon line there are fewer than three pulls.*Unknown is not safe/,
     );
+    // Nor is it drawn what 95 of 100 hold, where nobody knows it of the first place.
+    expect(screen.getByText('place nearest to breaking')).toBeInTheDocument();
+    expect(screen.queryByText('95 of 100 hold')).not.toBeInTheDocument();
   });
 
   it('is worked out beside the page, with its range, what a hundred pulls make of it, and what is a default', async () => {

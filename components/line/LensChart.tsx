@@ -52,6 +52,7 @@ export function LensChart({ view, curves, title, axis, includeZero = true, isDow
   );
   const [low = 0, high = 1] = extent(includeZero ? [0, ...all] : all);
   const y = linear([low, high], [HEIGHT - BOTTOM, TOP], 4);
+  const ticks = y.ticks(4);
   const x = (lengthM: number): number => MARGIN + scale.toPx(lengthM);
   return (
     <figure className="m-0">
@@ -88,23 +89,32 @@ export function LensChart({ view, curves, title, axis, includeZero = true, isDow
           aria-label={describe}
           className="block"
         >
-          {y.ticks(4).map((tick) => (
-            <g key={tick}>
-              <line
-                x1={MARGIN}
-                x2={width - MARGIN}
-                y1={y(tick)}
-                y2={y(tick)}
-                className={tick === 0 ? 'stroke-ink' : 'stroke-edge'}
-                strokeWidth={1}
-              />
-              <text x={MARGIN + 2} y={y(tick) - 3} className="figures fill-ink-soft text-[11px]">
-                {isDown ? Math.abs(tick) : tick}
-              </text>
-            </g>
+          {ticks.map((tick) => (
+            <line
+              key={tick}
+              x1={MARGIN}
+              x2={width - MARGIN}
+              y1={y(tick)}
+              y2={y(tick)}
+              className={tick === 0 ? 'stroke-ink' : 'stroke-edge'}
+              strokeWidth={1}
+            />
           ))}
           {curves.map((curve) => (
             <Curve key={curve.name} curve={curve} x={x} y={y} />
+          ))}
+          {/* Over the curves, which pass beside their edge. */}
+          {ticks.map((tick) => (
+            <text
+              key={tick}
+              x={MARGIN + 2}
+              y={y(tick) - 3}
+              paintOrder="stroke"
+              strokeWidth={3}
+              className="figures fill-ink-soft stroke-card text-[11px]"
+            >
+              {isDown ? Math.abs(tick) : tick}
+            </text>
           ))}
           <LensCursor x={x} />
         </svg>
