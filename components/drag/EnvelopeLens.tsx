@@ -11,6 +11,7 @@ import { surgeOfRig, USUAL_JERK_M, type DragOfRig } from '@/core/rig/drag/surgeO
 import type { RigView } from '@/core/rig/view/rigView';
 import type { Formatter } from '@/words/format';
 import { fromSi } from '@/core/units/units';
+import { inSteps } from '@/components/line/inSteps';
 import { LensChart, type LensCurve } from '@/components/line/LensChart';
 import { useRig } from '@/components/rig/RigProvider';
 import { CollapsibleCard } from '@/components/ui/CollapsibleCard';
@@ -104,10 +105,12 @@ function curvesOf(envelope: DragEnvelope, surges: readonly SurgePoint[], unit: s
     name: '95 of 100 hold',
     look: 'stroke-warn text-warn',
     dashed: true,
-    points: envelope.points.map(({ lengthOutM, tensionN, boundShare, isBoundWhole }) => ({
-      lengthM: lengthOutM,
-      value: boundShare === null || !isBoundWhole ? null : show(tensionN / boundShare),
-    })),
+    points: inSteps(
+      envelope.points.map(({ lengthOutM, tensionN, boundShare, isBoundWhole }) => ({
+        lengthM: lengthOutM,
+        value: boundShare === null || !isBoundWhole ? null : show(tensionN / boundShare),
+      })),
+    ),
   };
   return [
     {
@@ -141,7 +144,7 @@ function curvesOf(envelope: DragEnvelope, surges: readonly SurgePoint[], unit: s
       name: 'place nearest to breaking',
       look: 'stroke-stop text-stop',
       dashed: true,
-      points: envelope.points.map((p) => ({ lengthM: p.lengthOutM, value: show(p.weakest.strengthN.value) })),
+      points: inSteps(envelope.points.map((p) => ({ lengthM: p.lengthOutM, value: show(p.weakest.strengthN.value) }))),
     },
     // Where a place that is out has no bound, what 95 of 100 hold is not known, and not drawn.
     ...(envelope.points[0]?.isBoundWhole ? [bound] : []),
