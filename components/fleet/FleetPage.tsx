@@ -61,7 +61,7 @@ export function FleetPage({
       {fleet && (
         <Card title="The rods beside each other" className="no-print">
           <p className="mb-3">
-            They lie <b className="figures">{format.percent(fleet.spreadBefore)}</b> apart;{' '}
+            They lie <b className="figures">{format.percent(fleet.spreadBefore, fleet.spreadPlusMinus)}</b> apart;{' '}
             <b className="figures">{format.percent(fleet.spreadAfter)}</b> once what is said below is done. By the card
             of each rod they agree at once.
           </p>
@@ -91,9 +91,14 @@ export function FleetPage({
                         : Math.abs(rod.unitM - METRES_PER_LENGTH_UNIT.ft) < 1e-9
                           ? 'ft'
                           : 'counts'}
+                      {rod.notCountedM > 0.005 && (
+                        <span className="block text-xs text-ink-soft">
+                          the first {format.length(rod.notCountedM)} it does not count
+                        </span>
+                      )}
                     </td>
                     <td className="figures py-1.5 pr-3 whitespace-nowrap">
-                      {`${rod.share >= 1 ? '+' : '−'}${(100 * Math.abs(rod.share - 1)).toFixed(1)} %`}
+                      {`${rod.share >= 1 ? '+' : '−'}${format.percent(Math.abs(rod.share - 1), rod.sharePlusMinus)}`}
                     </td>
                     <td className="py-1.5 pr-3">{actionWords(rod.action, format.length, say)}</td>
                     <td className="py-1.5">

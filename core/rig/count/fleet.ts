@@ -16,8 +16,11 @@ export interface FleetRod {
   readonly unitM: number;
   /** What the counter shows at the common true length. */
   readonly reading: Figure;
-  /** Reading as a length ÷ true length: 1 is true. */
+  /** Of the common true length what the counter never sees (m): what hangs from the tip at zero, and a leader let out by hand. */
+  readonly notCountedM: number;
+  /** Reading as a length ÷ true length past that: 1 is true; with half of its 95 % interval. */
   readonly share: number;
+  readonly sharePlusMinus: number;
   /** What would bring it in line, and the share after it; the same share where only the card helps. */
   readonly action: FleetAction;
   readonly shareAfter: number;
@@ -35,8 +38,9 @@ export interface Fleet {
   readonly rods: readonly FleetRod[];
   /** Rods of which nothing can be said, with the reason. */
   readonly left: readonly { readonly name: string; readonly why: Reason }[];
-  /** Largest less smallest share. */
+  /** Largest less smallest share, and half of the 95 % interval of what lies between those two. */
   readonly spreadBefore: number;
+  readonly spreadPlusMinus: number;
   readonly spreadAfter: number;
 }
 
@@ -74,7 +78,9 @@ export function compareFleet(views: readonly RigView[], lengthOutM: number, goal
   });
   const wantedShare = goal === 'true' || seen.length === 0 ? 1 : median(seen.map((rod) => rod.share));
   const rods = seen.map(({ view, counter, paidOutM, unitM, reading, share }): FleetRod => {
-    const base = { rigId: view.record.id, name: view.record.name, unitM, reading, share };
+    const sharePlusMinus = (reading.plusMinus * unitM) / paidOutM;
+    const of = { rigId: view.record.id, name: view.record.name, notCountedM: lengthOutM - paidOutM };
+    const base = { ...of, unitM, reading, share, sharePlusMinus };
     const action = actionFor(view, counter, paidOutM, share, wantedShare);
     return { ...base, action, shareAfter: shareAfter(action, share, wantedShare) };
   });
@@ -84,6 +90,7 @@ export function compareFleet(views: readonly RigView[], lengthOutM: number, goal
     rods,
     left,
     spreadBefore: spread(rods.map((rod) => rod.share)),
+    spreadPlusMinus: spreadPlusMinus(rods),
     spreadAfter: spread(rods.map((rod) => rod.shareAfter)),
   };
 }
@@ -96,6 +103,12 @@ function shareAfter(action: FleetAction, share: number, wantedShare: number): nu
 
 function spread(shares: readonly number[]): number {
   return shares.length === 0 ? 0 : Math.max(...shares) - Math.min(...shares);
+}
+
+/** Of the two that lie farthest apart; taken as if they shared no error, which makes it wider than it is. */
+function spreadPlusMinus(rods: readonly FleetRod[]): number {
+  const byShare = [...rods].sort((one, other) => one.share - other.share);
+  return Math.hypot(byShare[0]?.sharePlusMinus ?? 0, byShare.at(-1)?.sharePlusMinus ?? 0);
 }
 
 function actionFor(

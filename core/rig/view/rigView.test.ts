@@ -165,6 +165,15 @@ describe('a fleet', () => {
     ]);
     expect(fleet.spreadBefore).toBeGreaterThan(0.01);
     expect(fleet.spreadAfter).toBeLessThan(fleet.spreadBefore + 1e-12);
+    // What is read, with its ±, of the line that the counter sees.
+    for (const { reading, unitM, share, sharePlusMinus, notCountedM } of fleet.rods) {
+      expect(share).toBeCloseTo((reading.value * unitM) / (30 - notCountedM), 12);
+      expect(sharePlusMinus / share).toBeCloseTo(reading.plusMinus / reading.value, 12);
+    }
+    const [one, other] = fleet.rods.map((rod) => rod.sharePlusMinus);
+    expect(fleet.spreadPlusMinus).toBeCloseTo(Math.hypot(one ?? 0, other ?? 0), 12);
+    const hung = compareFleet([viewOf({ ...woundRig(), hangM: 2 })], 30, 'true').rods[0];
+    expect(hung?.notCountedM).toBeCloseTo(2 + (fleet.rods[0]?.notCountedM ?? 0), 9);
     expect(fleet.rods[0]?.action.kind).toBe('strip');
     expect(compareFleet([low, high], 30, 'middle').wantedShare).toBeCloseTo(
       ((fleet.rods[0]?.share ?? 0) + (fleet.rods[1]?.share ?? 0)) / 2,
