@@ -35,6 +35,7 @@ async function openRig(boat: string, rig: string, station?: string): Promise<voi
 
 /** Puts the cursor at a share of the ribbon's length. */
 async function hover(share: number): Promise<void> {
+  await page.evaluate(() => window.scrollTo(0, 0));
   const box = await page.getByRole('slider', { name: /^Cursor along/ }).boundingBox();
   if (box) await page.mouse.move(box.x + box.width * share, box.y + 66);
 }

@@ -45,12 +45,16 @@ const isLost = (error: unknown): boolean => error instanceof Error && error.name
 export async function fetched<T>(load: () => Promise<T>, isSpare = false): Promise<T> {
   const part = Symbol('part');
   try {
+    let tries = 0;
     for (let waitMs: number = WAITS_MS.first; ; waitMs = Math.min(2 * waitMs, WAITS_MS.longest)) {
       try {
         return await load();
       } catch (error) {
         if (!isLost(error)) throw error;
-        if (!isSpare) tell(part, (await answers()) ? 'older' : 'away');
+        tries += 1;
+        const isThere = await answers();
+        // A server that answers may have been away a moment before: once is no sign of another build.
+        if (!isSpare && (!isThere || tries > 1)) tell(part, isThere ? 'older' : 'away');
       }
       await new Promise((resume) => setTimeout(resume, waitMs));
     }

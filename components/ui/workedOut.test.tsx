@@ -53,6 +53,8 @@ describe('work beside the page', () => {
     await act(() => jest.advanceTimersByTimeAsync(20_000));
     expect(make).toHaveBeenCalledTimes(1);
     expect(made.terminate).toHaveBeenCalled();
+    // What it says while it ends is heard by nobody.
+    expect(made.onerror).toBeNull();
   });
 
   it('says a fault of its own in its place', async () => {

@@ -60,7 +60,10 @@ export function workedOut<W, R>(make: () => Worker, work: (worker: Remote<W>) =>
     found,
     stop() {
       isWanted = false;
-      thread?.terminate();
+      if (!thread) return;
+      // One that is ended while its script comes says that it did not come.
+      thread.onerror = null;
+      thread.terminate();
     },
   };
 }
