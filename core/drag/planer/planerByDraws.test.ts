@@ -2,7 +2,7 @@ import { normalDeviate, seededRandom } from '../../../instruments/random';
 import { leverBracket, planerBracket } from './planerBracket';
 import { planerConflicts } from './planerConflicts';
 import { PLANER_SPEED_MS, type Creep, type HandPull, type LeverLook } from './planerLooks';
-import type { LookInLogs, PlanerCell } from './planerPosterior';
+import { withSlips, type LookInLogs, type PlanerCell } from './planerPosterior';
 
 /**
  * The model of looks once more in plain draws from its priors, each weighed by its likelihood: no grid, no table and no code of the bracket.
@@ -156,5 +156,14 @@ describe('looks that contradict', () => {
     const expected = (without * far + kept * near) / (without + kept);
     const found = planerConflicts([look('none', -0.35), look('none', 1)], [cell(0.25, 0.5), cell(0, 0.5)], [0, 1]);
     expect((found[0]?.chance ?? NaN) / expected).toBeCloseTo(1, 1);
+  });
+});
+
+describe('a slip of the pen', () => {
+  it('writes down any of the three in two of a hundred looks, and takes that from what was seen', () => {
+    const seen = [0.7, 0.1, 0.2].map(withSlips);
+    expect(seen.reduce((sum, chance) => sum + chance, 0)).toBeCloseTo(1, 12);
+    expect(withSlips(0)).toBeCloseTo(0.02 / 3, 12);
+    expect(withSlips(1)).toBeCloseTo(1 - (2 * 0.02) / 3, 12);
   });
 });
