@@ -1,7 +1,8 @@
+import normalCdf from '@stdlib/stats-base-dists-normal-cdf';
 import { normalDeviate, seededRandom } from '../../instruments/random';
 import { breakChance, scatterOf, type StrengthKnown } from '../strength/strengthDraws';
 import { riskAlong } from './riskAlong';
-import { inAHundred, lastSafeLength, type PlaceAtRisk, type PullStation } from './risk';
+import { inAHundred, lastSafeLength, type PlaceAtRisk, type PullAtRisk, type PullStation } from './risk';
 
 const chance = (): (() => number) => seededRandom(7);
 /** A line of which everything is known: so many pulls that mean and scatter are exact. */
@@ -47,6 +48,45 @@ describe('the chance that anything breaks', () => {
     const [dry] = riskAlong(held, pull([station(30, 50)]), chance(), 100);
     // The top bears all of the water, the backing what is outside of it: nothing more than at the tip.
     expect(wet?.byLaw.normal).toBeCloseTo(dry?.byLaw.normal ?? NaN, 3);
+  });
+
+  it('is that of a pull whose setting, growth, water and surge each scatter by their own (normal law, closed form)', () => {
+    // Strength is all but sharp: what is left is the chance that the tension passes it.
+    const of = (strengthN: number, waterN: number, with_: Partial<PullStation>, sds: Partial<PullAtRisk>) =>
+      riskAlong(
+        [{ ...place('top', 0, 20, { ...exact('a', strengthN, 0.004), degrees: 20 }), waterN }],
+        { ...pull([station(20, 80, with_)]), ...sds },
+        chance(),
+        4000,
+      )[0]?.byLaw.normal;
+    const above = (z: number): number => 1 - normalCdf(z, 0, 1);
+    // 80 N with 30 % of scatter pass 100 N beyond 0.833 of it, and not below.
+    const within = 0.02;
+    expect(Math.abs((of(100, 0, {}, { setRelativeSd: 0.3 }) ?? NaN) - above(25 / 30))).toBeLessThan(within);
+    expect(Math.abs((of(100, 0, { growthRelativeSd: 0.3 }, {}) ?? NaN) - above(25 / 30))).toBeLessThan(within);
+    // Of 30 N of water 10 are outside of the place: 20 N with 60 % of scatter come to the 80 N, and pass 95 N above three quarters.
+    expect(Math.abs((of(95, 10, { waterN: 30 }, { waterRelativeSd: 0.6 }) ?? NaN) - above(-0.25 / 0.6))).toBeLessThan(
+      within,
+    );
+    expect(Math.abs((of(95, 0, { surgeN: 20 }, { surgeRelativeSd: 0.6 }) ?? NaN) - above(-0.25 / 0.6))).toBeLessThan(
+      within,
+    );
+  });
+
+  it('counts a place from the length at which it leaves, and the first one always', () => {
+    const [strong, weak] = [exact('a', 100, 0.01), exact('b', 50, 0.01)];
+    const at = (lengthM: number) =>
+      riskAlong(
+        [place('top', 0, 20, strong), place('join', 20, 20, weak)],
+        pull([station(lengthM, 60)]),
+        chance(),
+        50,
+      )[0]?.chance;
+    expect(at(19.9)).toBeLessThan(1e-6);
+    expect(at(20)).toBeCloseTo(1, 6);
+    // The hook's own place is there with no line out.
+    const [hook] = riskAlong([place('leader', 5, 20, weak)], pull([station(0, 60)]), chance(), 50);
+    expect(hook?.chance).toBeCloseTo(1, 6);
   });
 
   it('is less where two lengths come off one spool than off two: they are weak together', () => {
