@@ -84,7 +84,7 @@ export function FleetPage({
                         {rod.name}
                       </Link>
                     </td>
-                    <td className="figures py-1.5 pr-3 whitespace-nowrap">
+                    <td className="figures py-1.5 pr-3 sm:whitespace-nowrap">
                       {format.counts(rod.reading.value, rod.reading.plusMinus)}{' '}
                       {Math.abs(rod.unitM - 1) < 1e-9
                         ? 'm'
@@ -92,12 +92,12 @@ export function FleetPage({
                           ? 'ft'
                           : 'counts'}
                       {rod.notCountedM > 0.005 && (
-                        <span className="block text-xs text-ink-soft">
+                        <span className="block max-w-36 text-xs whitespace-normal text-ink-soft">
                           the first {format.length(rod.notCountedM)} it does not count
                         </span>
                       )}
                     </td>
-                    <td className="figures py-1.5 pr-3 whitespace-nowrap">
+                    <td className="figures py-1.5 pr-3 sm:whitespace-nowrap">
                       {`${rod.share >= 1 ? '+' : '−'}${format.percent(Math.abs(rod.share - 1), rod.sharePlusMinus)}`}
                     </td>
                     <td className="py-1.5 pr-3">{actionWords(rod.action, format.length, say)}</td>

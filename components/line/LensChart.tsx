@@ -111,7 +111,7 @@ export function LensChart({ view, curves, title, axis, includeZero = true, isDow
               y={y(tick) - 3}
               paintOrder="stroke"
               strokeWidth={3}
-              className="figures fill-ink-soft stroke-card text-[11px]"
+              className="figures fill-ink-soft stroke-paper text-[11px] in-[section]:stroke-card"
             >
               {isDown ? Math.abs(tick) : tick}
             </text>

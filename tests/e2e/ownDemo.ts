@@ -1,8 +1,8 @@
 import { spawn, type ChildProcess } from 'node:child_process';
 import { once } from 'node:events';
-import { createServer, type AddressInfo } from 'node:net';
 import { setTimeout as wait } from 'node:timers/promises';
 import { test as base } from '@playwright/test';
+import { freePort } from '../../scripts/lib/postgres.mjs';
 import { addressOf, dropDatabase, newDatabase } from '../cluster';
 import { OPEN_FOLDS } from '../openFolds';
 
@@ -76,14 +76,4 @@ async function untilItAnswers(server: ChildProcess, address: string): Promise<vo
     await wait(100);
   }
   throw new Error('the server does not answer');
-}
-
-/** A port that nothing listens on. */
-async function freePort(): Promise<number> {
-  const server = createServer().listen(0, '127.0.0.1');
-  await once(server, 'listening');
-  const { port } = server.address() as AddressInfo;
-  server.close();
-  await once(server, 'close');
-  return port;
 }
